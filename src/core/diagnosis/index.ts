@@ -1,0 +1,5 @@
+export * from './suspects.ts';
+export * from './tests.ts';
+export { tests } from './tests.data.ts';
+export * from './complaint.ts';
+export * from './judge.ts';

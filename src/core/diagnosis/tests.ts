@@ -1,0 +1,68 @@
+import { corners } from '../parts.ts';
+import { relation, type Place, type Suspect } from './suspects.ts';
+import { tests } from './tests.data.ts';
+
+interface TestBase {
+  id: string;
+  name: string;
+  short: string;
+  /** Where it is made: once for the car, once an axle or once a corner. */
+  place: 'car' | 'axle' | 'corner';
+  minutes: number;
+  /** State the car must be in. */
+  state: 'driven' | 'lifted' | 'wheel-off';
+  /** Tests of one group share their errors, so together they count for less than apart. */
+  group: string;
+  why: string;
+}
+
+export type TestKind = TestBase & (
+  | { results: readonly { id: string; name: string }[]; rows: Readonly<Record<string, readonly number[]>>; numeric?: undefined; bells?: undefined }
+  | { numeric: { unit: string; label: string; from: number; to: number; step: number }; bells: Readonly<Record<string, readonly [mean: number, spread: number]>>; results?: undefined; rows?: undefined }
+);
+
+/** One answer: an ordinal result or a number, at a place. `skipped` says it could not be done. */
+export interface TestResult {
+  testId: string;
+  place: Place;
+  result?: string;
+  value?: number;
+  skipped?: boolean;
+}
+
+export const testById = (id: string): TestKind | undefined => tests.find((t) => t.id === id);
+export const placesOf = (t: TestKind): readonly Place[] => (t.place === 'car' ? ['car'] : t.place === 'axle' ? ['front', 'rear'] : corners);
+
+/** Why a result is not one this test can have; undefined when it is. */
+export function resultFault(r: TestResult): { field: string; reason: string } | undefined {
+  const t = testById(r.testId);
+  if (!t) return { field: 'testId', reason: `No test is called “${r.testId}”.` };
+  if (!placesOf(t).includes(r.place)) return { field: 'place', reason: `“${r.place}” is not a place of the test “${t.short}”.` };
+  if (r.skipped) return undefined;
+  if (t.numeric) {
+    if (r.value === undefined || !Number.isFinite(r.value)) return { field: 'value', reason: `“${t.short}” needs a number in ${t.numeric.unit}.` };
+    if (Math.abs(r.value) > 3 * t.numeric.to) return { field: 'value', reason: `${r.value} ${t.numeric.unit} is beyond what “${t.short}” can read.` };
+  } else if (!t.results.some((x) => x.id === r.result)) return { field: 'result', reason: `“${r.result ?? ''}” is not a result of the test “${t.short}”.` };
+  return undefined;
+}
+
+const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
+  table[relation(s, place)] ?? table[s.kind] ?? table['rest']!;
+
+/** A broad floor keeps one wild reading from ruling a suspect out for ever. */
+const bell = (x: number, [mean, spread]: readonly [number, number], width: number): number =>
+  0.97 * Math.exp(-0.5 * ((x - mean) / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI)) + 0.03 / width;
+
+/** Likelihood of a result under a suspect. */
+export function likelihood(t: TestKind, place: Place, r: { result?: string; value?: number }, s: Suspect): number {
+  if (t.numeric) return bell(r.value ?? 0, row(t.bells, s, place), t.numeric.to - t.numeric.from);
+  const i = t.results.findIndex((x) => x.id === r.result);
+  return row(t.rows, s, place)[i] ?? 1;
+}
+
+/** All outcomes of a test with their weights: the results, or a grid over the number. */
+export function outcomes(t: TestKind): { result?: string; value?: number; width: number }[] {
+  if (!t.numeric) return t.results.map((r) => ({ result: r.id, width: 1 }));
+  const { from, to, step } = t.numeric;
+  return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, i) => ({ value: from + i * step, width: step }));
+}

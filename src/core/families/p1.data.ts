@@ -1,0 +1,58 @@
+import type { Step } from './steps.ts';
+
+/**
+ * Family P1, knuckle off the car, bench press: one description from which strip and rebuild both come.
+ * Common practice, no published source; figures for fasteners come from the unit's own record only.
+ */
+export const p1Steps: readonly Step[] = [
+  { id: 'ground', place: 'car', minutes: 6, out: { text: 'Level ground, wheels chocked, gearbox in neutral', why: 'Nothing may roll when the nut lets go.' } },
+  { id: 'soak', place: 'car', minutes: 2, out: { text: 'Penetrant on the joints, the snap ring and behind the knuckle', why: 'It needs its time before anything is struck.', wait: { label: 'penetrant soak', minutes: 20 }, tools: ['penetrant'] } },
+  { id: 'nut', place: 'car', minutes: 5,
+    out: { text: 'Crack the axle nut while the wheel stands on the ground', why: 'The car holds the hub still. Only because this bearing will be replaced: a loaded bearing with a slack nut is damaged.', tools: ['socket for the axle nut', 'breaker bar'], caution: 'bar-slips' } },
+  { id: 'wheel', place: 'car', minutes: 6,
+    out: { text: 'Lift, stands under, wheel off, wheel laid under the sill', why: 'The wheel under the sill is the second safety.', tools: ['stands', 'wheel socket'], caution: 'stands' },
+    back: { text: 'Wheel on, nuts by hand in a cross', why: 'Torqued in two passes on the ground.', look: 'Wheel seat and disc face clean' } },
+  { id: 'calliper', place: 'car', minutes: 8,
+    out: { text: 'Calliper off with its bracket, hung on a wire', why: 'The hose must never carry it.', tools: ['socket set', 'wire'], caution: 'hose' },
+    back: { text: 'Calliper and bracket on, pedal pumped', why: 'Before the car moves a metre.', look: 'Hose not twisted: no S-shape', fastener: 'calliper-bracket' } },
+  { id: 'disc', place: 'car', minutes: 3,
+    out: { text: 'Disc off', why: 'It is in the way of the hub.' },
+    back: { text: 'Hub face cleaned, disc on', why: 'Rust under the disc becomes runout.', look: 'No rust left on the face' } },
+  { id: 'sensor', place: 'car', minutes: 4,
+    out: { text: 'Wheel-speed sensor out and tied aside', why: 'It breaks when the bearing passes it.', caution: 'sensor' },
+    back: { text: 'Sensor in, lead clipped', why: 'A loose lead is cut by the wheel.', look: 'Tip clean, no filings' } },
+  { id: 'shaft', place: 'car', minutes: 6, single: 'axle-nut',
+    out: { text: 'Nut back on flush, tap the shaft until it moves in the splines', why: 'A mushroomed thread costs a shaft.', caution: 'thread' },
+    back: { text: 'Shaft through the hub, new axle nut on by hand until it seats', why: 'The stages at Torque begin from there.', look: 'Thread clean, in the state the procedure asks for' } },
+  { id: 'steering', place: 'car', minutes: 6, single: 'split-pin',
+    out: { text: 'Steering joint parted', why: 'The knuckle has to swing.', tools: ['ball-joint splitter'] },
+    back: { text: 'Steering joint on, new split pin bent both ways', why: 'A pin is used once.', fastener: 'steering-joint' } },
+  { id: 'lower', place: 'car', minutes: 6, single: 'pinch-bolts',
+    out: { text: 'Lower joint: pinch bolt out, joint levered down', why: 'Spread the clamp, not the boot.' },
+    back: { text: 'Lower joint in, new pinch bolt', why: 'A stretched bolt does not clamp again.', fastener: 'lower-joint' } },
+  { id: 'strut', place: 'car', minutes: 8,
+    out: { text: 'Cam bolts marked, strut bolts out, knuckle off', why: 'The cams set the camber: the mark saves the alignment.', tools: ['paint pen'] },
+    back: { text: 'Knuckle on, strut bolts to the paint marks', why: 'Bush bolts are tightened at ride height.', look: 'Marks in line. Alignment is booked all the same', fastener: 'strut' } },
+  { id: 'shield', place: 'bench', minutes: 3,
+    out: { text: 'Dust shield off', why: 'It would be crushed on the press.' },
+    back: { text: 'Dust shield on, before the hub', why: 'Forgotten, it means the bearing again.', look: 'Lies flat, clears the disc' } },
+];
+
+/** What the family uses up, with the step that it stops when it is missing. */
+export const p1Items: readonly { id: string; name: string; singleUse: boolean; blocks: string; blocksText: string }[] = [
+  { id: 'axle-nut', name: 'Axle nut', singleUse: true, blocks: 'shaft', blocksText: 'Axle nut' },
+  { id: 'bearing', name: 'Bearing', singleUse: true, blocks: 'bearing-in', blocksText: 'Bearing in' },
+  { id: 'snap-ring', name: 'Snap ring', singleUse: true, blocks: 'snap-ring', blocksText: 'Snap ring' },
+  { id: 'pinch-bolts', name: 'Pinch bolt', singleUse: true, blocks: 'lower', blocksText: 'Lower joint' },
+  { id: 'split-pin', name: 'Split pin', singleUse: true, blocks: 'steering', blocksText: 'Steering joint' },
+  { id: 'seat-oil', name: 'Seat oil', singleUse: false, blocks: 'bearing-in', blocksText: 'Bearing in' },
+];
+
+export const cautions: Record<string, { text: string; why: string }> = {
+  'bar-slips': { text: 'A bar that slips breaks fingers.', why: 'Pull, do not push; firm stance.' },
+  stands: { text: 'Stands under before any pull or blow. A jack is not a stand.', why: 'The car moves when the joint lets go.' },
+  hose: { text: 'Hang the calliper: no load on the hose.', why: 'The damage is inside, where nobody sees it.' },
+  sensor: { text: 'No blow on the sensor, no magnet near the encoder.', why: 'Either loses the signal for good.' },
+  thread: { text: 'Never mushroom the shaft thread.', why: 'The nut will not start, and the shaft is scrap.' },
+  press: { text: 'Glasses on, guard shut, stand aside of the ram. A bang at break-away is normal.', why: 'A press stores energy: nothing loose, nothing tilted, hands clear.' },
+};

@@ -1,0 +1,3 @@
+export * from './iso286.ts';
+export * from './pressure.ts';
+export * from './seat.ts';

@@ -1,0 +1,41 @@
+/** Upper ends of the size ranges in mm ("over … up to and including …"), from 3 mm. ISO 286-1:2010 (quoted from memory). */
+export const ranges = [6, 10, 18, 30, 50, 80, 120, 180, 250, 315, 400, 500] as const;
+/** The finer ranges at which r and s step. */
+export const fineRanges = [6, 10, 18, 30, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500] as const;
+
+/** Standard tolerances IT in µm, one figure a range. ISO 286-1:2010, table 1 (memory). */
+export const itGrades: Record<number, readonly number[]> = {
+  4: [4, 4, 5, 6, 7, 8, 10, 12, 14, 16, 18, 20],
+  5: [5, 6, 8, 9, 11, 13, 15, 18, 20, 23, 25, 27],
+  6: [8, 9, 11, 13, 16, 19, 22, 25, 29, 32, 36, 40],
+  7: [12, 15, 18, 21, 25, 30, 35, 40, 46, 52, 57, 63],
+  8: [18, 22, 27, 33, 39, 46, 54, 63, 72, 81, 89, 97],
+  9: [30, 36, 43, 52, 62, 74, 87, 100, 115, 130, 140, 155],
+  10: [48, 58, 70, 84, 100, 120, 140, 160, 185, 210, 230, 250],
+  11: [75, 90, 110, 130, 160, 190, 220, 250, 290, 320, 360, 400],
+};
+
+/** Upper deviation es of clearance shafts, µm. ISO 286-1:2010 (memory). */
+export const upperShaft: Record<string, readonly number[]> = {
+  f: [-10, -13, -16, -20, -25, -30, -36, -43, -50, -56, -62, -68],
+  g: [-4, -5, -6, -7, -9, -10, -12, -14, -15, -17, -18, -20],
+  h: [0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0],
+};
+
+/** Lower deviation ei of transition and interference shafts, µm; r and s by the finer ranges. ISO 286-1:2010 (memory). */
+export const lowerShaft: Record<string, readonly number[]> = {
+  k: [1, 1, 1, 2, 2, 2, 3, 3, 4, 4, 4, 5],
+  m: [4, 6, 7, 8, 9, 11, 13, 15, 17, 20, 21, 23],
+  n: [8, 10, 12, 15, 17, 20, 23, 27, 31, 34, 37, 40],
+  p: [12, 15, 18, 22, 26, 32, 37, 43, 50, 56, 62, 68],
+  r: [15, 19, 23, 28, 34, 41, 43, 51, 54, 63, 65, 68, 77, 80, 84, 94, 98, 108, 114, 126, 132],
+  s: [19, 23, 28, 35, 43, 53, 59, 71, 79, 92, 100, 108, 122, 130, 140, 158, 170, 190, 208, 232, 252],
+};
+
+/** ISO 492 class Normal, mean diameter deviation 0/−t: [up to mm, t in µm] (memory). */
+export const normalBore: readonly (readonly [number, number])[] = [
+  [18, 8], [30, 10], [50, 12], [80, 15], [120, 20], [180, 25], [250, 30], [315, 35],
+];
+export const normalOutside: readonly (readonly [number, number])[] = [
+  [18, 8], [30, 9], [50, 11], [80, 13], [120, 15], [150, 18], [180, 25], [250, 30], [315, 35],
+];

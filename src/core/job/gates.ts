@@ -1,0 +1,101 @@
+import { cornerNames } from '../parts.ts';
+import { dimensionNames, dimensions } from '../matching/index.ts';
+import { familyByCode, p1Items, p1Steps, walkSteps, type Phase } from '../families/index.ts';
+import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
+import { judgeCheck, p1Checks } from '../proof/index.ts';
+import { procedureDone, walkProcedure } from '../torque/index.ts';
+import { benchOf, chosenComparison, chosenPart, cornerRecord, sensorSide, workOf, type JobNow } from './context.ts';
+import { overrideOf } from './state.ts';
+import { stations, type Station } from './stations.ts';
+
+/** What is still missing before a station is done, most urgent first; each a sentence for the main action. */
+export function missingFor(station: Station, job: JobNow): string[] {
+  return missingBy[station](job).filter((m): m is string => typeof m === 'string');
+}
+
+type Missing = string | false | undefined;
+
+const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
+  complaint: ({ state }) => [!state.complaint && 'Nothing recorded yet'],
+  diagnose: ({ state, ctx }) => [
+    !state.diagnosis && 'No call made yet',
+    state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && 'The call is not a bearing: close the job or call again',
+    state.diagnosis?.suspectId.startsWith('bearing-') && state.diagnosis.suspectId !== `bearing-${ctx.corner}` && `The call names ${cornerNames[state.diagnosis.suspectId.slice(8) as 'LF']}; this job is on ${ctx.corner}. Start a job there`,
+  ],
+  match: (job) => [familyMissing(job), !chosenPart(job.ctx, job.choices) && 'No part chosen', ...itemsMissing(job)],
+  plan: (job) => [familyMissing(job), !job.choices.plan && 'No route chosen', job.choices.plan && job.choices.plan.value.route !== 'bench' && 'Only the bench press route can be walked here'],
+  'press-out': (job) => [
+    geometryMissing(job), ...stepsMissing(job, 'strip'), strokeMissing('hub-out', job), fact(job, 'inner-ring-off', 'Old inner ring still on the hub'),
+    fact(job, 'snap-ring-out', 'Snap ring still in'), strokeMissing('bearing-out', job),
+    ...dimensions.map((d) => (job.state.oldReadings[d]?.length ?? 0) < 2 && `${dimensionNames[d]} of the old part: ${2 - (job.state.oldReadings[d]?.length ?? 0)} reading to go`),
+    !job.state.oldEncoder && 'Encoder of the old part not read',
+    !job.state.seats.bore && 'Knuckle bore not measured', !job.state.seats.journal && 'Hub journal not measured',
+    !confirmed(job) && 'Part not confirmed against the old one',
+  ],
+  'press-in': (job) => [
+    ...(['bore', 'journal'] as const).map((s) => (!job.state.seatDecisions[s] && `No verdict on the ${s === 'bore' ? 'knuckle bore' : 'hub journal'}`) || (job.state.seatDecisions[s] === 'replace' && !overrideOf(job.state, `seat.${s}`) && `The ${s === 'bore' ? 'knuckle' : 'hub'} has to be replaced and measured again`)),
+    job.state.encoderChecked?.side !== sensorSide(job.ctx) && 'Encoder side not checked',
+    strokeMissing('bearing-in', job), fact(job, 'snap-ring-fitted', 'Snap ring not fitted'), fact(job, 'shield-on', 'Dust shield not on'),
+    strokeMissing('hub-in', job), fact(job, 'turns-smoothly', 'Not turned by hand yet'), fact(job, 'no-gap', 'Gap at the hub not checked'),
+  ],
+  torque: (job) => [...stepsMissing(job, 'rebuild'), procedureMissing(job)],
+  prove: (job) => [
+    ...p1Checks.map((c) => {
+      const answer = job.state.checks[c.id];
+      if (!answer) return c.release && `${c.text}: not checked`;
+      return judgeCheck(c, answer).status === 'stop' && c.release && `${c.text}: not right yet`;
+    }),
+    !job.state.signed && 'Not signed yet',
+  ],
+};
+
+function familyMissing({ ctx }: JobNow): Missing {
+  const record = cornerRecord(ctx);
+  if (!record) return `No record of the ${ctx.corner} corner of this unit: enter it or import it`;
+  const family = familyByCode(record.family);
+  return family && !family.walked && `${family.name}: this version walks pressed-in bearings only`;
+}
+
+const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.choices) && 'Dimensions of knuckle and hub are not on record';
+
+/** Single-use parts that are neither here nor in the store, unless somebody answers for it. */
+export const openItems = ({ state }: Pick<JobNow, 'state'>) => p1Items.filter((i) => !['in-hand', 'in-store'].includes(state.items[i.id] ?? '') && !overrideOf(state, `match.open-item:${i.id}`));
+
+const itemsMissing = (job: JobNow): Missing[] => openItems(job).map((i) => `${i.name} is not here`);
+
+/** Rebuild steps answered for at another place: the shield by its interlock, the wheel by the final checks. */
+const elsewhere = ['shield', 'wheel'];
+
+function stepsMissing({ state }: JobNow, phase: Phase): Missing[] {
+  const left = walkSteps(p1Steps, phase).filter((s) => !state.stepsDone[phase].includes(s.id) && !(phase === 'rebuild' && elsewhere.includes(s.id)));
+  return left.length > 0 ? [`${left.length} ${phase} ${left.length === 1 ? 'step' : 'steps'} to go: ${left[0]!.text.toLowerCase()}`] : [];
+}
+
+function strokeMissing(operation: Operation, job: JobNow): Missing {
+  const stroke = job.state.strokes[operation];
+  if (!stroke) return `${operationNames[operation]}: not done`;
+  const bench = benchOf(operation, job.ctx, job.state, job.choices);
+  if (!bench) return undefined;
+  const verdict = judgeStroke(stroke, operation, bench.requirement, bench.forceKn);
+  return verdict.status === 'stop' && `${operationNames[operation]}: ${verdict.verdicts[0]!.text}`;
+}
+
+const fact = (job: JobNow, id: string, text: string): Missing => !job.state.facts.includes(id) && text;
+
+/** The part on the job has been held against the old one since it was chosen. */
+export function confirmed(job: JobNow): boolean {
+  const part = chosenPart(job.ctx, job.choices);
+  return part !== undefined && job.state.partConfirmed === part.number && chosenComparison(job.ctx, job.state, job.choices)?.status !== 'stop';
+}
+
+function procedureMissing({ ctx, state }: JobNow): Missing {
+  const p = ctx.procedure;
+  if (!p) return 'No procedure on record for this nut: the lead enters it from the maker’s data';
+  if (!p.checkedBy && !overrideOf(state, 'torque.unchecked')) return 'Nobody has checked this procedure: check it or answer for it by name';
+  if (procedureDone(p, state.stages)) return undefined;
+  const at = walkProcedure(p, state.stages).current;
+  return `Stage ${at + 1} of ${p.stages.length}: ${p.stages[at]!.text.toLowerCase()}`;
+}
+
+/** The station the job stands at: the first that is not done; undefined when all are. */
+export const currentStation = (done: readonly Station[]): Station | undefined => stations.find((s) => !done.includes(s));

@@ -1,0 +1,118 @@
+import { p1Items, p1Steps, walkSteps } from '../families/index.ts';
+import { resultFault } from '../diagnosis/index.ts';
+import { readingFault } from '../matching/index.ts';
+import { judgeStack, operationNames } from '../press/index.ts';
+import { p1Checks } from '../proof/index.ts';
+import type { EventBody, EventType } from '../schemas/events.ts';
+import { orderFault, walkProcedure } from '../torque/index.ts';
+import { benchOf, partByNumber, sensorSide, stackOf, type JobNow } from './context.ts';
+import { missingFor } from './gates.ts';
+import { overrideOf } from './state.ts';
+import { stationNames, stations } from './stations.ts';
+
+/** Why something may not be recorded now: the field, the rule, and a sentence with the way on. */
+export interface Refusal {
+  field: string;
+  rule: string;
+  reason: string;
+}
+
+const no = (field: string, rule: string, reason: string): Refusal => ({ field, rule, reason });
+
+type Guards = { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Refusal | undefined };
+
+const guards: Guards = {
+  'test-recorded': (b) => {
+    const fault = resultFault(b);
+    return fault && no(fault.field, 'diagnose.result', fault.reason);
+  },
+  'item-marked': (b) => (p1Items.some((i) => i.id === b.itemId) ? undefined : no('itemId', 'match.item', `No item is called “${b.itemId}”.`)),
+  'step-done': (b) => {
+    const steps = walkSteps(p1Steps, b.phase);
+    return steps.some((s) => s.id === b.stepId) ? undefined : no('stepId', 'plan.step', `The ${b.phase} has no step “${b.stepId}”.`);
+  },
+  'old-part-read': (b, { ctx, state }) => {
+    if (!ctx.instruments.some((i) => i.id === b.instrumentId)) return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
+    const fault = readingFault(b.dimension, b.valueMm, state.oldReadings);
+    return fault ? no('valueMm', 'match.reading', fault) : undefined;
+  },
+  'seat-read': (b, { ctx }) => (ctx.instruments.some((i) => i.id === b.instrumentId) ? undefined : no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`)),
+  'part-confirmed': (b, { ctx }) => (partByNumber(ctx, b.partNumber) ? undefined : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`)),
+  'stroke-recorded': strokeRefusal,
+  'stroke-reading': (b, job) => beforeStroke(b.operation, job),
+  'stage-recorded': (b, { ctx, state }) => {
+    if (!ctx.procedure) return no('stageId', 'torque.no-procedure', 'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.');
+    if (!ctx.wrenches.some((w) => w.id === b.toolId)) return no('toolId', 'kit.tool', `No tool is called “${b.toolId}”.`);
+    const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
+    if (order) return no('stageId', 'torque.order', order);
+    const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
+    return stage?.kind !== 'lock' && b.actual === undefined ? no('actual', 'torque.no-reading', 'Type what the tool showed: a reading is never filled in for you.') : undefined;
+  },
+  'check-recorded': (b) => {
+    const check = p1Checks.find((c) => c.id === b.checkId);
+    if (!check) return no('checkId', 'prove.check', `No check is called “${b.checkId}”.`);
+    return check.numeric && b.value === undefined ? no('value', 'prove.reading', `“${check.text}” needs a reading in ${check.numeric.unit}.`) : undefined;
+  },
+  'station-done': (b, job) => {
+    const i = stations.indexOf(b.station);
+    const earlier = stations.slice(0, i).find((s) => !job.state.done.includes(s));
+    if (earlier) return no('station', 'job.order', `${stationNames[earlier]} is not done yet.`);
+    const missing = missingFor(b.station, job)[0];
+    return missing ? no('station', 'job.not-yet', missing) : undefined;
+  },
+  signed: (_b, job) => {
+    const missing = missingFor('prove', job).filter((m) => m !== 'Not signed yet')[0];
+    return missing ? no('signed', 'prove.not-yet', missing) : undefined;
+  },
+};
+
+/** Order of the metal: what must be true before a stroke begins. */
+export function beforeStroke(operation: EventBody<'stroke-reading'>['operation'], job: JobNow): Refusal | undefined {
+  const { state, ctx } = job;
+  if (!state.cautionsRead.includes('press')) return no('operation', 'press.caution', 'Read the press caution first: glasses on, guard shut, aside of the ram.');
+  switch (operation) {
+    case 'hub-out': return undefined;
+    case 'bearing-out':
+      if (!state.strokes['hub-out']) return no('operation', 'press.order', 'The hub is still in the bearing.');
+      return state.facts.includes('snap-ring-out') ? undefined : no('operation', 'press.snap-ring', 'The snap ring is still in its groove: take it out, or the press takes the knuckle.');
+    case 'bearing-in': {
+      for (const seat of ['bore', 'journal'] as const) {
+        const name = seat === 'bore' ? 'knuckle bore' : 'hub journal';
+        const decision = state.seatDecisions[seat];
+        if (!decision) return no('operation', 'press.seat-verdict', `The ${name} has no verdict yet.`);
+        if (decision === 'replace' && !overrideOf(state, `seat.${seat}`)) return no('operation', 'press.seat-replace', `The ${name} was judged “replace”. Fit the new part, measure it, judge again.`);
+      }
+      const seen = state.encoderChecked;
+      if (!seen) return no('operation', 'press.encoder', 'The encoder side has not been checked. Hold the viewing card to both faces.');
+      return seen.side === sensorSide(ctx) ? undefined : no('operation', 'press.encoder-reversed', `The encoder would face ${seen.side}; the sensor sits ${sensorSide(ctx)}. Turn the bearing over: pressed in like this it is lost.`);
+    }
+    case 'hub-in':
+      if (!state.strokes['bearing-in']) return no('operation', 'press.order', 'The bearing is not in the knuckle yet.');
+      if (!state.facts.includes('snap-ring-fitted')) return no('operation', 'press.snap-ring-in', 'The snap ring is not in: behind the hub it cannot be fitted.');
+      if (!state.facts.includes('shield-on')) return no('operation', 'press.shield', 'The dust shield is not on: behind the hub it cannot be fitted.');
+      return state.facts.includes('inner-ring-off') ? undefined : no('operation', 'press.old-ring', 'The old inner ring is still on the hub.');
+  }
+}
+
+function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
+  const { ctx, state, choices } = job;
+  const early = beforeStroke(b.operation, job);
+  if (early) return early;
+  const stack = stackOf(ctx, b.stack);
+  if (!stack) return no('stack', 'kit.piece', 'A piece of this stack is not in the kit.');
+  if (!ctx.presses.some((p) => p.id === b.pressId)) return no('pressId', 'kit.press', `No press is called “${b.pressId}”.`);
+  const bench = benchOf(b.operation, ctx, state, choices);
+  if (!bench) return no('operation', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the stack cannot be judged.');
+  const verdict = judgeStack(stack, bench);
+  if (verdict.status === 'stop') return no('stack', verdict.verdicts[0]!.rule, `${operationNames[b.operation]}: ${verdict.verdicts[0]!.text}`);
+  const fitting = b.operation === 'bearing-in' || b.operation === 'hub-in';
+  return fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
+}
+
+/** Judges whether an event may be added to the record as it stands. */
+export function refusal<T extends EventType>(type: T, body: EventBody<T>, job: JobNow): Refusal | undefined {
+  if (job.state.signed && type !== 'recheck-done') return no('type', 'job.signed', 'This job card is signed. A correction is a new job or a line that refers to it.');
+  if (job.state.closed) return no('type', 'job.closed', `This job is closed: ${job.state.closed}`);
+  const guard = guards[type] as ((b: EventBody<T>, j: JobNow) => Refusal | undefined) | undefined;
+  return guard?.(body, job);
+}

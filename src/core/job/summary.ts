@@ -1,0 +1,85 @@
+import { cornerNames } from '../parts.ts';
+import { complaintInShort } from '../diagnosis/index.ts';
+import { familyByCode } from '../families/index.ts';
+import { sizeInShort } from '../matching/index.ts';
+import { recheckKm } from '../proof/index.ts';
+import { procedureInShort } from '../torque/index.ts';
+import { chosenPart, cornerRecord, type JobNow } from './context.ts';
+import { confirmed, currentStation, missingFor } from './gates.ts';
+import { stations, type Station } from './stations.ts';
+
+export type Mark = 'done' | 'provisional' | 'now' | 'todo' | 'blocked';
+
+export interface SpineMark {
+  station: Station;
+  mark: Mark;
+  /** What the station found, a few words. */
+  result: string;
+}
+
+/** Reason why the job cannot go on at all from here; undefined when it can. */
+export function blockedBy(job: JobNow): string | undefined {
+  const now = currentStation(job.state.done);
+  if (now !== 'match' && now !== 'plan') return undefined;
+  const family = familyByCode(cornerRecord(job.ctx)?.family ?? '');
+  if (!family) return `no record of the ${job.ctx.corner} corner`;
+  return family.walked ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
+}
+
+/** The centre line of a job: where it is and what each station found. */
+export function spine(job: JobNow): SpineMark[] {
+  const now = currentStation(job.state.done);
+  const blocked = blockedBy(job);
+  return stations.map((station) => {
+    const result = resultOf(station, job);
+    if (station === now) return { station, mark: blocked ? 'blocked' : 'now', result: blocked ? `Stop: ${blocked}` : result };
+    if (!job.state.done.includes(station)) return { station, mark: 'todo', result };
+    return { station, mark: station === 'match' && !confirmed(job) ? 'provisional' : 'done', result: station === 'match' && !confirmed(job) ? 'provisional' : result };
+  });
+}
+
+function resultOf(station: Station, job: JobNow): string {
+  const { state, ctx, choices } = job;
+  switch (station) {
+    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase() : '';
+    case 'diagnose': return state.diagnosis ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %` : '';
+    case 'match': {
+      const part = chosenPart(ctx, choices);
+      return part ? sizeInShort(part.bearing) : '';
+    }
+    case 'plan': return choices.plan?.value.route === 'bench' ? 'bench press' : (choices.plan?.value.route ?? '');
+    case 'press-out': {
+      const peaks = [state.strokes['hub-out']?.peakKn, state.strokes['bearing-out']?.peakKn].filter((x) => x !== undefined);
+      return peaks.length > 0 ? `peak ${Math.max(...peaks).toFixed(0)} kN` : '';
+    }
+    case 'press-in': {
+      const depth = state.strokes['bearing-in']?.depthMm;
+      return depth === undefined ? '' : `seat ${depth.toFixed(1)} mm`;
+    }
+    case 'torque': return ctx.procedure ? procedureInShort(ctx.procedure) : '';
+    case 'prove': return state.signed ? 'signed' : `${Object.keys(state.checks).length} checked`;
+  }
+}
+
+/** Next action in a few words, and the fuller sentence behind it. */
+export function nextAction(job: JobNow): { short: string; text: string } {
+  if (job.state.closed) return { short: 'Closed', text: job.state.closed };
+  const now = currentStation(job.state.done);
+  if (!now) return { short: 'Signed', text: `Recheck after ${recheckKm} km` };
+  const blocked = blockedBy(job);
+  if (blocked) return { short: 'Look at the record', text: blocked };
+  return { short: shortAction[now], text: missingFor(now, job)[0] ?? 'Ready to go on' };
+}
+
+const shortAction: Record<Station, string> = {
+  complaint: 'Ask the driver', diagnose: 'Test on', match: 'Lay out the parts', plan: 'Choose the route', 'press-out': 'Strip and press out', 'press-in': 'Press in', torque: 'Torque the nut', prove: 'Prove it',
+};
+
+/** Distance driven since the job was signed, against the recheck; undefined when none is due. */
+export function recheck(job: JobNow): { drivenKm: number; dueKm: number } | undefined {
+  const { signed, recheckedKm } = job.state;
+  if (!signed || recheckedKm !== undefined) return undefined;
+  return { drivenKm: Math.max(0, job.ctx.unit.odometerKm - signed.odometerKm), dueKm: recheckKm };
+}
+
+export const jobTitle = (job: JobNow): string => `${complaintInShort(job.state.complaint)}, ${cornerNames[job.ctx.corner].toLowerCase()}`;

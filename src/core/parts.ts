@@ -1,0 +1,84 @@
+import type { Material } from './fits/index.ts';
+
+export type Corner = 'LF' | 'RF' | 'LR' | 'RR';
+export const corners: readonly Corner[] = ['LF', 'RF', 'LR', 'RR'];
+export const cornerNames: Record<Corner, string> = { LF: 'Left front', RF: 'Right front', LR: 'Left rear', RR: 'Right rear' };
+
+/** Which way a face looks on the vehicle. */
+export type Side = 'inboard' | 'outboard';
+export const opposite = (side: Side): Side => (side === 'inboard' ? 'outboard' : 'inboard');
+
+/** Target of the wheel-speed sensor, in the seal of the bearing or on it. */
+export interface Encoder {
+  kind: 'magnetic' | 'toothed' | 'none';
+  /** Pole PAIRS of a magnetic encoder, teeth of a toothed one; 0 for none. */
+  pairs: number;
+}
+
+/** A ring set, all in mm. Both faces are alike but for the encoder. */
+export interface Bearing {
+  outerMm: number;
+  boreMm: number;
+  widthMm: number;
+  /** Width over both inner rings. */
+  innerWidthMm: number;
+  /** Clean metal of the outer ring's face runs from the outside down to this diameter. */
+  outerFaceInnerMm: number;
+  /** Clean metal of the inner ring's face runs from the bore up to this diameter. */
+  innerFaceOuterMm: number;
+  balls: number;
+  ballMm: number;
+  pitchMm: number;
+  contactAngleDeg: number;
+  /** Basic static radial load rating of the double row, kN. */
+  staticRatingKn: number;
+  encoder: Encoder;
+}
+
+/** The housing of the outer ring, mm, measured from the face on the snap-ring side. */
+export interface Knuckle {
+  boreMm: number;
+  boreClass: string;
+  /** Opening in the shoulder. */
+  shoulderMm: number;
+  seatDepthMm: number;
+  grooveFromFaceMm: number;
+  grooveWidthMm: number;
+  grooveMm: number;
+  bossDepthMm: number;
+  /** Outside of solid metal round the bore, on the snap-ring face. */
+  bossOuterMm: number;
+  /** Outside to which solid metal reaches on the shoulder face. */
+  farFaceOuterMm: number;
+  /** Outside to which arms and bosses reach on the wheel side: what the knuckle can stand on. */
+  wheelSideReachMm: number;
+  snapRingSide: Side;
+  material: Material;
+}
+
+export interface Hub {
+  journalMm: number;
+  journalClass: string;
+  journalLengthMm: number;
+  /** Major diameter of the spline, or the bore. */
+  boreMm: number;
+  flangeMm: number;
+  flangeThickMm: number;
+  /** Flat of the flange inside the studs. */
+  insideStudsMm: number;
+  studs: number;
+  studCircleMm: number;
+  /** How far the hub's outer face stands off the knuckle's wheel side when fitted. */
+  overhangMm: number;
+}
+
+/** What is known of one corner of one vehicle, with the word of where it comes from. */
+export interface CornerRecord {
+  family: string;
+  partNumber?: string;
+  procedureId?: string;
+  sensorSide?: Side;
+  knuckle?: Knuckle;
+  hub?: Hub;
+  source: string;
+}

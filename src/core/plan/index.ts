@@ -1,0 +1,2 @@
+export * from './schedule.ts';
+export * from './routes.data.ts';

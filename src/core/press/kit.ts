@@ -1,0 +1,53 @@
+/** A shop's own pieces and presses. */
+export const adapterShapes = ['plate', 'sleeve', 'cup', 'disc', 'mandrel', 'socket', 'old-ring', 'legs', 'block'] as const;
+export type AdapterShape = (typeof adapterShapes)[number];
+
+export interface Adapter {
+  id: string;
+  name: string;
+  shape: AdapterShape;
+  outerMm: number;
+  /** Inside diameter; 0 for a solid piece. For legs: the clear opening between them. */
+  innerMm: number;
+  heightMm: number;
+  /** Depth of a blind recess; absent for a hole right through and for a solid piece. */
+  recessMm?: number;
+  material: 'steel' | 'hardened-steel' | 'aluminium' | 'chrome' | 'wood';
+  ratingKn: number;
+  retired?: string;
+  note?: string;
+}
+
+export interface Press {
+  id: string;
+  name: string;
+  capacityKn: number;
+  /** Diameter of the ram's nose, mm. */
+  ramMm: number;
+  /** Clear height between bed and ram, mm. */
+  daylightMm: number;
+}
+
+/** How deep the piece is hollow from its working face. */
+export const hollowMm = (a: Adapter): number => (a.innerMm === 0 ? 0 : (a.recessMm ?? a.heightMm));
+
+/** Open at the back too, so that a smaller ram would fall through. */
+export const openBehind = (a: Adapter): boolean => a.innerMm > 0 && a.recessMm === undefined;
+
+/** Inside diameter of the face that bears; a recess too shallow for what stands proud does not count. */
+export const bearingInnerMm = (a: Adapter, proudMm: number): number => (hollowMm(a) > proudMm ? a.innerMm : 0);
+
+/** What is wrong with a piece's own figures; empty when it is sound. */
+export function adapterFaults(a: Adapter): { field: string; reason: string }[] {
+  const faults: { field: string; reason: string }[] = [];
+  const positive = (field: 'outerMm' | 'heightMm' | 'ratingKn', what: string) => {
+    if (!(a[field] > 0)) faults.push({ field, reason: `${what} must be more than 0, not ${a[field]}.` });
+  };
+  positive('outerMm', 'Outside diameter');
+  positive('heightMm', 'Height');
+  positive('ratingKn', 'Rating');
+  if (a.innerMm < 0) faults.push({ field: 'innerMm', reason: `Inside diameter cannot be negative (${a.innerMm}).` });
+  if (a.innerMm >= a.outerMm) faults.push({ field: 'innerMm', reason: `Inside diameter ${a.innerMm} mm must be smaller than the outside, ${a.outerMm} mm.` });
+  if (a.recessMm !== undefined && !(a.recessMm > 0 && a.recessMm < a.heightMm)) faults.push({ field: 'recessMm', reason: `A recess of ${a.recessMm} mm must be more than 0 and less than the height, ${a.heightMm} mm.` });
+  return faults;
+}

@@ -1,0 +1,42 @@
+import type { Verdict } from '../verdict.ts';
+
+/** One final check: seen or measured. */
+export interface Check {
+  id: string;
+  text: string;
+  /** Numeric checks carry a unit and a limit; the others are answered by looking. */
+  numeric?: { unit: '°C' | 'mm'; max: number; limitSource: string };
+  /** A vehicle is not released with this one open. */
+  release: boolean;
+}
+
+/** Checks of family P1. Limits: engineering judgement unless the unit's record has its own. */
+export const p1Checks: readonly Check[] = [
+  { id: 'smooth', text: 'Hub turns smoothly, no rub of shield or disc', release: true },
+  { id: 'end-play', text: 'End play at the flange', numeric: { unit: 'mm', max: 0.05, limitSource: 'engineering judgement; the maker’s figure comes first' }, release: true },
+  { id: 'runout', text: 'Runout of the disc', numeric: { unit: 'mm', max: 0.1, limitSource: 'engineering judgement; the maker’s figure comes first' }, release: true },
+  { id: 'signal', text: 'Wheel-speed signal: four speeds agree, no lamp', release: true },
+  { id: 'locked', text: 'Axle nut locked, cap on', release: true },
+  { id: 'hose', text: 'Brake hose not twisted, pedal pumped firm', release: true },
+  { id: 'wheel-nuts', text: 'Wheel nuts in a cross, twice', release: true },
+  { id: 'road', text: 'Road test: noise gone at the speed where it was, no pull', release: true },
+  { id: 'warmth', text: 'Both sides after the drive, difference', numeric: { unit: '°C', max: 12, limitSource: 'engineering judgement' }, release: false },
+  { id: 'alignment', text: 'Alignment booked (strut bolts were out)', release: false },
+];
+
+export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): Verdict {
+  if (c.numeric) {
+    const { max, unit, limitSource } = c.numeric;
+    const limit = `max ${max} ${unit}`;
+    if (answer.value === undefined) return { status: 'stop', rule: `prove.${c.id}`, text: 'No reading.', limit };
+    return answer.value <= max
+      ? { status: 'good', rule: `prove.${c.id}`, text: 'Inside the limit.', value: answer.value, limit, source: limitSource }
+      : { status: 'stop', rule: `prove.${c.id}`, text: `Over the limit of ${max} ${unit}: find why before it leaves.`, value: answer.value, limit, source: limitSource };
+  }
+  return answer.ok
+    ? { status: 'good', rule: `prove.${c.id}`, text: 'Seen and right.', source: 'common practice' }
+    : { status: 'stop', rule: `prove.${c.id}`, text: 'Not right: put it right and check again.', source: 'common practice' };
+}
+
+/** Recheck of nut and wheel nuts after this distance, km (common practice, 100 miles, no published source). */
+export const recheckKm = 160;

@@ -1,0 +1,68 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { closed, Id, Mm, oneOf, OperationId, SideId, StationId, Text } from './common.ts';
+import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
+
+/** What can happen to a job. Every body is closed; the union is the append-only record. */
+
+const Speed = Type.Number({ minimum: 0, maximum: 250 });
+const PlaceId = oneOf(['car', 'front', 'rear', 'LF', 'RF', 'LR', 'RR'] as const);
+const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
+
+export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Id });
+
+/** Things seen or done that a later step depends on. */
+export const factIds = ['snap-ring-out', 'inner-ring-off', 'snap-ring-fitted', 'shield-on', 'turns-smoothly', 'no-gap'] as const;
+
+export const eventBodies = {
+  'complaint-recorded': closed({
+    corner: oneOf(['LF', 'RF', 'LR', 'RR', 'unknown'] as const), sound: Type.Optional(oneOf(sounds)),
+    startsKmh: Type.Optional(Speed), peaksKmh: Type.Optional(Speed), goneKmh: Type.Optional(Speed),
+    bend: Type.Optional(oneOf(['left', 'right', 'same'] as const)), heat: Type.Optional(oneOf(['cold', 'warm'] as const)),
+    lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }), history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),
+  }),
+  'test-recorded': closed({ testId: Id, place: PlaceId, result: Type.Optional(Id), value: Type.Optional(Type.Number({ minimum: -500, maximum: 500 })), skipped: Type.Optional(Type.Boolean()) }),
+  'diagnosis-accepted': closed({ suspectId: Id, probability: Type.Number({ minimum: 0, maximum: 1 }), reason: Type.Optional(Text()) }),
+  'item-marked': closed({ itemId: Id, state: oneOf(['in-hand', 'in-store', 'on-order', 'not-ordered'] as const) }),
+  'caution-read': closed({ cautionId: Id }),
+  'step-done': closed({ phase: oneOf(['strip', 'rebuild'] as const), stepId: Id, found: Type.Optional(Text(400)) }),
+  'timer-started': closed({ timerId: Id, label: Text(60), minutes: Type.Number({ exclusiveMinimum: 0, maximum: 10_080 }) }),
+  'timer-ended': closed({ timerId: Id }),
+  'fact-seen': closed({ factId: oneOf(factIds) }),
+  'old-part-read': closed({ dimension: oneOf(['outerMm', 'boreMm', 'widthMm'] as const), valueMm: Mm(), typed: Text(40), instrumentId: Id }),
+  'encoder-read': closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }), side: SideId }),
+  'seat-read': closed({ seat: oneOf(['bore', 'journal'] as const), readingsMm: Type.Array(Type.Array(Mm(), { minItems: 2, maxItems: 3 }), { minItems: 3, maxItems: 3 }), instrumentId: Id }),
+  'seat-judged': closed({ seat: oneOf(['bore', 'journal'] as const), decision: oneOf(['reuse', 'replace'] as const) }),
+  'part-confirmed': closed({ partNumber: Id }),
+  'encoder-checked': closed({ side: SideId, method: oneOf(['viewing-card', 'paper-clip'] as const) }),
+  'stroke-reading': closed({ operation: OperationId, travelMm: Type.Number({ minimum: 0, maximum: 500 }), forceKn: Type.Number({ minimum: 0, maximum: 2000 }), typed: Text(80) }),
+  'stroke-recorded': closed({ operation: OperationId, pressId: Id, stack: StackSchema, peakKn: Type.Number({ minimum: 0, maximum: 2000 }), depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })) }),
+  'stage-recorded': closed({ stageId: Id, actual: Type.Optional(Reading), typed: Type.Optional(Text(40)), toolId: Id }),
+  'check-recorded': closed({ checkId: Id, ok: Type.Optional(Type.Boolean()), value: Type.Optional(Reading), typed: Type.Optional(Text(40)) }),
+  overridden: closed({ rule: Text(80), reason: Text(400) }),
+  'station-done': closed({ station: StationId }),
+  'station-reopened': closed({ station: StationId, reason: Text(400) }),
+  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
+  'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
+  'job-closed': closed({ reason: Text(400) }),
+} satisfies Record<string, TSchema>;
+
+export type EventType = keyof typeof eventBodies;
+export const eventTypes = Object.keys(eventBodies) as EventType[];
+export type EventBody<T extends EventType> = Static<(typeof eventBodies)[T]>;
+
+/** One line of the record, as it is kept. */
+export type JobEvent = { [T in EventType]: { seq: number; id: string; jobId: string; type: T; body: EventBody<T>; byId: string; atMs: number } }[EventType];
+
+/** Events that need the PIN of the one who answers for them. */
+export const needsPin: readonly EventType[] = ['overridden', 'signed'];
+
+/** Mutable choices of a job; each carries a version. */
+export const choiceBodies = {
+  match: closed({ partNumber: Id }),
+  plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean() }),
+  'stack-hub-out': StackSchema, 'stack-bearing-out': StackSchema, 'stack-bearing-in': StackSchema, 'stack-hub-in': StackSchema,
+} satisfies Record<string, TSchema>;
+export type ChoiceKey = keyof typeof choiceBodies;
+export const choiceKeys = Object.keys(choiceBodies) as ChoiceKey[];
+export type ChoiceBody<K extends ChoiceKey> = Static<(typeof choiceBodies)[K]>;
+export type Choices = { [K in ChoiceKey]?: { version: number; value: ChoiceBody<K> } };

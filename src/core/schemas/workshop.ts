@@ -1,0 +1,93 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { closed, DateOnly, Id, Mm, oneOf, SideId, Text } from './common.ts';
+import { adapterShapes } from '../press/kit.ts';
+
+/** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
+
+export const AdapterSchema = closed({
+  id: Id, name: Text(60), shape: oneOf(adapterShapes),
+  outerMm: Mm(), innerMm: Type.Number({ minimum: 0, maximum: 2000 }), heightMm: Mm(),
+  recessMm: Type.Optional(Mm()),
+  material: oneOf(['steel', 'hardened-steel', 'aluminium', 'chrome', 'wood'] as const),
+  ratingKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+  retired: Type.Optional(Text()), note: Type.Optional(Text()),
+});
+
+export const PressSchema = closed({ id: Id, name: Text(60), capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), ramMm: Mm(), daylightMm: Mm() });
+
+export const EncoderSchema = closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }) });
+
+export const BearingSchema = closed({
+  outerMm: Mm(), boreMm: Mm(), widthMm: Mm(), innerWidthMm: Mm(), outerFaceInnerMm: Mm(), innerFaceOuterMm: Mm(),
+  balls: Type.Integer({ minimum: 3, maximum: 60 }), ballMm: Mm(), pitchMm: Mm(), contactAngleDeg: Type.Number({ minimum: 0, maximum: 60 }),
+  staticRatingKn: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }), encoder: EncoderSchema,
+});
+
+export const PartSchema = closed({
+  number: Id, maker: Text(60), kind: oneOf(['ring-set', 'hub-unit', 'axle-bearing'] as const), bearing: BearingSchema,
+  stock: Type.Integer({ minimum: 0, maximum: 10_000 }), priceMinor: Type.Integer({ minimum: 0 }), currency: Type.String({ pattern: '^[A-Z]{3}$' }),
+  leadDays: Type.Integer({ minimum: 0, maximum: 365 }), snapRingIncluded: Type.Boolean(),
+});
+
+const KnuckleSchema = closed({
+  boreMm: Mm(), boreClass: Text(4), shoulderMm: Mm(), seatDepthMm: Mm(), grooveFromFaceMm: Mm(), grooveWidthMm: Mm(), grooveMm: Mm(),
+  bossDepthMm: Mm(), bossOuterMm: Mm(), farFaceOuterMm: Mm(), wheelSideReachMm: Mm(), snapRingSide: SideId, material: oneOf(['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const),
+});
+const HubSchema = closed({
+  journalMm: Mm(), journalClass: Text(4), journalLengthMm: Mm(), boreMm: Mm(), flangeMm: Mm(), flangeThickMm: Mm(), insideStudsMm: Mm(),
+  studs: Type.Integer({ minimum: 3, maximum: 12 }), studCircleMm: Mm(), overhangMm: Mm(),
+});
+
+export const CornerRecordSchema = closed({
+  family: oneOf(['P1', 'P2', 'P3', 'P3L', 'B2', 'T2', 'A1', 'A2', 'A3', 'N1'] as const),
+  partNumber: Type.Optional(Id), procedureId: Type.Optional(Id), sensorSide: Type.Optional(SideId),
+  knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema), source: Text(),
+});
+
+export const UnitSchema = closed({
+  id: Id, fleetNo: Type.String({ pattern: '^[0-9A-Z-]{1,8}$' }), name: Text(60), maker: Text(60),
+  layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const), odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), tyre: Text(20),
+  corners: Type.Partial(closed({ LF: CornerRecordSchema, RF: CornerRecordSchema, LR: CornerRecordSchema, RR: CornerRecordSchema })),
+  fasteners: Type.Record(Id, closed({ name: Text(60), figure: Text(40), source: Text() })),
+});
+
+export const ProcedureSchema = closed({
+  id: Id, name: Text(80), fastener: Text(60), stretch: Type.Boolean(), singleUse: Type.Boolean(),
+  thread: oneOf(['dry', 'oiled', 'threadlocker'] as const), hexMm: Mm(),
+  stages: Type.Array(closed({
+    id: Id, kind: oneOf(['torque', 'angle', 'back-off', 'turn-hub', 'lock'] as const),
+    value: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 3000 })), tolerance: Type.Optional(Type.Number({ minimum: 0, maximum: 300 })),
+    text: Text(80), why: Text(), wheel: oneOf(['air', 'ground'] as const),
+  }), { minItems: 1, maxItems: 20 }),
+  source: Text(), checkedBy: Type.Optional(Text(60)), checkedOn: Type.Optional(DateOnly),
+});
+
+export const WrenchSchema = closed({
+  id: Id, name: Text(60), type: oneOf(['click', 'beam', 'digital', 'angle-gauge', 'hand'] as const),
+  minNm: Type.Optional(Type.Number({ exclusiveMinimum: 0 })), maxNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  lengthMm: Type.Optional(Mm()), calibrationDue: Type.Optional(DateOnly),
+});
+export const InstrumentSchema = closed({ id: Id, name: Text(60), doubtMm: Type.Number({ exclusiveMinimum: 0, maximum: 1 }) });
+
+export const TechnicianSchema = closed({ id: Id, name: Text(60), lead: Type.Boolean(), pin: Type.String({ pattern: '^\\d{4,8}$', description: 'Kept only as a scrypt hash' }) });
+
+/** A whole workshop, or any part of one. */
+export const WorkshopSchema = closed({
+  format: Type.Literal('true-spindle/workshop'), version: Type.Literal(1),
+  name: Type.Optional(Text(80)),
+  technicians: Type.Optional(Type.Array(TechnicianSchema)),
+  units: Type.Optional(Type.Array(UnitSchema)),
+  parts: Type.Optional(Type.Array(PartSchema)),
+  adapters: Type.Optional(Type.Array(AdapterSchema)),
+  presses: Type.Optional(Type.Array(PressSchema)),
+  procedures: Type.Optional(Type.Array(ProcedureSchema)),
+  wrenches: Type.Optional(Type.Array(WrenchSchema)),
+  instruments: Type.Optional(Type.Array(InstrumentSchema)),
+});
+export type WorkshopFile = Static<typeof WorkshopSchema>;
+export type UnitRecord = Static<typeof UnitSchema>;
+export type TechnicianRecord = Static<typeof TechnicianSchema>;
+
+/** What the workshop's file kinds are called in a route and in a table. */
+export const workshopKinds = ['units', 'parts', 'adapters', 'presses', 'procedures', 'wrenches', 'instruments'] as const;
+export type WorkshopKind = (typeof workshopKinds)[number];

@@ -1,0 +1,2 @@
+export * from './arithmetic.ts';
+export * from './procedure.ts';

@@ -1,0 +1,2 @@
+export * from './quantity.ts';
+export * from './format.ts';

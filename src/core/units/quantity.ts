@@ -1,0 +1,91 @@
+/**
+ * What a technician types, turned into the core's unit. Point or comma is taken as the decimal mark;
+ * what could be read two ways ("1,250", a bare "ton") is asked about instead of guessed.
+ */
+export type Dimension = 'length' | 'torque' | 'force' | 'angle' | 'temperature' | 'speed' | 'distance' | 'turns';
+
+interface Unit {
+  /** Names accepted, lower case, without spaces and middle dots. */
+  names: readonly string[];
+  /** Multiply by this for the core unit (`temperature` has an offset too). */
+  factor: number;
+  offset?: number;
+}
+
+interface Scale {
+  /** Unit of the core and of the interface's first figure. */
+  core: string;
+  units: readonly Unit[];
+}
+
+/** Exact factors: international foot, pound and standard gravity (NIST SP 811; ISO 80000-4). */
+export const LBF_FT = 1.3558179483314004;
+export const KGF_M = 9.80665;
+export const SHORT_TON_N = 8896.443230521;
+export const TONNE_N = 9806.65;
+export const LBF_N = 4.4482216152605;
+export const INCH_MM = 25.4;
+export const MILE_KM = 1.609344;
+
+const scales: Record<Dimension, Scale> = {
+  length: { core: 'mm', units: [
+    { names: ['mm', ''], factor: 1 }, { names: ['cm'], factor: 10 }, { names: ['m'], factor: 1000 },
+    { names: ['in', 'inch', 'inches', '"'], factor: INCH_MM }, { names: ['thou', 'mil'], factor: INCH_MM / 1000 },
+    { names: ['um', 'µm', 'μm'], factor: 0.001 },
+  ] },
+  torque: { core: 'N·m', units: [
+    { names: ['nm', ''], factor: 1 }, { names: ['lbft', 'lbfft', 'ftlb', 'ftlbs', 'ftlbf', 'lb-ft', 'ft-lb'], factor: LBF_FT },
+    { names: ['lbin', 'lbfin', 'inlb', 'inlbs'], factor: LBF_FT / 12 }, { names: ['kgm', 'kgfm', 'mkg', 'mkp'], factor: KGF_M },
+  ] },
+  force: { core: 'kN', units: [
+    { names: ['kn', ''], factor: 1 }, { names: ['n'], factor: 0.001 }, { names: ['lbf', 'lb', 'lbs'], factor: LBF_N / 1000 },
+    { names: ['kgf'], factor: KGF_M / 1000 }, { names: ['shortton', 'ustonf', 'uston'], factor: SHORT_TON_N / 1000 },
+    { names: ['tonne', 'tonnes', 'metricton', 'tf'], factor: TONNE_N / 1000 },
+  ] },
+  angle: { core: '°', units: [{ names: ['°', 'deg', 'degree', 'degrees', ''], factor: 1 }, { names: ['turn', 'turns'], factor: 360 }] },
+  temperature: { core: '°C', units: [
+    { names: ['°c', 'c', '°', ''], factor: 1 }, { names: ['°f', 'f'], factor: 5 / 9, offset: -32 }, { names: ['k'], factor: 1, offset: -273.15 },
+  ] },
+  speed: { core: 'km/h', units: [{ names: ['km/h', 'kmh', 'kph', ''], factor: 1 }, { names: ['mph', 'mi/h'], factor: MILE_KM }] },
+  distance: { core: 'km', units: [{ names: ['km', ''], factor: 1 }, { names: ['mi', 'mile', 'miles'], factor: MILE_KM }] },
+  turns: { core: 'turns', units: [{ names: ['turns', 'turn', ''], factor: 1 }, { names: ['°', 'deg'], factor: 1 / 360 }] },
+};
+
+export type Parsed = { ok: true; value: number; typed: string } | { ok: false; reason: string };
+
+const shown = (text: string) => `“${text.length > 24 ? `${text.slice(0, 24)}…` : text}”`;
+
+/** Reads one typed quantity. The value comes back in the core's unit of the dimension. */
+export function parseQuantity(text: string, dimension: Dimension): Parsed {
+  const typed = text.trim();
+  if (typed === '') return { ok: false, reason: 'Nothing typed yet.' };
+  const found = /^([+\-−]?)\s*(\d[\d.,\s]*|[.,]\d+)\s*(.*)$/u.exec(typed);
+  if (!found) return { ok: false, reason: `${shown(typed)} is not a number.` };
+  const [, sign = '', digits = '', rest = ''] = found;
+  const number = readNumber(digits);
+  if (typeof number === 'string') return { ok: false, reason: number };
+  const name = rest.toLowerCase().replace(/[\s·.*]/gu, '');
+  if (dimension === 'force' && (name === 'ton' || name === 'tons')) {
+    return { ok: false, reason: 'Which ton? Write “short ton” (8.896 kN) or “tonne” (9.807 kN).' };
+  }
+  const scale = scales[dimension];
+  const unit = scale.units.find((u) => u.names.includes(name));
+  if (!unit) return { ok: false, reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core} is.` };
+  const signed = sign === '-' || sign === '−' ? -number : number;
+  return { ok: true, value: (signed + (unit.offset ?? 0)) * unit.factor, typed };
+}
+
+/** A number, or the sentence that says why it is none. */
+function readNumber(digits: string): number | string {
+  const text = digits.replace(/\s/gu, '');
+  const marks = text.match(/[.,]/gu) ?? [];
+  if (marks.length > 1) return `${shown(digits)} has more than one decimal mark.`;
+  if (/^[1-9]\d{0,2},\d{3}$/u.test(text)) {
+    const [whole, part] = text.split(',');
+    return `Is ${shown(text)} ${whole}.${part} or ${whole}${part}? Write a point, or no mark.`;
+  }
+  return Number(text.replace(',', '.'));
+}
+
+/** Core unit of a dimension, as it is shown. */
+export const coreUnit = (dimension: Dimension): string => scales[dimension].core;

@@ -1,0 +1,50 @@
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import * as schema from './schema.ts';
+
+export type Db = ReturnType<typeof drizzle<typeof schema>>;
+
+export interface DbSettings {
+  /** `file:…` or `libsql://…`; default a file in the data directory. */
+  url: string;
+  token?: string;
+  migrationsDir: string;
+}
+
+/** Settings from the environment: DATABASE_URL decides file or remote, DATA_DIR where the file lies. */
+export function dbSettings(env: NodeJS.ProcessEnv = process.env): DbSettings {
+  const dataDir = resolve(env['DATA_DIR'] ?? 'data');
+  const url = env['DATABASE_URL'] ?? `file:${resolve(dataDir, 'true-spindle.db')}`;
+  if (!env['DATABASE_URL']) mkdirSync(dataDir, { recursive: true });
+  return { url, ...(env['DATABASE_TOKEN'] ? { token: env['DATABASE_TOKEN'] } : {}), migrationsDir: resolve(env['MIGRATIONS_DIR'] ?? 'drizzle') };
+}
+
+/**
+ * Opens and migrates the database. On a file: write-ahead log, full synchronisation, foreign keys.
+ * PRAGMAs hold per connection, so no interactive transaction is used anywhere: it would open another one.
+ */
+export async function openDb(settings: DbSettings): Promise<Db> {
+  const client = createClient({ url: settings.url, ...(settings.token ? { authToken: settings.token } : {}) });
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder: settings.migrationsDir });
+  if (settings.url.startsWith('file:')) {
+    await client.execute('PRAGMA journal_mode = WAL');
+    await client.execute('PRAGMA synchronous = FULL');
+    await client.execute('PRAGMA foreign_keys = ON');
+  }
+  return db;
+}
+
+/** One write at a time: concurrent transactions on a file answer SQLITE_BUSY. */
+export class WriteQueue {
+  #last: Promise<unknown> = Promise.resolve();
+
+  run<T>(work: () => Promise<T>): Promise<T> {
+    const next = this.#last.then(work, work);
+    this.#last = next.catch(() => undefined);
+    return next;
+  }
+}

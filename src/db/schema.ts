@@ -1,0 +1,55 @@
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/** People stand here only; everything else carries their id. */
+export const technicians = sqliteTable('technicians', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  lead: integer('lead', { mode: 'boolean' }).notNull(),
+  pinSalt: text('pin_salt').notNull(),
+  pinHash: text('pin_hash').notNull(),
+});
+
+/** Units, parts, adapters, presses, procedures, wrenches, instruments: validated records as JSON. */
+export const records = sqliteTable('records', {
+  kind: text('kind').notNull(),
+  id: text('id').notNull(),
+  position: integer('position').notNull(),
+  data: text('data').notNull(),
+}, (t) => [primaryKey({ columns: [t.kind, t.id] })]);
+
+export const jobs = sqliteTable('jobs', {
+  id: text('id').primaryKey(),
+  /** Year-running, for people: 2026-0412. */
+  number: text('number').notNull(),
+  unitId: text('unit_id').notNull(),
+  corner: text('corner').notNull(),
+  createdMs: integer('created_ms').notNull(),
+  byId: text('by_id').notNull().references(() => technicians.id),
+}, (t) => [uniqueIndex('jobs_number').on(t.number)]);
+
+/** Append-only. `hash` covers the event and the hash before it in the same job. */
+export const events = sqliteTable('events', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  id: text('id').notNull(),
+  jobId: text('job_id').notNull().references(() => jobs.id),
+  type: text('type').notNull(),
+  body: text('body').notNull(),
+  byId: text('by_id').notNull().references(() => technicians.id),
+  atMs: integer('at_ms').notNull(),
+  prevHash: text('prev_hash').notNull(),
+  hash: text('hash').notNull(),
+}, (t) => [uniqueIndex('events_id').on(t.id), index('events_job').on(t.jobId, t.seq)]);
+
+/** Mutable choices, one row a job and key, each with its version. */
+export const choices = sqliteTable('choices', {
+  jobId: text('job_id').notNull().references(() => jobs.id),
+  key: text('key').notNull(),
+  version: integer('version').notNull(),
+  value: text('value').notNull(),
+  /** Command that wrote this version, so that a repeat is recognised. */
+  commandId: text('command_id').notNull(),
+  byId: text('by_id').notNull().references(() => technicians.id),
+  atMs: integer('at_ms').notNull(),
+}, (t) => [primaryKey({ columns: [t.jobId, t.key] })]);
+
+export const meta = sqliteTable('meta', { key: text('key').primaryKey(), value: text('value').notNull() });

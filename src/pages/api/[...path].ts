@@ -1,0 +1,5 @@
+import type { APIRoute } from 'astro';
+import { dispatch } from '../../server/dispatch.ts';
+
+export const prerender = false;
+export const ALL: APIRoute = ({ request }) => dispatch(request);

@@ -1,0 +1,223 @@
+import type { JobContext, JobNow } from '../core/job/index.ts';
+import { currentStation, nextAction, project, recheck, refusal, spine, type SpineMark, type Timer } from '../core/job/index.ts';
+import { complaintInShort } from '../core/diagnosis/index.ts';
+import { familyByCode } from '../core/families/index.ts';
+import type { Corner } from '../core/parts.ts';
+import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, type EventType } from '../core/schemas/events.ts';
+import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
+import type { Procedure } from '../core/torque/index.ts';
+import { allJobs, choiceRow, choicesOf, eventById, eventsOf, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow, type JobRow } from '../db/jobs.ts';
+import { getMeta, getRecord, listRecords, listTechnicians, technicianById } from '../db/records.ts';
+import type { Db } from '../db/open.ts';
+import { eventHash, rootHash } from './chain.ts';
+import { lockedMs, noteTry, pinMatches } from './pin.ts';
+import { invalid, notFound, Problem } from './problem.ts';
+import { store } from './store.ts';
+import { validated } from './validate.ts';
+
+export interface Person {
+  id: string;
+  name: string;
+  lead: boolean;
+}
+
+/** Everything a job screen needs, in one piece. */
+export interface JobView extends JobNow {
+  job: JobRow;
+  people: Person[];
+  nowMs: number;
+}
+
+async function contextOf(db: Db, job: JobRow): Promise<JobContext> {
+  const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
+  if (!unit) throw notFound('unit', job.unitId);
+  const list = <T>(kind: WorkshopKind) => listRecords<T>(db, kind);
+  const procedureId = unit.corners[job.corner]?.procedureId;
+  const procedure = procedureId ? await getRecord<Procedure>(db, 'procedures', procedureId) : undefined;
+  return {
+    unit, corner: job.corner, parts: await list('parts'), adapters: await list('adapters'), presses: await list('presses'),
+    instruments: await list('instruments'), wrenches: await list('wrenches'), ...(procedure ? { procedure } : {}),
+  };
+}
+
+export async function people(): Promise<Person[]> {
+  return (await listTechnicians((await store()).db)).map(({ id, name, lead }) => ({ id, name, lead }));
+}
+
+export interface JobRecord extends JobView {
+  events: EventRow[];
+}
+
+/** The job with its whole record. */
+export async function jobRecord(id: string): Promise<JobRecord> {
+  const { db } = await store();
+  const job = await jobById(db, id);
+  if (!job) throw notFound('job', id);
+  const events = await eventsOf(db, id);
+  return { job, ctx: await contextOf(db, job), state: project(events), choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), events };
+}
+
+export async function jobView(id: string): Promise<JobView> {
+  const { events: _events, ...view } = await jobRecord(id);
+  return view;
+}
+
+export interface NewJob {
+  id: string;
+  unitId: string;
+  corner: Corner;
+  byId: string;
+}
+
+/** Starts a job, or gives back the one that this id already started. */
+export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobView> {
+  const { db, writes } = await store();
+  await writes.run(async () => {
+    if (await jobById(db, input.id)) return;
+    if (!(await getRecord(db, 'units', input.unitId))) throw invalid([{ field: 'unitId', reason: `There is no unit “${input.unitId}”.` }]);
+    await personOrProblem(db, input.byId);
+    const year = new Date(atMs).getUTCFullYear();
+    const last = Number((await lastNumber(db, year))?.split('-')[1] ?? 0);
+    await insertJob(db, { ...input, number: `${year}-${String(last + 1).padStart(4, '0')}`, createdMs: atMs });
+  });
+  return jobView(input.id);
+}
+
+async function personOrProblem(db: Db, id: string) {
+  const person = await technicianById(db, id);
+  if (!person) throw invalid([{ field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` }]);
+  return person;
+}
+
+export interface NewEvent {
+  id: string;
+  type: EventType;
+  body: unknown;
+  byId: string;
+  pin?: string;
+}
+
+/**
+ * Adds one line to a job's record: validated, judged by the interlocks, chained. Sent twice it is done once.
+ * `trusted` skips the PIN for an import that has no people at hand.
+ */
+export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now(), trusted = false): Promise<JobView> {
+  const { db, writes } = await store();
+  const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
+  if (!trusted && needsPin.includes(input.type)) await checkPin(db, input);
+  await writes.run(async () => {
+    const known = await eventById(db, input.id);
+    if (known) {
+      if (known.jobId !== jobId || known.type !== input.type) throw new Problem(409, 'Id already used', `The id ${input.id} already names another entry.`, [{ field: 'id', reason: 'Already used for something else.' }]);
+      return;
+    }
+    const { job, events, ...now } = await jobRecord(jobId);
+    await personOrProblem(db, input.byId);
+    const no = refusal(input.type, body, now);
+    if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
+    const prevHash = events.at(-1)?.hash ?? rootHash(job);
+    const link = { id: input.id, jobId, type: input.type, body, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
+    await insertEvent(db, { ...link, body: JSON.stringify(body), prevHash, hash: eventHash(prevHash, link as EventRow) });
+  });
+  return jobView(jobId);
+}
+
+async function checkPin(db: Db, { byId, pin }: NewEvent): Promise<void> {
+  const person = await personOrProblem(db, byId);
+  const now = Date.now();
+  const wait = lockedMs(byId, now);
+  if (wait > 0) throw new Problem(429, 'Too many tries', `Too many wrong PINs. Wait ${Math.ceil(wait / 1000)} s.`, [{ field: 'pin', reason: 'Too many wrong tries.' }]);
+  const right = pin !== undefined && (await pinMatches(pin, person));
+  noteTry(byId, right, now);
+  if (!right) throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [{ field: 'pin', reason: 'Wrong PIN.' }]);
+}
+
+export interface NewChoice {
+  id: string;
+  /** Version the tablet saw; 0 when it saw none. */
+  version: number;
+  value: unknown;
+  byId: string;
+}
+
+/** Changes a choice if the version seen is still the one that stands; else 409 with both values. */
+export async function setChoice(jobId: string, key: ChoiceKey, input: NewChoice, atMs = Date.now()): Promise<JobView> {
+  const { db, writes } = await store();
+  const value = validated(choiceBodies[key], input.value);
+  await writes.run(async () => {
+    const now = await jobView(jobId);
+    await personOrProblem(db, input.byId);
+    const row = await choiceRow(db, jobId, key);
+    if (row?.commandId === input.id) return;
+    if ((row?.version ?? 0) !== input.version) {
+      throw new Problem(409, 'Changed meanwhile', `Somebody changed this since you saw it (version ${input.version}, now ${row?.version ?? 0}). Look at both and choose again.`, [{ field: 'version', reason: 'Stale.' }], { yours: value, theirs: row ? JSON.parse(row.value) : null, version: row?.version ?? 0 });
+    }
+    if (now.state.signed) throw new Problem(422, 'Not now', 'This job card is signed.', [{ field: key, reason: 'The job is signed.' }]);
+    choiceFault(key, value, now);
+    await putChoice(db, { jobId, key, version: input.version + 1, value: JSON.stringify(value), commandId: input.id, byId: input.byId, atMs });
+  });
+  return jobView(jobId);
+}
+
+/** A choice may only name what the shop has. */
+function choiceFault(key: ChoiceKey, value: unknown, { ctx }: JobView): void {
+  if (key === 'match') {
+    const { partNumber } = value as { partNumber: string };
+    if (!ctx.parts.some((p) => p.number === partNumber)) throw invalid([{ field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` }]);
+    return;
+  }
+  if (!key.startsWith('stack-')) return;
+  for (const [field, id] of Object.entries(value as Record<string, string>)) {
+    if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
+  }
+}
+
+export interface FloorRow {
+  id: string;
+  number: string;
+  fleetNo: string;
+  unitName: string;
+  corner: Corner;
+  complaint: string;
+  family: string;
+  spine: SpineMark[];
+  next: { short: string; text: string };
+  station: string | undefined;
+  timers: Timer[];
+  startedMs: number;
+  who: string;
+  signedMs?: number;
+  recheck?: { drivenKm: number; dueKm: number };
+  closed?: string;
+}
+
+export interface FloorView {
+  shop: string;
+  rows: FloorRow[];
+  units: UnitRecord[];
+  people: Person[];
+  nowMs: number;
+}
+
+/** The floor: one row a job, oldest first. */
+export async function floorView(): Promise<FloorView> {
+  const { db } = await store();
+  const rows = await Promise.all((await allJobs(db)).map(async (job) => floorRow(await jobRecord(job.id))));
+  return { shop: (await shopName()) ?? 'Workshop', rows, units: await listRecords<UnitRecord>(db, 'units'), people: await people(), nowMs: Date.now() };
+}
+
+function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
+  const due = recheck(now);
+  const by = events.at(-1)?.byId ?? job.byId;
+  return {
+    id: job.id, number: job.number, fleetNo: now.ctx.unit.fleetNo, unitName: now.ctx.unit.name, corner: job.corner,
+    complaint: complaintInShort(now.state.complaint), family: familyByCode(now.ctx.unit.corners[job.corner]?.family ?? '')?.name ?? 'Bearing not on record',
+    spine: spine(now), next: nextAction(now), station: currentStation(now.state.done), timers: now.state.timers, startedMs: job.createdMs,
+    who: all.find((p) => p.id === by)?.name ?? by,
+    ...(now.state.signed ? { signedMs: now.state.signed.atMs } : {}), ...(due ? { recheck: due } : {}), ...(now.state.closed ? { closed: now.state.closed } : {}),
+  };
+}
+
+export async function shopName(): Promise<string | undefined> {
+  return getMeta((await store()).db, 'shop');
+}

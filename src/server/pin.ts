@@ -1,0 +1,28 @@
+import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+
+const hashOf = (pin: string, salt: string): Promise<Buffer> =>
+  new Promise((resolve, reject) => scrypt(pin, salt, 32, { N: 16_384, r: 8, p: 1 }, (e, key) => (e ? reject(e) : resolve(key))));
+
+/** A PIN as it is kept: scrypt with a salt of its own. */
+export async function hashPin(pin: string): Promise<{ pinSalt: string; pinHash: string }> {
+  const pinSalt = randomBytes(16).toString('hex');
+  return { pinSalt, pinHash: (await hashOf(pin, pinSalt)).toString('hex') };
+}
+
+export async function pinMatches(pin: string, kept: { pinSalt: string; pinHash: string }): Promise<boolean> {
+  return timingSafeEqual(await hashOf(pin, kept.pinSalt), Buffer.from(kept.pinHash, 'hex'));
+}
+
+const maxTries = 5;
+const lockMs = 60_000;
+const tries = new Map<string, { count: number; untilMs: number }>();
+
+/** Milliseconds a person has to wait after too many wrong PINs; 0 when none. */
+export const lockedMs = (id: string, nowMs: number): number => {
+  const t = tries.get(id);
+  return t && t.count >= maxTries ? Math.max(0, t.untilMs - nowMs) : 0;
+};
+export function noteTry(id: string, right: boolean, nowMs: number): void {
+  if (right) tries.delete(id);
+  else tries.set(id, { count: ((tries.get(id)?.untilMs ?? 0) > nowMs ? tries.get(id)!.count : 0) + 1, untilMs: nowMs + lockMs });
+}

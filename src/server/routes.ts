@@ -1,0 +1,111 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { closed, CornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts';
+import { choiceBodies, choiceKeys, eventBodies, eventTypes, type ChoiceKey } from '../core/schemas/events.ts';
+import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
+import { adapterFaults, type Adapter } from '../core/press/index.ts';
+import { listRecords, putRecord, technicianById } from '../db/records.ts';
+import { cardCsv, jobCard } from './card.ts';
+import { PressFitSchema, pressFit, stacks, StackSolveSchema, toleranceOf, ToleranceSchema, wrench, WrenchSchema } from './compute.ts';
+import { csvToWorkshop, importWorkshop } from './import.ts';
+import { addEvent, floorView, jobRecord, jobView, people, setChoice, startJob } from './jobs.ts';
+import { pinMatches } from './pin.ts';
+import { invalid, notFound, Problem } from './problem.ts';
+import { store } from './store.ts';
+
+export const jsonLimit = 1_000_000;
+export const importLimit = 64_000_000;
+
+export interface Call<B = unknown> {
+  params: Record<string, string>;
+  body: B;
+  headers: Headers;
+}
+
+export interface Route {
+  method: 'GET' | 'POST' | 'PUT';
+  path: string;
+  summary: string;
+  body?: TSchema;
+  /** Largest body in bytes. */
+  limit: number;
+  /** Media type the route takes; JSON unless said. */
+  takes: 'application/json' | 'text/csv';
+  handle: (call: Call) => Promise<unknown>;
+}
+
+interface Options<S extends TSchema> {
+  body?: S;
+  limit?: number;
+  takes?: Route['takes'];
+}
+
+function route<S extends TSchema>(method: Route['method'], path: string, summary: string, options: Options<S>, handle: (call: Call<Static<S>>) => unknown): Route {
+  return { method, path, summary, ...(options.body ? { body: options.body } : {}), limit: options.limit ?? jsonLimit, takes: options.takes ?? 'application/json', handle: async (c) => handle(c as Call<Static<S>>) };
+}
+
+const EventSchema = closed({ id: Uuid, type: oneOf(eventTypes), body: Type.Unknown({ description: 'By type, see components.schemas.event-…' }), byId: Id, pin: Type.Optional(Type.String({ maxLength: 12 })) });
+const ChoiceSchema = closed({ id: Uuid, version: Type.Integer({ minimum: 0, description: 'Version that was seen; 0 for none' }), value: Type.Unknown(), byId: Id });
+const JobSchema = closed({ id: Uuid, unitId: Id, corner: CornerId, byId: Id });
+
+const known = <T extends string>(list: readonly T[], value: string | undefined, what: string): T => {
+  if (!list.includes(value as T)) throw notFound(what, value ?? '');
+  return value as T;
+};
+
+export const routes: readonly Route[] = [
+  route('GET', '/api/health', 'Whether the server and its database answer', {}, async () => ({ ok: (await store()) !== undefined })),
+  route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () => floorView()),
+  route('GET', '/api/people', 'Technicians', {}, () => people()),
+  route('GET', '/api/records/{kind}', 'What the shop owns and knows, one kind', {}, async ({ params }) => listRecords((await store()).db, known(workshopKinds, params['kind'], 'kind of record') as WorkshopKind)),
+  route('POST', '/api/adapters', 'Add or change one piece of the kit', { body: AdapterSchema }, async ({ body }) => {
+    const faults = adapterFaults(body as Adapter);
+    if (faults.length > 0) throw invalid(faults);
+    const { db, writes } = await store();
+    await writes.run(async () => putRecord(db, 'adapters', body.id, (await listRecords(db, 'adapters')).length, body));
+    return body;
+  }),
+  route('POST', '/api/import', 'Import a workshop file (JSON)', { body: WorkshopSchema, limit: importLimit }, async ({ body, headers }) => {
+    if (body.technicians || body.procedures || body.units) await leadOnly(headers);
+    return importWorkshop(body);
+  }),
+  route('POST', '/api/import/{kind}', 'Import a CSV table of adapters or parts', { limit: importLimit, takes: 'text/csv' }, ({ params, body }) => importWorkshop(csvToWorkshop(known(['adapters', 'parts'] as const, params['kind'], 'kind of table'), String(body)))),
+  route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
+  route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) => jobView(params['id']!)),
+  route('POST', '/api/jobs/{id}/events', 'Add one line to the record of a job', { body: EventSchema }, ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1])),
+  route('PUT', '/api/jobs/{id}/choices/{key}', 'Change a choice; 409 with both values when it changed meanwhile', { body: ChoiceSchema }, ({ params, body }) => setChoice(params['id']!, known(choiceKeys, params['key'], 'choice') as ChoiceKey, body as Parameters<typeof setChoice>[2])),
+  route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) => jobCard(await jobRecord(params['id']!))),
+  route('GET', '/api/jobs/{id}/card.csv', 'Job card as lines', {}, async ({ params }) => new Response(cardCsv(jobCard(await jobRecord(params['id']!))), { headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': 'attachment; filename="job-card.csv"' } })),
+  route('POST', '/api/compute/press-fit', 'Pressure, force and stresses of a press fit (Lamé)', { body: PressFitSchema }, ({ body }) => pressFit(body)),
+  route('POST', '/api/compute/tolerance', 'Deviations of an ISO 286 class', { body: ToleranceSchema }, ({ body }) => toleranceOf(body)),
+  route('POST', '/api/compute/wrench', 'What to set on a wrench with an extension', { body: WrenchSchema }, ({ body }) => wrench(body)),
+  route('POST', '/api/compute/stack', 'Best stacks of a kit for one stroke, or the verdict on one laid by hand', { body: StackSolveSchema }, ({ body }) => stacks(body)),
+  route('GET', '/api/openapi.json', 'This interface', {}, () => openapi()),
+];
+
+/** Edits that only a lead may make carry the lead's id and PIN in headers. */
+async function leadOnly(headers: Headers): Promise<void> {
+  const id = headers.get('x-lead-id') ?? '';
+  const person = await technicianById((await store()).db, id);
+  if (!person?.lead || !(await pinMatches(headers.get('x-lead-pin') ?? '', person))) throw new Problem(403, 'Lead only', 'Technicians, units and procedures are imported by a lead, with PIN.', [{ field: 'x-lead-pin', reason: 'Not a lead, or wrong PIN.' }]);
+}
+
+/** The interface's own description, from the same schemas that check it. */
+function openapi() {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const r of routes) {
+    const names = [...r.path.matchAll(/\{(\w+)\}/gu)].map((m) => m[1]);
+    (paths[r.path] ??= {})[r.method.toLowerCase()] = {
+      summary: r.summary,
+      parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
+      ...(r.body || r.takes === 'text/csv' ? { requestBody: { required: true, content: { [r.takes]: { schema: r.body ?? { type: 'string' } } } } } : {}),
+      responses: { 200: { description: 'Done' }, default: { description: 'Problem document (RFC 9457)', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/problem' } } } } },
+    };
+  }
+  const problem = closed({ type: Type.String(), title: Type.String(), status: Type.Integer(), detail: Type.String(), errors: Type.Array(closed({ field: Type.String(), reason: Type.String() })) });
+  return {
+    openapi: '3.1.0',
+    info: { title: 'True Spindle', version: '1', description: 'Lengths in mm, forces in kN, torque in N·m unless a name says otherwise. Times in UTC milliseconds.' },
+    paths,
+    components: { schemas: { problem, ...Object.fromEntries(eventTypes.map((t) => [`event-${t}`, eventBodies[t]])), ...Object.fromEntries(choiceKeys.map((k) => [`choice-${k}`, choiceBodies[k]])) } },
+  };
+}
