@@ -2,7 +2,9 @@ import type { Material } from './fits/index.ts';
 
 export type Corner = 'LF' | 'RF' | 'LR' | 'RR';
 export const corners: readonly Corner[] = ['LF', 'RF', 'LR', 'RR'];
-export const cornerNames: Record<Corner, string> = { LF: 'Left front', RF: 'Right front', LR: 'Left rear', RR: 'Right rear' };
+/** A job may begin before anyone can say which corner it is. */
+export type JobCorner = Corner | 'unknown';
+export const cornerNames: Record<JobCorner, string> = { LF: 'Left front', RF: 'Right front', LR: 'Left rear', RR: 'Right rear', unknown: 'Corner not known' };
 
 /** Which way a face looks on the vehicle. */
 export type Side = 'inboard' | 'outboard';

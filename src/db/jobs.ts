@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, like } from 'drizzle-orm';
 import type { JobEvent } from '../core/schemas/events.ts';
 import type { Choices } from '../core/schemas/events.ts';
-import type { Corner } from '../core/parts.ts';
+import type { JobCorner } from '../core/parts.ts';
 import type { Db } from './open.ts';
 import { choices, events, jobs } from './schema.ts';
 
@@ -9,7 +9,7 @@ export interface JobRow {
   id: string;
   number: string;
   unitId: string;
-  corner: Corner;
+  corner: JobCorner;
   createdMs: number;
   byId: string;
 }

@@ -33,7 +33,7 @@ export function jobCard(r: JobRecord) {
     number: job.number,
     startedMs: job.createdMs,
     unit: { fleetNo: ctx.unit.fleetNo, name: ctx.unit.name, maker: ctx.unit.maker, layout: layoutNames[ctx.unit.layout], odometerKm: state.signed?.odometerKm ?? ctx.unit.odometerKm },
-    corner: { id: job.corner, name: cornerNames[job.corner] },
+    corner: { id: ctx.corner, name: cornerNames[ctx.corner] },
     family: familyByCode(cornerRecord(ctx)?.family ?? '')?.name ?? 'not on record',
     complaint: state.complaint ? { short: complaintInShort(state.complaint), ...state.complaint } : null,
     diagnosis: state.diagnosis ? { suspect: suspect?.name ?? state.diagnosis.suspectId, probability: state.diagnosis.probability, reason: state.diagnosis.reason ?? null, ...kept(state.diagnosis) } : null,

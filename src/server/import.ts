@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import Papa from 'papaparse';
 import { bearingFaults, type CataloguePart } from '../core/matching/index.ts';
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
-import { closed, CornerId, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
+import { closed, JobCornerId, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
 import { choiceKeys, eventTypes } from '../core/schemas/events.ts';
 import { WorkshopSchema, workshopKinds, type WorkshopFile, type WorkshopKind } from '../core/schemas/workshop.ts';
 import { putMeta, putRecord, putTechnician } from '../db/records.ts';
@@ -74,7 +74,7 @@ const cell = (head: string, text: string): unknown => {
 export const JobsFileSchema = closed({
   format: Type.Literal('true-spindle/jobs'), version: Type.Literal(1),
   jobs: Type.Array(closed({
-    id: Uuid, unitId: Id, corner: CornerId, byId: Id, minutesAgo: Type.Number({ minimum: 0 }),
+    id: Uuid, unitId: Id, corner: JobCornerId, byId: Id, minutesAgo: Type.Number({ minimum: 0 }),
     choices: Type.Optional(Type.Array(closed({ key: oneOf(choiceKeys), value: Type.Unknown() }))),
     events: Type.Array(closed({ id: Uuid, type: oneOf(eventTypes), body: Type.Unknown(), byId: Id, minutesAgo: Type.Number({ minimum: 0 }), note: Type.Optional(Text()) })),
   })),

@@ -1,8 +1,8 @@
-import type { JobContext, JobNow } from '../core/job/index.ts';
-import { currentStation, nextAction, project, recheck, refusal, spine, type SpineMark, type Timer } from '../core/job/index.ts';
+import type { FloorRow, FloorView, JobContext, JobState, JobView, Person } from '../core/job/index.ts';
+import { cornerOfJob, cornerRecord, currentStation, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
 import { complaintInShort } from '../core/diagnosis/index.ts';
 import { familyByCode } from '../core/families/index.ts';
-import type { Corner } from '../core/parts.ts';
+import type { JobCorner } from '../core/parts.ts';
 import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, type EventType } from '../core/schemas/events.ts';
 import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Procedure } from '../core/torque/index.ts';
@@ -15,27 +15,15 @@ import { invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 
-export interface Person {
-  id: string;
-  name: string;
-  lead: boolean;
-}
-
-/** Everything a job screen needs, in one piece. */
-export interface JobView extends JobNow {
-  job: JobRow;
-  people: Person[];
-  nowMs: number;
-}
-
-async function contextOf(db: Db, job: JobRow): Promise<JobContext> {
+async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobContext> {
   const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
   const list = <T>(kind: WorkshopKind) => listRecords<T>(db, kind);
-  const procedureId = unit.corners[job.corner]?.procedureId;
+  const corner = cornerOfJob(job.corner, state);
+  const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
   const procedure = procedureId ? await getRecord<Procedure>(db, 'procedures', procedureId) : undefined;
   return {
-    unit, corner: job.corner, parts: await list('parts'), adapters: await list('adapters'), presses: await list('presses'),
+    unit, corner, parts: await list('parts'), adapters: await list('adapters'), presses: await list('presses'),
     instruments: await list('instruments'), wrenches: await list('wrenches'), ...(procedure ? { procedure } : {}),
   };
 }
@@ -54,7 +42,8 @@ export async function jobRecord(id: string): Promise<JobRecord> {
   const job = await jobById(db, id);
   if (!job) throw notFound('job', id);
   const events = await eventsOf(db, id);
-  return { job, ctx: await contextOf(db, job), state: project(events), choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), events };
+  const state = project(events);
+  return { job, ctx: await contextOf(db, job, state), state, choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), events };
 }
 
 export async function jobView(id: string): Promise<JobView> {
@@ -65,7 +54,7 @@ export async function jobView(id: string): Promise<JobView> {
 export interface NewJob {
   id: string;
   unitId: string;
-  corner: Corner;
+  corner: JobCorner;
   byId: string;
 }
 
@@ -172,33 +161,6 @@ function choiceFault(key: ChoiceKey, value: unknown, { ctx }: JobView): void {
   }
 }
 
-export interface FloorRow {
-  id: string;
-  number: string;
-  fleetNo: string;
-  unitName: string;
-  corner: Corner;
-  complaint: string;
-  family: string;
-  spine: SpineMark[];
-  next: { short: string; text: string };
-  station: string | undefined;
-  timers: Timer[];
-  startedMs: number;
-  who: string;
-  signedMs?: number;
-  recheck?: { drivenKm: number; dueKm: number };
-  closed?: string;
-}
-
-export interface FloorView {
-  shop: string;
-  rows: FloorRow[];
-  units: UnitRecord[];
-  people: Person[];
-  nowMs: number;
-}
-
 /** The floor: one row a job, oldest first. */
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
@@ -210,11 +172,11 @@ function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
   const due = recheck(now);
   const by = events.at(-1)?.byId ?? job.byId;
   return {
-    id: job.id, number: job.number, fleetNo: now.ctx.unit.fleetNo, unitName: now.ctx.unit.name, corner: job.corner,
-    complaint: complaintInShort(now.state.complaint), family: familyByCode(now.ctx.unit.corners[job.corner]?.family ?? '')?.name ?? 'Bearing not on record',
+    id: job.id, number: job.number, fleetNo: now.ctx.unit.fleetNo, unitName: now.ctx.unit.name, corner: now.ctx.corner,
+    complaint: complaintInShort(now.state.complaint), family: familyByCode(cornerRecord(now.ctx)?.family ?? '')?.name ?? 'Bearing not on record',
     spine: spine(now), next: nextAction(now), station: currentStation(now.state.done), timers: now.state.timers, startedMs: job.createdMs,
     who: all.find((p) => p.id === by)?.name ?? by,
-    ...(now.state.signed ? { signedMs: now.state.signed.atMs } : {}), ...(due ? { recheck: due } : {}), ...(now.state.closed ? { closed: now.state.closed } : {}),
+    ...(due ? { recheck: due } : {}), ...(now.state.closed ? { closed: now.state.closed } : {}),
   };
 }
 

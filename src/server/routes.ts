@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { closed, CornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts';
+import { closed, JobCornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts';
 import { choiceBodies, choiceKeys, eventBodies, eventTypes, type ChoiceKey } from '../core/schemas/events.ts';
 import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
@@ -45,7 +45,7 @@ function route<S extends TSchema>(method: Route['method'], path: string, summary
 
 const EventSchema = closed({ id: Uuid, type: oneOf(eventTypes), body: Type.Unknown({ description: 'By type, see components.schemas.event-…' }), byId: Id, pin: Type.Optional(Type.String({ maxLength: 12 })) });
 const ChoiceSchema = closed({ id: Uuid, version: Type.Integer({ minimum: 0, description: 'Version that was seen; 0 for none' }), value: Type.Unknown(), byId: Id });
-const JobSchema = closed({ id: Uuid, unitId: Id, corner: CornerId, byId: Id });
+const JobSchema = closed({ id: Uuid, unitId: Id, corner: JobCornerId, byId: Id });
 
 const known = <T extends string>(list: readonly T[], value: string | undefined, what: string): T => {
   if (!list.includes(value as T)) throw notFound(what, value ?? '');

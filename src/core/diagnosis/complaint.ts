@@ -1,4 +1,4 @@
-import type { Corner } from '../parts.ts';
+import type { JobCorner } from '../parts.ts';
 import { relation, sideOf, type Suspect } from './suspects.ts';
 
 export const sounds = ['roar', 'whirr', 'chirp', 'grind', 'click', 'knock'] as const;
@@ -12,7 +12,7 @@ export const happeningNames: Record<Happening, string> = {
 
 /** What the driver says. Every part may be unknown. */
 export interface Complaint {
-  corner: Corner | 'unknown';
+  corner: JobCorner;
   sound?: Sound;
   startsKmh?: number;
   peaksKmh?: number;

@@ -122,7 +122,7 @@ export function judge(layout: Layout, complaint: Complaint | undefined, results:
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
   const top = next[0];
   if (top) top.answers = answersOf(suspects, evidence, top, ranked[0]!);
-  return { suspects: ranked, next, ...callOf(ranked, top, stakes) };
+  return { suspects: ranked, next, ...callOf(ranked, next, (n) => expectedSaving(suspects, evidence, n, stakes.wrongMinutes), stakes) };
 }
 
 function reasonsFor(s: Suspect, all: readonly Suspect[], evidence: readonly Evidence[]): Reason[] {
@@ -146,16 +146,30 @@ function answersOf(suspects: readonly Suspect[], evidence: readonly Evidence[], 
   });
 }
 
+/** Minutes of wrong work that a test can be expected to save: the fall of (1 − best) over its outcomes, times the loss. */
+function expectedSaving(suspects: readonly Suspect[], evidence: readonly Evidence[], n: NextTest, loss: number): number {
+  const now = posterior(suspects, evidence);
+  const list = outcomes(n.test).map((o) => ({ chance: suspects.reduce((a, s, i) => a + now[i]! * likelihood(n.test, n.place, o, s) * o.width, 0), best: Math.max(...after(suspects, evidence, n.test, n.place, o)) }));
+  const all = list.reduce((a, o) => a + o.chance, 0);
+  return loss * (list.reduce((a, o) => a + (o.chance / all) * o.best, 0) - Math.max(...now));
+}
+
+/** Below this no call is made on the ground that further tests do not pay (judgement). */
+const leastForCall = 0.8;
+
 /**
- * Replacing is right once the expected loss of a wrong call is no more than the next test's minutes:
- * (1 − p) × loss ≤ minutes.
+ * Replacing is right once the expected loss of a wrong call is no more than the next test's minutes,
+ * (1 − p) × loss ≤ minutes; or once no test left can be expected to save what it costs.
  */
-function callOf(ranked: readonly RankedSuspect[], next: NextTest | undefined, { wrongMinutes }: Stakes): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
+function callOf(ranked: readonly RankedSuspect[], tests: readonly NextTest[], saving: (n: NextTest) => number, { wrongMinutes }: Stakes): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
+  const next = tests[0];
   const minutes = next?.test.minutes ?? wrongMinutes;
   const replaceLine = Math.min(0.99, Math.max(0.5, 1 - minutes / wrongMinutes));
   const lineReason = `A wrong call loses about ${wrongMinutes} min and a part; the next test takes ${minutes}.`;
   const top = ranked[0]!;
   if (top.probability >= replaceLine) return { replaceLine, lineReason, call: 'replace', callText: 'Another test costs more than it can save.' };
+  const pays = tests.slice(0, 8).some((n) => saving(n) > n.test.minutes);
+  if (!pays && top.probability >= leastForCall) return { replaceLine, lineReason, call: 'replace', callText: 'No test left can be expected to save the minutes it takes.' };
   if (!next || next.bits < 0.02) return { replaceLine, lineReason, call: 'stuck', callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.` };
   return { replaceLine, lineReason, call: 'test', callText: `${next.test.short}${next.place === 'car' ? '' : `, ${next.place}`} tells most per minute.` };
 }

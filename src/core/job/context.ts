@@ -1,7 +1,7 @@
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
 import { judgeSeat } from '../fits/index.ts';
 import { candidates, compare, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
-import { opposite, type Corner, type CornerRecord, type Side } from '../parts.ts';
+import { corners, opposite, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
 import { classFits, requirement, strokeForceKn, type Adapter, type Bench, type Fits, type Operation, type Press, type Stack, type Work } from '../press/index.ts';
 import type { ChoiceBody, Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
@@ -11,7 +11,7 @@ import type { JobState } from './state.ts';
 /** All that a job is judged against: the unit's record and what the shop owns. */
 export interface JobContext {
   unit: UnitRecord;
-  corner: Corner;
+  corner: JobCorner;
   parts: CataloguePart[];
   adapters: Adapter[];
   presses: Press[];
@@ -27,7 +27,13 @@ export interface JobNow {
   choices: Choices;
 }
 
-export const cornerRecord = (ctx: JobContext): CornerRecord | undefined => ctx.unit.corners[ctx.corner];
+export const cornerRecord = (ctx: JobContext): CornerRecord | undefined => (ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner]);
+
+/** The corner the job is about: what the diagnosis named, else the one it was started on. */
+export function cornerOfJob(startedOn: JobCorner, state: JobState): JobCorner {
+  const named = corners.find((c) => state.diagnosis?.suspectId === `bearing-${c}`);
+  return named ?? (startedOn !== 'unknown' ? startedOn : (state.complaint?.corner ?? 'unknown'));
+}
 export const partByNumber = (ctx: JobContext, number: string | undefined): CataloguePart | undefined => ctx.parts.find((p) => p.number === number);
 /** The part the job is working with: chosen by hand, else what the unit's record names. */
 export const chosenPart = (ctx: JobContext, choices: Choices): CataloguePart | undefined =>

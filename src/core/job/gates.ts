@@ -1,4 +1,3 @@
-import { cornerNames } from '../parts.ts';
 import { dimensionNames, dimensions } from '../matching/index.ts';
 import { familyByCode, p1Items, p1Steps, walkSteps, type Phase } from '../families/index.ts';
 import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
@@ -17,10 +16,9 @@ type Missing = string | false | undefined;
 
 const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
   complaint: ({ state }) => [!state.complaint && 'Nothing recorded yet'],
-  diagnose: ({ state, ctx }) => [
+  diagnose: ({ state }) => [
     !state.diagnosis && 'No call made yet',
     state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && 'The call is not a bearing: close the job or call again',
-    state.diagnosis?.suspectId.startsWith('bearing-') && state.diagnosis.suspectId !== `bearing-${ctx.corner}` && `The call names ${cornerNames[state.diagnosis.suspectId.slice(8) as 'LF']}; this job is on ${ctx.corner}. Start a job there`,
   ],
   match: (job) => [familyMissing(job), !chosenPart(job.ctx, job.choices) && 'No part chosen', ...itemsMissing(job)],
   plan: (job) => [familyMissing(job), !job.choices.plan && 'No route chosen', job.choices.plan && job.choices.plan.value.route !== 'bench' && 'Only the bench press route can be walked here'],
@@ -51,6 +49,7 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
 
 function familyMissing({ ctx }: JobNow): Missing {
   const record = cornerRecord(ctx);
+  if (ctx.corner === 'unknown') return 'No corner named yet';
   if (!record) return `No record of the ${ctx.corner} corner of this unit: enter it or import it`;
   const family = familyByCode(record.family);
   return family && !family.walked && `${family.name}: this version walks pressed-in bearings only`;

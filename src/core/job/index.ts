@@ -4,3 +4,4 @@ export * from './context.ts';
 export * from './gates.ts';
 export * from './interlocks.ts';
 export * from './summary.ts';
+export type * from './views.ts';

@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { closed, Id, Mm, oneOf, OperationId, SideId, StationId, Text } from './common.ts';
+import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Text } from './common.ts';
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
@@ -15,7 +15,7 @@ export const factIds = ['snap-ring-out', 'inner-ring-off', 'snap-ring-fitted', '
 
 export const eventBodies = {
   'complaint-recorded': closed({
-    corner: oneOf(['LF', 'RF', 'LR', 'RR', 'unknown'] as const), sound: Type.Optional(oneOf(sounds)),
+    corner: JobCornerId, sound: Type.Optional(oneOf(sounds)),
     startsKmh: Type.Optional(Speed), peaksKmh: Type.Optional(Speed), goneKmh: Type.Optional(Speed),
     bend: Type.Optional(oneOf(['left', 'right', 'same'] as const)), heat: Type.Optional(oneOf(['cold', 'warm'] as const)),
     lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }), history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),

@@ -1,0 +1,45 @@
+import type { JobCorner } from '../parts.ts';
+import type { UnitRecord } from '../schemas/workshop.ts';
+import type { JobNow } from './context.ts';
+import type { Timer } from './state.ts';
+import type { nextAction, SpineMark } from './summary.ts';
+
+export interface Person {
+  id: string;
+  name: string;
+  lead: boolean;
+}
+
+export interface FloorRow {
+  id: string;
+  number: string;
+  fleetNo: string;
+  unitName: string;
+  corner: JobCorner;
+  complaint: string;
+  family: string;
+  spine: SpineMark[];
+  next: ReturnType<typeof nextAction>;
+  station: string | undefined;
+  timers: Timer[];
+  startedMs: number;
+  who: string;
+  recheck?: { drivenKm: number; dueKm: number };
+  closed?: string;
+}
+
+/** What the floor shows; the server's answer to GET /api/floor. */
+export interface FloorView {
+  shop: string;
+  rows: FloorRow[];
+  units: UnitRecord[];
+  people: Person[];
+  nowMs: number;
+}
+
+/** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */
+export interface JobView extends JobNow {
+  job: { id: string; number: string; unitId: string; corner: JobCorner; createdMs: number; byId: string };
+  people: Person[];
+  nowMs: number;
+}

@@ -1,0 +1,97 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { X } from 'lucide-react';
+import type { Status, Verdict } from '../core/verdict.ts';
+import { verdictWords, VerdictShape } from './Marks.tsx';
+
+/** The call of a screen: word first, then what is true. */
+export function Call({ status, children }: { status: Status; children: ReactNode }) {
+  return (
+    <section className={`call is-${status}`} aria-live="polite">
+      <VerdictShape status={status} size={52} />
+      <div><b className={`word ${status}`}>{verdictWords[status]}</b><div className="say">{children}</div></div>
+    </section>
+  );
+}
+
+export function VerdictLines({ verdicts }: { verdicts: readonly Verdict[] }) {
+  return (
+    <ul>
+      {verdicts.map((v) => (
+        <li key={v.rule + v.text} className="line-v"><VerdictShape status={v.status} size={22} /><span><span className="vh">{verdictWords[v.status]}: </span>{v.text}</span></li>
+      ))}
+    </ul>
+  );
+}
+
+/** Symbol, value, limit and, when there is one, the verdict: one line of an engineering sheet. */
+export function Frame({ name, value, limit, status }: { name: string; value: string; limit?: string | undefined; status?: Status | undefined }) {
+  return (
+    <span className="fcf"><span className="sym">{name}</span><b>{value}</b>{limit && <span className="lim">{limit}</span>}{status && <span><VerdictShape status={status} size={20} /><span className="vh">{verdictWords[status]}</span></span>}</span>
+  );
+}
+
+/** The main action. While something is missing it says what, keeps focus, and does nothing. */
+export function MainAction({ label, missing, busy, onAct, type = 'button' }: { label: string; missing?: string | undefined; busy?: boolean; onAct?: () => void; type?: 'button' | 'submit' }) {
+  if (missing) return <button type="button" className="btn notyet" aria-disabled="true"><span>{label}</span><small>{missing}</small></button>;
+  return <button type={type} className="btn main" onClick={onAct} aria-busy={busy} data-main="">{label}</button>;
+}
+
+export function Caution({ children, why }: { children: ReactNode; why?: string }) {
+  return <div className="caution"><VerdictShape status="check" size={28} /><span>{children}{why && <small>{why}</small>}</span></div>;
+}
+
+export interface Choice<T extends string> {
+  id: T;
+  label: ReactNode;
+  picture?: ReactNode;
+}
+
+/** One of several, in taps; arrow keys work as in any radio group. */
+export function Choices<T extends string>({ name, options, value, onValue }: { name: string; options: readonly Choice<T>[]; value: T | undefined; onValue: (v: T) => void }) {
+  const at = options.findIndex((o) => o.id === value);
+  const move = (e: React.KeyboardEvent, by: number) => {
+    e.preventDefault();
+    e.stopPropagation();
+    const next = options[(Math.max(0, at) + by + options.length) % options.length]!;
+    onValue(next.id);
+    (e.currentTarget.parentElement?.children[options.indexOf(next)] as HTMLElement | undefined)?.focus();
+  };
+  return (
+    <div role="radiogroup" aria-label={name} className="opts">
+      {options.map((o, i) => (
+        <button key={o.id} type="button" role="radio" aria-checked={o.id === value} tabIndex={o.id === value || (at < 0 && i === 0) ? 0 : -1} className="opt"
+          onClick={() => onValue(o.id)} onKeyDown={(e) => { if (e.key === 'ArrowRight' || e.key === 'ArrowDown') move(e, 1); if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') move(e, -1); }}>
+          {o.picture}<span>{o.label}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Any of several. */
+export function Toggles<T extends string>({ name, options, values, onValues }: { name: string; options: readonly Choice<T>[]; values: readonly T[]; onValues: (v: T[]) => void }) {
+  return (
+    <div role="group" aria-label={name} className="opts">
+      {options.map((o) => (
+        <button key={o.id} type="button" className="opt" aria-pressed={values.includes(o.id)} onClick={() => onValues(values.includes(o.id) ? values.filter((v) => v !== o.id) : [...values, o.id])}>{o.picture}<span>{o.label}</span></button>
+      ))}
+    </div>
+  );
+}
+
+/** A native dialog: focus is kept inside, Escape closes it. */
+export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const ref = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const d = ref.current;
+    if (d && !d.open) d.showModal();
+  }, []);
+  return (
+    <dialog ref={ref} onClose={onClose} onCancel={onClose} aria-label={title}>
+      <div className="dlg">
+        <header><h2>{title}</h2><button type="button" className="btn q small" onClick={onClose} aria-label="Close"><X aria-hidden="true" /></button></header>
+        {children}
+      </div>
+    </dialog>
+  );
+}

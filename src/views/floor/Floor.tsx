@@ -1,0 +1,88 @@
+import { useState } from 'react';
+import { ArrowRight, Plus } from 'lucide-react';
+import { stationNames, stations, type FloorRow, type FloorView } from '../../core/job/index.ts';
+import { both, timeLeft } from '../../core/units/index.ts';
+import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
+import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { useServerClock } from '../shell/useTick.ts';
+import { StartJob } from './StartJob.tsx';
+
+const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+
+/** What needs me now: one row a job. */
+export default function Floor({ first, who: firstWho, clock }: { first: FloorView; who: string; clock: string }) {
+  const [who, setWho] = useState(firstWho);
+  const [starting, setStarting] = useState(false);
+  const now = useServerClock(first.nowMs);
+  const open = first.rows.filter((r) => r.station && !r.closed);
+  const due = first.rows.filter((r) => r.recheck);
+  const stopped = open.filter((r) => r.spine.some((m) => m.mark === 'blocked'));
+  const waiting = open.filter((r) => r.timers.length > 0);
+  return (
+    <div className="frame floor">
+      <TitleBlock>
+        <div className="c job"><p><b>{first.shop}</b><span>{clock}</span></p></div>
+        <div className="c person"><WhoPick people={first.people} who={who} onWho={setWho} /></div>
+      </TitleBlock>
+      <div className="tophd">
+        <div>
+          <h1>{words[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open</h1>
+          <p><span>{waiting.length} waiting on a clock</span>{stopped.length > 0 && <span className="vd stop"><VerdictShape status="stop" size={18} />{stopped.length} stopped</span>}</p>
+        </div>
+        <div className="two"><a className="btn q" href="/kit">Kit</a><button type="button" className="btn main" onClick={() => setStarting(true)}><Plus aria-hidden="true" />Start a job</button></div>
+      </div>
+      <div className="cols"><span>Unit and complaint</span><ol>{stations.map((s) => <li key={s}>{stationNames[s]}</li>)}</ol><div className="do"><span className="pl-4">Next action</span><span className="pl-[14px]">Clock</span></div></div>
+      {open.length === 0 ? <div className="empty-floor"><p className="note">No job is open. The first one takes half a minute.</p><button type="button" className="btn main" onClick={() => setStarting(true)}>Start a job</button></div> : <ol className="jobs">{open.map((r) => <Row key={r.id} r={r} now={now} />)}</ol>}
+      <section className="re" aria-label="Rechecks">
+        <div><h2>Recheck due</h2><p className="cap">Nut mark and wheel nuts again after <b className="num text-ink">160 km</b> / 99 mi</p></div>
+        {due.slice(0, 3).map((r) => <Recheck key={r.id} r={r} />)}
+        {due.length === 0 && <p className="note">Nothing is due.</p>}
+      </section>
+      {starting && <StartJob units={first.units} who={who} onClose={() => setStarting(false)} />}
+    </div>
+  );
+}
+
+function Row({ r, now }: { r: FloorRow; now: number }) {
+  const blocked = r.spine.find((m) => m.mark === 'blocked');
+  const built = r.spine.findIndex((m) => m.station === r.station);
+  const href = `/jobs/${r.id}/${r.station}`;
+  return (
+    <li className="row">
+      <a className="who" href={href}><CornerGlyph corner={r.corner} height={62} /><span className="un">{r.fleetNo}</span><span className="what"><b>{r.complaint}</b><span>{r.unitName}</span><span>{r.family}{r.corner === 'unknown' ? '' : `, ${r.corner}`}</span></span></a>
+      <div className="cline"><ol>{r.spine.map((m, i) => <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}><BearingMark mark={m.mark} small /><span className="vh">{stationNames[m.station]}: {m.mark}</span></li>)}</ol></div>
+      <div className="do">
+        <a className="next" href={href}><p><b>{r.next.short}</b><span>{r.next.text}, {r.who}</span></p><ArrowRight aria-hidden="true" /></a>
+        <div className="tm">{blocked ? <><VerdictWord status="stop" size={24} /><span>{blocked.result.replace('Stop: ', '')}</span></> : <Clock r={r} now={now} />}</div>
+      </div>
+    </li>
+  );
+}
+
+function Clock({ r, now }: { r: FloorRow; now: number }) {
+  const timer = r.timers[0];
+  if (!timer) return <><b className="num">{timeLeft(Math.max(60_000, now - r.startedMs)).replace(/^(\d+):\d\d$/u, '$1 min')}</b><span>open</span></>;
+  const share = Math.min(1, (now - timer.startedMs) / (timer.endsMs - timer.startedMs));
+  return (
+    <>
+      <b className="num">{share >= 1 ? 'over' : timeLeft(timer.endsMs - now)} {share < 1 && <small>left</small>}</b><span>{timer.label}</span>
+      <svg className="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect className="fi" x="0" y="1" width={100 * share} height="8" /><rect className="fr" x=".6" y="1" width="98.8" height="8" vectorEffect="non-scaling-stroke" /></svg>
+    </>
+  );
+}
+
+function Recheck({ r }: { r: FloorRow }) {
+  const { drivenKm, dueKm } = r.recheck!;
+  const over = drivenKm >= dueKm;
+  const km = both(drivenKm, 'distance');
+  const left = both(dueKm - drivenKm, 'distance');
+  const x = (v: number) => 4 + 202 * Math.min(1.25, v / dueKm);
+  return (
+    <a className="it" href={`/jobs/${r.id}/card`}>
+      <CornerGlyph corner={r.corner} height={58} />
+      <p><b>Unit {r.fleetNo}</b>{over ? <span className="vd check"><VerdictShape status="check" size={16} />Check: due now</span> : <span>{left.value} km / {left.other} to go</span>}</p>
+      <p className="k">{km.value} km<small>/ {km.other} driven</small></p>
+      <svg className="km" viewBox="0 0 260 20" preserveAspectRatio="none" aria-hidden="true"><path d={`M4 15H256M4 9v10M${x(dueKm)} 2v17`} /><path className={`v${over ? ' over' : ''}`} d={`M4 11H${x(drivenKm)}`} /></svg>
+    </a>
+  );
+}

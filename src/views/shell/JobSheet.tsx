@@ -1,0 +1,121 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { cornerNames } from '../../core/parts.ts';
+import { currentStation, spine, stationNames, stations, type JobView, type Station } from '../../core/job/index.ts';
+import { layoutNames } from '../../core/diagnosis/index.ts';
+import { timeLeft } from '../../core/units/index.ts';
+import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
+import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { Keys } from './Keys.tsx';
+import { ConflictDialog } from './ConflictDialog.tsx';
+import { JobProvider, useJob, useJobApi } from './useJob.ts';
+import { useTick } from './useTick.ts';
+
+export interface SheetProps {
+  first: JobView;
+  who: string;
+}
+
+/** The frame of every job screen: head strip, centre line, and the station below. */
+export function JobSheet({ first, who, station, children }: SheetProps & { station: Station | 'card'; children: ReactNode }) {
+  const api = useJobApi(first, who);
+  return (
+    <JobProvider value={api}>
+      <div className="frame" data-station={station}>
+        <Head />
+        <Spine open={station} />
+        <main className="body-of-station grid min-h-0">{children}</main>
+      </div>
+      <ConflictDialog />
+      <Keys station={station} jobId={first.job.id} />
+    </JobProvider>
+  );
+}
+
+function Head() {
+  const { view, who, setWho } = useJob();
+  return (
+    <TitleBlock>
+      <div className="c job"><CornerGlyph corner={view.ctx.corner} height={40} /><p><b>Unit {view.ctx.unit.fleetNo}</b><span>{view.ctx.unit.name}, {layoutNames[view.ctx.unit.layout]}</span></p></div>
+      <div className="c corner"><p><span>Corner</span><b>{cornerNames[view.ctx.corner]}</b></p></div>
+      <div className="c person"><WhoPick people={view.people} who={who} onWho={setWho} /></div>
+      <Clock />
+    </TitleBlock>
+  );
+}
+
+/** A running wait if there is one, else how long the job is open. */
+function Clock() {
+  useTick();
+  const { view, now } = useJob();
+  const [ready, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
+  const timer = view.state.timers[0];
+  const at = ready ? now() : view.nowMs;
+  if (timer) return <div className="c clock"><p><span>{timer.label}</span><b className="num">{at >= timer.endsMs ? 'over' : timeLeft(timer.endsMs - at)}</b></p></div>;
+  const open = Math.max(0, (view.state.signed?.atMs ?? at) - view.job.createdMs);
+  return <div className="c clock"><p><span>Job {view.job.number}</span><b className="num">{openFor(open)}</b></p></div>;
+}
+
+function openFor(ms: number): string {
+  const min = Math.floor(ms / 60_000);
+  if (min < 60) return `${min} min`;
+  return min < 2880 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${Math.floor(min / 1440)} days`;
+}
+
+function Spine({ open }: { open: Station | 'card' }) {
+  const { view } = useJob();
+  const marks = spine(view);
+  const now = currentStation(view.state.done);
+  const built = now ? stations.indexOf(now) : stations.length;
+  return (
+    <nav className="spine" aria-label="Stations of this job">
+      <ol>
+        {marks.map((m, i) => (
+          <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}>
+            <a href={`/jobs/${view.job.id}/${m.station}`} aria-current={m.station === open ? 'page' : undefined}>
+              <BearingMark mark={m.mark} /><span className="nm">{stationNames[m.station]}</span><span className="rs">{m.result}</span><span className="vh">{m.mark === 'now' ? 'current' : m.mark}</span>
+            </a>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+export interface StationProps {
+  kicker: string;
+  title: string;
+  tabs?: ReactNode;
+  /** The picture fills the area and scales with it. */
+  fill?: boolean;
+  picture: ReactNode;
+  side: ReactNode;
+  actions: ReactNode;
+}
+
+/** The body of a station: picture left, the call and the main action right. */
+export function StationBody({ kicker, title, tabs, fill, picture, side, actions }: StationProps) {
+  const { problem, clear } = useJob();
+  return (
+    <div className="station">
+      <div className="ttl"><h1><span className="op">{kicker}</span>{title}</h1>{tabs}</div>
+      <div className={`pic${fill ? ' fill' : ''}`}>{picture}</div>
+      <aside className="side" aria-label="The call">
+        {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
+        {side}
+        <div className="acts">{actions}</div>
+      </aside>
+    </div>
+  );
+}
+
+/** Steps inside a station. */
+export function Tabs<T extends string>({ tabs, open, done, onOpen }: { tabs: readonly { id: T; name: string }[]; open: T; done: readonly T[]; onOpen: (id: T) => void }) {
+  return (
+    <ol className="ops" aria-label="Operations">
+      {tabs.map((t, i) => (
+        <li key={t.id} className={t.id === open ? 'now' : done.includes(t.id) ? 'done' : 'todo'}><button type="button" aria-current={t.id === open ? 'step' : undefined} onClick={() => onOpen(t.id)}><b>{i + 1}</b>{t.name}{done.includes(t.id) && <span className="vh">done</span>}</button></li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,101 @@
+import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import type { JobView } from '../../core/job/index.ts';
+import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../../core/schemas/events.ts';
+
+/** A problem document, or the same shape for a server that did not answer. */
+export interface ProblemDoc {
+  title: string;
+  status: number;
+  detail: string;
+  errors: { field: string; reason: string }[];
+  rule?: string;
+  yours?: unknown;
+  theirs?: unknown;
+  version?: number;
+}
+
+const silent: ProblemDoc = { title: 'No answer', status: 0, detail: 'The server does not answer. What you typed is kept here; try again.', errors: [] };
+
+/** Calls the interface; a repeat with the same command id is safe, so one lost answer is tried again. */
+export async function call<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<{ ok: true; value: T } | { ok: false; problem: ProblemDoc }> {
+  const init: RequestInit = { method, ...(body === undefined ? {} : { body: type === 'application/json' ? JSON.stringify(body) : String(body), headers: { 'content-type': type } }) };
+  for (let attempt = 0; attempt < 2; attempt++) {
+    try {
+      const response = await fetch(path, init);
+      const value = await response.json();
+      return response.ok ? { ok: true, value: value as T } : { ok: false, problem: value as ProblemDoc };
+    } catch {
+      continue;
+    }
+  }
+  return { ok: false, problem: silent };
+}
+
+export interface JobApi {
+  view: JobView;
+  who: string;
+  setWho: (id: string) => void;
+  busy: boolean;
+  problem: ProblemDoc | undefined;
+  clear: () => void;
+  /** Adds a line to the record; true when it was taken. */
+  send: <T extends EventType>(type: T, body: EventBody<T>, pin?: string) => Promise<boolean>;
+  /** Changes a choice under the version seen. */
+  choose: <K extends ChoiceKey>(key: K, value: ChoiceBody<K>) => Promise<boolean>;
+  /** Milliseconds of the server's clock now. */
+  now: () => number;
+}
+
+export function useJobApi(first: JobView, firstWho: string): JobApi {
+  const [view, setView] = useState(first);
+  const [who, setWho] = useState(firstWho);
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<ProblemDoc>();
+  const offset = useRef(0);
+  const id = first.job.id;
+
+  useEffect(() => {
+    offset.current = first.nowMs - Date.now();
+    // Another tablet may have moved the job: look again when this one comes back to the front.
+    const look = async () => {
+      if (document.visibilityState !== 'visible') return;
+      const r = await call<JobView>('GET', `/api/jobs/${id}`);
+      if (r.ok) setView(r.value);
+    };
+    document.addEventListener('visibilitychange', look);
+    window.addEventListener('pageshow', look);
+    return () => { document.removeEventListener('visibilitychange', look); window.removeEventListener('pageshow', look); };
+  }, [id, first.nowMs]);
+
+  const run = useCallback(async (method: string, path: string, body: unknown) => {
+    setBusy(true);
+    const r = await call<JobView>(method, path, body);
+    setBusy(false);
+    if (r.ok) {
+      setView(r.value);
+      setProblem(undefined);
+    } else setProblem(r.problem);
+    return r.ok;
+  }, []);
+
+  return {
+    view, who, setWho, busy, problem,
+    clear: () => setProblem(undefined),
+    send: (type, body, pin) => run('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId: who, ...(pin === undefined ? {} : { pin }) }),
+    choose: (key, value) => run('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: view.choices[key]?.version ?? 0, value, byId: who }),
+    now: () => Date.now() + offset.current,
+  };
+}
+
+const JobContextValue = createContext<JobApi | undefined>(undefined);
+export const JobProvider = JobContextValue.Provider;
+
+export function useJob(): JobApi {
+  const api = useContext(JobContextValue);
+  if (!api) throw new Error('useJob outside a job sheet');
+  return api;
+}
+
+/** A fault of the last problem on one of these fields. */
+export const faultOf = (problem: ProblemDoc | undefined, ...fields: string[]) => problem?.errors.find((e) => fields.includes(e.field))?.reason;
