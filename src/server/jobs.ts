@@ -15,6 +15,9 @@ import { invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 
+/** Times are kept in UTC and shown in the shop's zone. */
+const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobContext> {
   const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
@@ -43,7 +46,7 @@ export async function jobRecord(id: string): Promise<JobRecord> {
   if (!job) throw notFound('job', id);
   const events = await eventsOf(db, id);
   const state = project(events);
-  return { job, ctx: await contextOf(db, job, state), state, choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), events };
+  return { job, ctx: await contextOf(db, job, state), state, choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), timeZone: shopZone, events };
 }
 
 export async function jobView(id: string): Promise<JobView> {
@@ -165,7 +168,7 @@ function choiceFault(key: ChoiceKey, value: unknown, { ctx }: JobView): void {
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
   const rows = await Promise.all((await allJobs(db)).map(async (job) => floorRow(await jobRecord(job.id))));
-  return { shop: (await shopName()) ?? 'Workshop', rows, units: await listRecords<UnitRecord>(db, 'units'), people: await people(), nowMs: Date.now() };
+  return { shop: (await shopName()) ?? 'Workshop', rows, units: await listRecords<UnitRecord>(db, 'units'), people: await people(), nowMs: Date.now(), timeZone: shopZone };
 }
 
 function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {

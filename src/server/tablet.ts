@@ -1,3 +1,4 @@
+import { Problem } from './problem.ts';
 import type { Person } from '../core/job/index.ts';
 
 interface Cookies {
@@ -7,3 +8,13 @@ interface Cookies {
 /** The technician this tablet was last set to; the first of the shop on a new tablet. */
 export const whoOn = (cookies: Cookies, people: readonly Person[]): string =>
   people.find((p) => p.id === cookies.get('ts-who')?.value)?.id ?? people[0]?.id ?? '';
+
+/** The value, or undefined where the server says 404. */
+export async function orNotFound<T>(work: Promise<T>): Promise<T | undefined> {
+  try {
+    return await work;
+  } catch (e) {
+    if (e instanceof Problem && e.status === 404) return undefined;
+    throw e;
+  }
+}

@@ -2,7 +2,7 @@ import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { invalid, type FieldFault } from './problem.ts';
 
-const ajv = new Ajv({ allErrors: true, strict: true, coerceTypes: false });
+const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, coerceTypes: false });
 const compiled = new WeakMap<TSchema, ValidateFunction>();
 
 /** Checks a value against a schema and gives it its type, or throws a 422 that names fields and reasons. */
@@ -25,6 +25,7 @@ function faultsOf(errors: readonly ErrorObject[]): FieldFault[] {
       case 'minimum': return { field: path, reason: `Must be at least ${e.params['limit']}.` };
       case 'maximum': return { field: path, reason: `Must be at most ${e.params['limit']}.` };
       case 'type': return { field: path || 'body', reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `a ${e.params['type']}`}.` };
+      case 'pattern': return { field: path, reason: `Has not the form asked for${(e.parentSchema as { description?: string }).description ? `: ${(e.parentSchema as { description?: string }).description}` : ''}.` };
       default: return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
     }
   });

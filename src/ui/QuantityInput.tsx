@@ -12,18 +12,19 @@ export interface QuantityProps {
   fault?: string | undefined;
   hint?: string;
   autoFocus?: boolean;
+  compact?: boolean;
 }
 
 export const read = (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension);
 
 /** A figure with its unit; takes the other system too and says both back. What was typed stays. */
-export function QuantityInput({ label, dimension, text, onText, decimals, fault, hint, autoFocus }: QuantityProps) {
+export function QuantityInput({ label, dimension, text, onText, decimals, fault, hint, autoFocus, compact }: QuantityProps) {
   const id = useId();
   const parsed = parseQuantity(text, dimension);
   const wrong = fault ?? (text.trim() !== '' && !parsed.ok ? parsed.reason : undefined);
   const shown = parsed.ok ? both(parsed.value, dimension, decimals) : undefined;
   return (
-    <div className={`field${wrong ? ' bad' : ''}`}>
+    <div className={`field${wrong ? ' bad' : ''}${compact ? ' compact' : ''}`}>
       <span><label htmlFor={id}>{label}</label></span>
       <div className="box">
         <input id={id} value={text} onChange={(e) => onText(e.target.value)} inputMode="text" autoComplete="off" autoCorrect="off" spellCheck={false} aria-invalid={wrong !== undefined} aria-describedby={`${id}-say`} autoFocus={autoFocus} />

@@ -32,7 +32,7 @@ export function spine(job: JobNow): SpineMark[] {
   const blocked = blockedBy(job);
   return stations.map((station) => {
     const result = resultOf(station, job);
-    if (station === now) return { station, mark: blocked ? 'blocked' : 'now', result: blocked ? `Stop: ${blocked}` : result };
+    if (station === now) return { station, mark: blocked ? 'blocked' : 'now', result: blocked ? `Stop: ${blocked}` : (missingFor(now, job)[0] ?? result) };
     if (!job.state.done.includes(station)) return { station, mark: 'todo', result };
     return { station, mark: station === 'match' && !confirmed(job) ? 'provisional' : 'done', result: station === 'match' && !confirmed(job) ? 'provisional' : result };
   });
@@ -41,7 +41,7 @@ export function spine(job: JobNow): SpineMark[] {
 function resultOf(station: Station, job: JobNow): string {
   const { state, ctx, choices } = job;
   switch (station) {
-    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase() : '';
+    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase().replace('above', 'over') : '';
     case 'diagnose': return state.diagnosis ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %` : '';
     case 'match': {
       const part = chosenPart(ctx, choices);
@@ -67,7 +67,7 @@ export function nextAction(job: JobNow): { short: string; text: string } {
   const now = currentStation(job.state.done);
   if (!now) return { short: 'Signed', text: `Recheck after ${recheckKm} km` };
   const blocked = blockedBy(job);
-  if (blocked) return { short: 'Look at the record', text: blocked };
+  if (blocked) return { short: 'Look at the record', text: blocked[0]!.toUpperCase() + blocked.slice(1) };
   return { short: shortAction[now], text: missingFor(now, job)[0] ?? 'Ready to go on' };
 }
 

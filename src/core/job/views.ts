@@ -35,6 +35,8 @@ export interface FloorView {
   units: UnitRecord[];
   people: Person[];
   nowMs: number;
+  /** IANA name of the shop's time zone. */
+  timeZone: string;
 }
 
 /** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */
@@ -42,4 +44,6 @@ export interface JobView extends JobNow {
   job: { id: string; number: string; unitId: string; corner: JobCorner; createdMs: number; byId: string };
   people: Person[];
   nowMs: number;
+  /** IANA name of the shop's time zone. */
+  timeZone: string;
 }

@@ -61,7 +61,7 @@ export function schedule(o: ScheduleOptions): Schedule {
   const sum = (list: readonly WalkStep[]) => list.reduce((a, s) => a + s.minutes, 0);
   const cold = o.chill ? wait('chill', 'bearing chills', 'freezer', chillMinutes) : 0;
   const before = strip.findIndex((s) => s.id === 'soak') + 1;
-  hands('prepare', 'prepare', 'car', sum(strip.slice(0, before)));
+  hands('prepare', 'start', 'car', sum(strip.slice(0, before)));
   const soaked = o.soak ? wait('soak', 'soak', 'car', 20) : now;
   const [stack, out, measure, into] = benchWork as [typeof benchWork[number], typeof benchWork[number], typeof benchWork[number], typeof benchWork[number]];
   hands(stack.id, stack.label, stack.place, stack.minutes);
@@ -73,6 +73,6 @@ export function schedule(o: ScheduleOptions): Schedule {
   hands(into.id, into.label, into.place, into.minutes);
   hands('rebuild', 'rebuild', 'car', sum(walkSteps(p1Steps, 'rebuild')));
   hands('torque', 'nut', 'car', 10);
-  hands('prove', 'checks, road test', 'car', 25);
+  hands('prove', 'proof', 'car', 25);
   return { bars, endMin: now, handsOnMin: bars.filter((b) => b.handsOn).reduce((a, b) => a + b.endMin - b.startMin, 0), idleMin: idle };
 }

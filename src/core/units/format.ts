@@ -44,6 +44,11 @@ export function timeLeft(ms: number): string {
   return min < 60 ? `${min} min` : `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
 }
 
+/** Clock time of UTC milliseconds in the shop's time zone, 24 h. */
+export const clockTime = (ms: number, timeZone: string): string => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(ms));
+/** Day and clock time in the shop's time zone. */
+export const dayTime = (ms: number, timeZone: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(ms));
+
 /** Whole per cents that sum to 100 (largest remainder), for shown probabilities. */
 export function wholePercents(shares: readonly number[]): number[] {
   const exact = shares.map((p) => p * 100);

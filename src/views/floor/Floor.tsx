@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ArrowRight, Plus } from 'lucide-react';
 import { stationNames, stations, type FloorRow, type FloorView } from '../../core/job/index.ts';
-import { both, timeLeft } from '../../core/units/index.ts';
+import { both, dayTime, timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useServerClock } from '../shell/useTick.ts';
@@ -10,7 +10,7 @@ import { StartJob } from './StartJob.tsx';
 const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
 /** What needs me now: one row a job. */
-export default function Floor({ first, who: firstWho, clock }: { first: FloorView; who: string; clock: string }) {
+export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
   const [who, setWho] = useState(firstWho);
   const [starting, setStarting] = useState(false);
   const now = useServerClock(first.nowMs);
@@ -21,7 +21,7 @@ export default function Floor({ first, who: firstWho, clock }: { first: FloorVie
   return (
     <div className="frame floor">
       <TitleBlock>
-        <div className="c job"><p><b>{first.shop}</b><span>{clock}</span></p></div>
+        <div className="c job"><p><b>{first.shop}</b><span>{dayTime(now, first.timeZone)}</span></p></div>
         <div className="c person"><WhoPick people={first.people} who={who} onWho={setWho} /></div>
       </TitleBlock>
       <div className="tophd">

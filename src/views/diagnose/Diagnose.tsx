@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import { judge, layoutNames, resultInWords, testById, type NextTest, type Place } from '../../core/diagnosis/index.ts';
+import { wholePercents } from '../../core/units/index.ts';
+import { Call, MainAction } from '../../ui/Panels.tsx';
+import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { ReasonDialog } from '../shell/ReasonDialog.tsx';
+import { Suspects } from './Suspects.tsx';
+import { Reasons } from './Reasons.tsx';
+import { TestPanel } from './TestPanel.tsx';
+
+export default function Diagnose(props: SheetProps) {
+  return <JobSheet {...props} station="diagnose"><Body /></JobSheet>;
+}
+
+const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
+
+/** Which corner, how sure, what next. */
+function Body() {
+  const { view, send } = useJob();
+  const { state, ctx, job } = view;
+  const j = judge(ctx.unit.layout, state.complaint, state.results);
+  const [picked, setPicked] = useState<{ testId: string; place: Place }>();
+  const [about, setAbout] = useState<string>();
+  const [asking, setAsking] = useState(false);
+  const next: NextTest | undefined = picked ? (j.next.find((n) => n.test.id === picked.testId && n.place === picked.place) ?? again(picked)) : j.next[0];
+  const top = j.suspects[0]!;
+  const shown = wholePercents(j.suspects.map((s) => s.probability));
+  const call = async (reason?: string) => {
+    if (!(await send('diagnosis-accepted', { suspectId: top.id, probability: top.probability, ...(reason ? { reason } : {}) }))) return false;
+    if (top.kind !== 'bearing') return true;
+    if (state.done.includes('diagnose') || (await send('station-done', { station: 'diagnose' }))) location.assign(`/jobs/${job.id}/match`);
+    return true;
+  };
+  const sure = j.call === 'replace';
+  const left = j.next.filter((n) => n !== next).slice(0, 5);
+  return (
+    <StationBody
+      kicker={`${layoutNames[ctx.unit.layout][0]!.toUpperCase()}${layoutNames[ctx.unit.layout].slice(1)}, ${state.results.length} ${state.results.length === 1 ? 'test' : 'tests'} done`}
+      title={sure ? top.name : top.probability >= 0.5 ? `${top.name}, likely` : 'Not clear yet'}
+      picture={
+        <div className="diagnose-grid">
+          <Suspects judgement={j} shown={shown} onAbout={setAbout} about={about ?? top.id} />
+          <Reasons suspect={j.suspects.find((s) => s.id === (about ?? top.id))!} />
+          <section className="heard"><h2>Tests so far</h2>
+            {state.results.length === 0 && <p className="note">None yet: {state.complaint ? 'the driver’s words alone.' : 'and no complaint.'}</p>}
+            <ul>{state.results.map((r) => <li key={r.testId + r.place}><button type="button" className="again" onClick={() => setPicked({ testId: r.testId, place: r.place })}><b>{resultInWords(testById(r.testId)!, r)}</b><span>{testById(r.testId)!.why}</span></button></li>)}</ul>
+          </section>
+        </div>
+      }
+      side={
+        <>
+          <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>{sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}{j.callText}</Call>
+          {next && <TestPanel key={next.test.id + next.place} next={next} judgement={j} onDone={() => setPicked(undefined)} />}
+          <section><h2>Not yet checked</h2>
+            <ul className="nyc">{left.map((n) => <li key={n.test.id + n.place}><button type="button" onClick={() => setPicked({ testId: n.test.id, place: n.place })}><span>{n.test.short}{placeName(n.place)}</span><em className="num">{n.test.minutes} min</em></button></li>)}</ul>
+          </section>
+          <div className="grow" />
+          {asking && <ReasonDialog title={`Call it at ${shown[0]} %?`} text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`} onClose={() => setAsking(false)} onReason={call} />}
+        </>
+      }
+      actions={
+        <>
+          <MainAction label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`} missing={!state.complaint ? 'Record the complaint first' : top.probability < 0.5 ? 'No suspect is over half yet' : undefined} onAct={() => (sure ? call() : setAsking(true))} />
+        </>
+      }
+    />
+  );
+}
+
+/** A test that was done before, opened to be done again. */
+function again({ testId, place }: { testId: string; place: Place }): NextTest | undefined {
+  const test = testById(testId);
+  return test && { test, place, bits: 0, bitsPerMinute: 0, answers: [] };
+}

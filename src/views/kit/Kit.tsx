@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { adapterFaults, adapterShapes, type Adapter, type AdapterShape, type Press } from '../../core/press/index.ts';
+import { parseQuantity, type Dimension } from '../../core/units/index.ts';
+import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { VerdictShape } from '../../ui/Marks.tsx';
+import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
+import { Shelf } from './Shelf.tsx';
+
+interface Props {
+  shop: string;
+  pieces: Adapter[];
+  presses: Press[];
+  people: { id: string; name: string; lead: boolean }[];
+  who: string;
+}
+
+const fields: readonly { id: 'outerMm' | 'innerMm' | 'heightMm' | 'ratingKn'; label: string; dimension: Dimension }[] = [
+  { id: 'outerMm', label: 'Outside diameter', dimension: 'length' }, { id: 'innerMm', label: 'Inside diameter, 0 for solid', dimension: 'length' }, { id: 'heightMm', label: 'Height', dimension: 'length' }, { id: 'ratingKn', label: 'Rating', dimension: 'force' },
+];
+
+/** What pieces have I got: all to one scale on one axis; add one, or import a table. */
+export default function Kit({ shop, pieces: first, presses, people, who: firstWho }: Props) {
+  const [pieces, setPieces] = useState(first);
+  const [who, setWho] = useState(firstWho);
+  const [open, setOpen] = useState<Adapter | undefined>();
+  const [said, setSaid] = useState<{ status: 'good' | 'stop'; text: string; errors?: ProblemDoc['errors'] }>();
+  const refresh = async () => { const r = await call<Adapter[]>('GET', '/api/records/adapters'); if (r.ok) setPieces(r.value); };
+  const load = async (file: File) => {
+    const text = await file.text();
+    const csv = file.name.toLowerCase().endsWith('.csv');
+    let body: unknown = text;
+    if (!csv) {
+      try { body = JSON.parse(text); } catch (e) { return setSaid({ status: 'stop', text: `${file.name} is not JSON: ${(e as Error).message}` }); }
+    }
+    const r = await call<Record<string, number>>('POST', csv ? '/api/import/adapters' : '/api/import', body, csv ? 'text/csv' : 'application/json');
+    setSaid(r.ok ? { status: 'good', text: `${file.name}: took ${Object.entries(r.value).map(([k, n]) => `${n} ${k}`).join(', ')}.` } : { status: 'stop', text: `${file.name}: nothing was taken.`, errors: r.problem.errors.length > 0 ? r.problem.errors : [{ field: r.problem.title, reason: r.problem.detail }] });
+    if (r.ok) await refresh();
+  };
+  return (
+    <div className="frame kit-frame">
+      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {presses.map((p) => `${p.name} ${p.capacityKn} kN`).join(', ')}</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
+      <div className="tophd"><div><h1>{pieces.length} pieces</h1><p><span>{pieces.filter((p) => p.retired).length} retired</span><span>One scale, half-sections by inside diameter</span></p></div><a className="btn q" href="/">Floor</a></div>
+      <main className="station kit-main">
+        <div className="pic"><Shelf pieces={pieces} open={open?.id} onOpen={setOpen} /></div>
+        <aside className="side" aria-label="Add or import">
+          {said && <Call status={said.status}>{said.text}{said.errors && <ul>{said.errors.slice(0, 6).map((e) => <li key={e.field + e.reason}><b>{e.field}</b>: {e.reason}</li>)}</ul>}</Call>}
+          <AddPiece onAdded={async (name) => { setSaid({ status: 'good', text: `${name} is in the kit.` }); await refresh(); }} />
+          <section><h2>Import</h2><label className="btn q small import-btn">CSV or JSON file<input type="file" className="vh" accept=".csv,.json,text/csv,application/json" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void load(f); }} /></label><p className="cap mt-1">CSV heads: id, name, shape, outerMm, innerMm, heightMm, recessMm, material, ratingKn, retired, note. All of a file is taken or nothing.</p></section>
+          {open && <section><h2>{open.name}</h2><p className="num">{open.outerMm} × {open.innerMm || '–'} × {open.heightMm} mm, {open.ratingKn} kN</p><p className="note">{open.material}{open.note ? `, ${open.note}` : ''}</p>{open.retired && <p className="vd stop"><VerdictShape status="stop" size={20} />Retired: {open.retired}</p>}</section>}
+          <div className="grow" />
+        </aside>
+      </main>
+    </div>
+  );
+}
+
+function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
+  const [text, setText, clear] = useDraft('kit:new');
+  const [problem, setProblem] = useState<ProblemDoc>();
+  const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
+  const set = (k: string, v: string) => { setProblem(undefined); setText(JSON.stringify({ ...draft, [k]: v })); };
+  const value = (id: (typeof fields)[number]['id']) => { const f = fields.find((x) => x.id === id)!; const p = parseQuantity(draft[id] ?? '', f.dimension); return p.ok ? p.value : Number.NaN; };
+  const shape = draft['shape'] as AdapterShape | undefined;
+  const piece: Adapter = { id: (draft['name'] ?? '').trim().toLowerCase().replaceAll(/[^a-z0-9]+/gu, '-').replaceAll(/^-|-$/gu, ''), name: (draft['name'] ?? '').trim(), shape: shape ?? 'sleeve', outerMm: value('outerMm'), innerMm: value('innerMm'), heightMm: value('heightMm'), material: 'steel', ratingKn: value('ratingKn') };
+  const complete = fields.every((f) => Number.isFinite(piece[f.id]));
+  const faults = complete ? adapterFaults(piece) : [];
+  const missing = !shape ? 'Tap a shape' : piece.id === '' ? 'Give it a name' : !complete ? 'Four figures' : faults[0]?.reason;
+  const add = async () => {
+    const r = await call<Adapter>('POST', '/api/adapters', piece);
+    if (r.ok) { clear(); onAdded(piece.name); } else setProblem(r.problem);
+  };
+  return (
+    <section className="add-piece"><h2>Add a piece</h2>
+      <form onSubmit={(e) => { e.preventDefault(); if (!missing) void add(); }} className="grid gap-2">
+        <Choices name="Shape" value={shape} onValue={(v) => set('shape', v)} options={adapterShapes.map((s) => ({ id: s, label: s.replace('-', ' ') }))} />
+        <label className="field"><span>Name</span><input className="text-in" value={draft['name'] ?? ''} onChange={(e) => set('name', e.target.value)} maxLength={60} /></label>
+        <div className="two-in">{fields.map((f) => <QuantityInput key={f.id} compact label={f.label} dimension={f.dimension} decimals={1} text={draft[f.id] ?? ''} onText={(t) => set(f.id, t)} fault={faults.find((x) => x.field === f.id)?.reason ?? faultOf(problem, f.id)} />)}</div>
+        <MainAction type="submit" label="Add piece" missing={missing} />
+      </form>
+    </section>
+  );
+}

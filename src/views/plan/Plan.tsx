@@ -1,0 +1,68 @@
+import { missingFor } from '../../core/job/index.ts';
+import { p1Items, p1Steps, walkSteps } from '../../core/families/index.ts';
+import { routes, schedule, type RouteId } from '../../core/plan/index.ts';
+import { solve, operations, operationNames } from '../../core/press/index.ts';
+import { benchOf } from '../../core/job/index.ts';
+import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { VerdictWord } from '../../ui/Marks.tsx';
+import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { Timeline } from './Timeline.tsx';
+
+export default function Plan(props: SheetProps) {
+  return <JobSheet {...props} station="plan"><Body /></JobSheet>;
+}
+
+type Wait = 'soak' | 'chill';
+
+/** What goes beside what, and when it ends. */
+function Body() {
+  const { view, send, choose } = useJob();
+  const { ctx, state, choices, job } = view;
+  const plan = choices.plan?.value ?? { route: 'bench' as RouteId, soak: true, chill: false };
+  const s = schedule(plan);
+  const tools = [...new Set(walkSteps(p1Steps, 'strip').flatMap((x) => x.tools ?? []))];
+  const strokes = operations.map((o) => { const b = benchOf(o, ctx, state, choices); return { o, found: b && solve(ctx.adapters, b, 1) }; });
+  const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
+  const waits: Wait[] = [...(plan.soak ? ['soak' as const] : []), ...(plan.chill ? ['chill' as const] : [])];
+  const set = (route: RouteId, w: readonly Wait[]) => choose('plan', { route, soak: w.includes('soak'), chill: w.includes('chill') });
+  const walkable = routes.find((r) => r.id === plan.route)?.walked;
+  const start = async () => {
+    if (!choices.plan && !(await set('bench', waits))) return;
+    if (state.done.includes('plan') || (await send('station-done', { station: 'plan' }))) location.assign(`/jobs/${job.id}/press-out`);
+  };
+  const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
+  return (
+    <StationBody
+      kicker={`${walkSteps(p1Steps, 'strip').length} steps to strip, ${walkSteps(p1Steps, 'rebuild').length} to rebuild, one technician`}
+      title="What goes beside what?"
+      picture={
+        <div className="plan-pic">
+          <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
+          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[{ id: 'soak', label: 'penetrant soak, 20 min' }, { id: 'chill', label: 'chill the bearing, 75 min' }]} /></div>
+          <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
+            <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>
+              <b>{r.name}</b><span>{r.id === 'bench' ? `${Math.floor(s.endMin / 60)} h ${String(s.endMin % 60).padStart(2, '0')}` : 'not walked here'}</span><span>Alignment {r.alignment}</span><span>{r.walked ? r.risk : <><VerdictWord status="stop" size={16} /> {r.risk}</>}</span>
+            </button>
+          ))}</div>
+        </div>
+      }
+      side={
+        <>
+          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>{!walkable ? 'This route is worked outside True Spindle. The bench press is walked to the end.' : gaps.length > 0 ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.` : `All four strokes can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}</Call>
+          <section><h2>Take to the car and the press</h2><p className="note">{tools.join(', ')}.</p><table className="rows"><tbody>
+            {strokes.map(({ o, found }) => found?.solutions[0] && <tr key={o}><td>{operationNames[o].replace('Press ', '')}</td><td className="right">{found.solutions[0].stack.pusher.name}, {found.solutions[0].stack.support.name}</td></tr>)}
+          </tbody></table></section>
+          <section><h2>Fasteners</h2><table className="rows"><tbody>
+            {Object.entries(ctx.unit.fasteners).map(([k, f]) => <tr key={k}><td>{f.name}</td><td className="n"><b>{f.figure}</b></td></tr>)}
+            {Object.keys(ctx.unit.fasteners).length === 0 && <tr><td>No figures on record: take them from the maker’s data.</td></tr>}
+          </tbody></table><p className="cap">{Object.values(ctx.unit.fasteners)[0]?.source}</p></section>
+          <section><h2>New each time</h2><p className="note">{p1Items.filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section>
+          <section><p className="cap">True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.</p></section>
+          <div className="grow" />
+        </>
+      }
+      actions={<MainAction label="Start work" missing={walkable ? missing : 'Choose a route that can be walked'} onAct={start} />}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+import { useRef } from 'react';
+import { parseQuantity } from '../../core/units/index.ts';
+import type { Operation } from '../../core/press/index.ts';
+import type { Verdict } from '../../core/verdict.ts';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { faultOf, useJob } from '../shell/useJob.ts';
+
+/** Gauge and travel, typed while the handle rests; each pair is one point of the strip. */
+export function GaugeEntry({ operation }: { operation: Operation; live: Verdict | undefined }) {
+  const { view, send, problem } = useJob();
+  const [force, setForce, clearForce] = useDraft(`${view.job.id}:${operation}:force`);
+  const [travel, setTravel, clearTravel] = useDraft(`${view.job.id}:${operation}:travel`);
+  const form = useRef<HTMLFormElement>(null);
+  const submit = async (e: React.FormEvent) => {
+    e.preventDefault();
+    const f = parseQuantity(force, 'force');
+    const t = parseQuantity(travel, 'length');
+    if (!f.ok || !t.ok) return form.current?.querySelectorAll('input')[f.ok ? 0 : 1]?.focus();
+    if (await send('stroke-reading', { operation, forceKn: f.value, travelMm: t.value, typed: `${f.typed} at ${t.typed}`.slice(0, 80) })) {
+      clearForce();
+      clearTravel();
+      form.current?.querySelector('input')?.focus();
+    }
+  };
+  return (
+    <form ref={form} className="gauge" onSubmit={submit}>
+      <QuantityInput label="Travel" dimension="length" decimals={1} text={travel} onText={setTravel} fault={faultOf(problem, 'travelMm')} />
+      <QuantityInput label="Gauge" dimension="force" text={force} onText={setForce} fault={faultOf(problem, 'forceKn')} />
+      <button type="submit" className="btn q small">Add reading</button>
+    </form>
+  );
+}

@@ -1,0 +1,28 @@
+import { judgeStack, type Adapter, type Bench, type Judgement, type Stack } from '../../core/press/index.ts';
+import type { Status } from '../../core/verdict.ts';
+import { Dialog } from '../../ui/Panels.tsx';
+import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
+import { PieceFigure } from './PieceFigure.tsx';
+
+export type Role = 'cap' | 'pusher' | 'support';
+const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
+const titles: Record<Role, string> = { cap: 'Disc under the ram', pusher: 'What pushes?', support: 'What does it stand on?' };
+
+/** The drawer: every piece judged in this place of this stack, best first; a refused one says why. */
+export function PieceDialog({ role, stack, bench, kit, onPick, onClose }: { role: Role; stack: Stack; bench: Bench; kit: readonly Adapter[]; onPick: (a: Adapter | undefined) => void; onClose: () => void }) {
+  const judged: { piece: Adapter; j: Judgement }[] = kit.map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) })).sort((a, b) => order[a.j.status] - order[b.j.status] || b.j.score - a.j.score);
+  return (
+    <Dialog title={titles[role]} onClose={onClose}>
+      <ul className="drawer">
+        {role === 'cap' && <li><button type="button" onClick={() => onPick(undefined)}><span className="fig">–</span><span><b>No disc</b></span></button></li>}
+        {judged.map(({ piece, j }) => (
+          <li key={piece.id}>
+            <button type="button" onClick={() => onPick(piece)} aria-label={`${piece.name}: ${verdictWords[j.status]}`}>
+              <PieceFigure piece={piece} /><span><b>{piece.name}</b> <span className="num cap">{piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}</span><br /><span className="note">{j.verdicts[0]?.text}</span></span><VerdictShape status={j.status} size={26} />
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}

@@ -1,0 +1,81 @@
+import { useState, type ReactNode } from 'react';
+import { instrumentById, workOf } from '../../core/job/index.ts';
+import { judgeSeat, type SeatKind } from '../../core/fits/index.ts';
+import { cornerRecord } from '../../core/job/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
+import { worst } from '../../core/verdict.ts';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { StationBody } from '../shell/JobSheet.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
+
+export const seatNames: Record<SeatKind, string> = { bore: 'Knuckle bore', journal: 'Hub journal' };
+
+/** Knuckle bore and hub journal, read at three depths and two angles each. */
+export function SeatReadBody({ kicker, tabs, onDone, missing }: { kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
+  const { view } = useJob();
+  const { seats } = view.state;
+  const [kind, setKind] = useState<SeatKind>(seats.bore && !seats.journal ? 'journal' : 'bore');
+  return <SeatForm key={kind} kind={kind} onKind={setKind} kicker={kicker} tabs={tabs} onDone={onDone} missing={missing} />;
+}
+
+function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatKind; onKind: (k: SeatKind) => void; kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
+  const { view, send } = useJob();
+  const { ctx, state, choices } = view;
+  const work = workOf(ctx, choices);
+  const kept = state.seats[kind];
+  const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
+  const [instrumentId, setInstrument] = useState(kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'));
+  const [again, setAgain] = useState(false);
+  if (!work) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
+  const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
+  const setCell = (i: number, value: string) => setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
+  const nominal = kind === 'bore' ? work.bearing.outerMm : work.bearing.boreMm;
+  const fault = (t: string) => {
+    const p = parseQuantity(t, 'length');
+    return p.ok && Math.abs(p.value - nominal) > 1 ? `${p.value.toFixed(2)} is far from ${nominal} mm: a slip?` : undefined;
+  };
+  const values = cells.map((t) => { const p = parseQuantity(t, 'length'); return p.ok && !fault(t) ? p.value : undefined; });
+  const editing = !kept || again || text !== '';
+  const grid = editing ? [0, 1, 2].map((d) => [values[2 * d], values[2 * d + 1]]) : kept.readingsMm;
+  const full = values.every((v) => v !== undefined);
+  const instrument = instrumentById(ctx, instrumentId);
+  const readingsMm = editing ? (full ? (grid as number[][]) : undefined) : kept.readingsMm;
+  const result = readingsMm && judgeSeat({ kind, readingsMm, instrument, nominalMm: nominal, toleranceClass: kind === 'bore' ? work.knuckle.boreClass : work.hub.journalClass, classSource: cornerRecord(ctx)?.source ?? '' });
+  const depths = seatDepths(kind, work);
+  const record = async () => {
+    if (!full || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId }))) return;
+    clear();
+    setAgain(false);
+    if (kind === 'bore' && !state.seats.journal) onKind('journal');
+  };
+  return (
+    <StationBody
+      kicker={kicker} title={kind === 'bore' ? 'Is the knuckle bore still good?' : 'Is the hub journal still good?'} tabs={tabs}
+      picture={
+        <div className="seat-body">
+          <Choices name="Seat" value={kind} onValue={onKind} options={(['bore', 'journal'] as const).map((k) => ({ id: k, label: `${seatNames[k]}${state.seats[k] ? ', read' : ''}` }))} />
+          <SeatUnrolled kind={kind} work={work} readings={grid as (number | undefined)[][]} />
+          {editing ? (
+            <form className="seat-grid" onSubmit={(e) => { e.preventDefault(); void record(); }}>
+              {depths.map((d, i) => [0, 1].map((k) => <QuantityInput key={`${d}-${k}`} compact label={`${d} mm deep, ${k * 90}°`} dimension="length" decimals={3} text={cells[2 * i + k] ?? ''} onText={(t) => setCell(2 * i + k, t)} fault={fault(cells[2 * i + k] ?? '')} />))}
+              <button type="submit" className="vh" tabIndex={-1}>Record</button>
+            </form>
+          ) : <button type="button" className="btn q small justify-self-start" onClick={() => setAgain(true)}>Read again</button>}
+        </div>
+      }
+      side={
+        <>
+          <Call status={result ? worst(result.verdicts) : 'check'}>{result ? result.verdicts[0]!.text : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}</Call>
+          <section><label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label></section>
+          {result && <section><h2>What the readings say</h2><VerdictLines verdicts={result.verdicts} />
+            <table className="rows"><tbody><tr><th>Mean</th><td className="n"><b>{result.meanMm.toFixed(3)} mm</b></td></tr><tr><th>Out of round</th><td className="n"><b>{result.outOfRoundMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>Taper</th><td className="n"><b>{result.taperMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>New ring sits tight by</th><td className="n"><b>{result.interference.likely.toFixed(3)}</b> {result.interference.low.toFixed(3)}–{result.interference.high.toFixed(3)}</td></tr></tbody></table></section>}
+          <div className="grow" />
+        </>
+      }
+      actions={editing ? <MainAction label={`Record ${kind}`} missing={full ? undefined : `${values.filter((v) => v === undefined).length} readings to go`} onAct={record} /> : <MainAction label="To Press in" missing={missing} onAct={onDone} />}
+    />
+  );
+}

@@ -1,0 +1,63 @@
+import { useState, type ReactNode } from 'react';
+import { overrideOf, seatResult, workOf } from '../../core/job/index.ts';
+import type { SeatKind } from '../../core/fits/index.ts';
+import { worst } from '../../core/verdict.ts';
+import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
+import { StationBody } from '../shell/JobSheet.tsx';
+import { PinDialog } from '../shell/PinDialog.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { FitHump } from './FitHump.tsx';
+import { SeatUnrolled } from './SeatUnrolled.tsx';
+import { seatNames } from './SeatReadBody.tsx';
+
+/** Reuse or replace: the verdict on each seat before anything is pressed. */
+export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
+  const { view, send } = useJob();
+  const { ctx, state, choices } = view;
+  const due: SeatKind = !state.seatDecisions.bore ? 'bore' : 'journal';
+  const [kind, setKind] = useState<SeatKind>(due);
+  const [owning, setOwning] = useState(false);
+  const work = workOf(ctx, choices);
+  const result = seatResult(kind, ctx, state, choices);
+  const read = state.seats[kind];
+  if (!work || !result || !read) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>} side={<Call status="stop">Press in is locked until the seats are measured.</Call>} actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />} />;
+  const status = worst(result.verdicts);
+  const decided = state.seatDecisions[kind];
+  const both = state.seatDecisions.bore && state.seatDecisions.journal;
+  const judge = async (decision: 'reuse' | 'replace') => {
+    if (await send('seat-judged', { seat: kind, decision })) {
+      const other: SeatKind = kind === 'bore' ? 'journal' : 'bore';
+      if (!state.seatDecisions[other]) setKind(other);
+    }
+  };
+  const owned = overrideOf(state, `seat.${kind}`);
+  const actions = both && decided ? <MainAction label="Next" onAct={onNext} />
+    : status !== 'stop' ? <><MainAction label={`Reuse the ${kind === 'bore' ? 'knuckle' : 'hub'}`} onAct={() => judge('reuse')} /><button type="button" className="btn q" onClick={() => judge('replace')}>Replace</button></>
+      : owned ? <MainAction label={`Reuse, ${view.people.find((p) => p.id === owned.byId)?.name} answers`} onAct={() => judge('reuse')} />
+        : <><MainAction label={`Replace the ${kind === 'bore' ? 'knuckle' : 'hub'}`} onAct={() => judge('replace')} /><button type="button" className="btn q" onClick={() => setOwning(true)}>Answer for it</button></>;
+  return (
+    <StationBody
+      kicker={kicker} title={kind === 'bore' ? 'Is the knuckle bore still good?' : 'Is the hub journal still good?'} tabs={tabs}
+      picture={
+        <div className="seat-body">
+          <SeatUnrolled kind={kind} work={work} readings={read.readingsMm} />
+          <div className="seat-foot">
+            <div><p className="cap">Mean {kind}</p><p className="far-n num">{result.meanMm.toFixed(3)} <small>mm</small></p>
+              <div className="grid gap-2 mt-2 justify-items-start"><Frame name="Out of round" value={result.outOfRoundMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'} /><Frame name="Taper" value={result.taperMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.taperMm <= result.limitMm ? 'good' : 'stop'} /></div></div>
+            <FitHump band={result.interference} measured={false} />
+          </div>
+        </div>
+      }
+      side={
+        <>
+          <Call status={status}>{result.verdicts[0]!.text}</Call>
+          <section><h2>Seats</h2>{(['bore', 'journal'] as const).map((k) => <button key={k} type="button" className="seat-pick" aria-pressed={k === kind} onClick={() => setKind(k)}><b>{seatNames[k]}</b><span>{state.seatDecisions[k] ?? 'no verdict yet'}</span></button>)}</section>
+          <section><h2>Reasons</h2><VerdictLines verdicts={result.verdicts} /><p className="cap">Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering judgement; the maker’s figure comes first.</p></section>
+          <div className="grow" />
+          {owning && <PinDialog title="Reuse a seat that is judged Stop?" text={result.verdicts[0]!.text} reason onClose={() => setOwning(false)} onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)} />}
+        </>
+      }
+      actions={actions}
+    />
+  );
+}
