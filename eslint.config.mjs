@@ -1,7 +1,7 @@
 import tseslint from 'typescript-eslint';
 import boundaries from 'eslint-plugin-boundaries';
 
-/** Which folder may import which (docs/engineering.md): a broken arrow is an error. */
+/** Which folder may import which (README, layers): a broken arrow is an error. */
 const arrows = {
   core: ['core'],
   ui: ['ui', 'core'],
@@ -14,25 +14,33 @@ const arrows = {
 };
 
 export default tseslint.config(
-  { ignores: ['dist', '.astro', 'node_modules', 'drizzle'] },
+  { ignores: ['dist', '.astro', 'node_modules', 'drizzle', '.scratch'] },
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}'],
     plugins: { boundaries },
     settings: {
-      'boundaries/elements': Object.keys(arrows).map((type) => ({ type, pattern: `src/${type}/**`, mode: 'full' })),
+      'boundaries/elements': Object.keys(arrows).map((type) => ({ type, pattern: `src/${type}/**`, partialMatch: false })),
       'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
     },
     rules: {
-      'boundaries/element-types': [
+      'boundaries/dependencies': [
         'error',
-        { default: 'disallow', rules: Object.entries(arrows).map(([from, allow]) => ({ from, allow })) },
+        {
+          default: 'disallow',
+          policies: Object.entries(arrows).map(([from, allow]) => ({ from: { element: { type: from } }, allow: allow.map((type) => ({ to: { element: { type } } })) })),
+        },
       ],
     },
   },
   {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['node:*', 'react', 'react-*', 'astro', 'astro:*', 'drizzle-orm*', '@libsql/*', 'vitest'] }] },
+  },
+  {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },

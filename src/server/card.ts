@@ -40,7 +40,7 @@ export function jobCard(r: JobRecord) {
     findings: state.results.map((t): CardLine => ({ what: testById(t.testId)?.short ?? t.testId, value: testById(t.testId) ? resultInWords(testById(t.testId)!, t) : '', ...kept(t) })),
     found: state.found,
     part: part ? { number: part.number, maker: part.maker, size: sizeInShort(part.bearing), encoderPairs: part.bearing.encoder.pairs } : null,
-    items: p1Items.map((i): CardLine => ({ what: i.name, value: state.items[i.id] ?? 'not ordered', ...(i.singleUse ? { limit: 'new each time' } : {}) })),
+    items: p1Items.map((i): CardLine => ({ what: i.name, value: (state.items[i.id] ?? 'not ordered').replace('-', ' '), ...(i.singleUse ? { limit: 'new each time' } : {}) })),
     oldPart: dimensions.map((d): CardLine => ({ what: dimensionNames[d], value: meanOf(state.oldReadings[d])?.toFixed(2) ?? 'not read', ...(part ? { limit: part.bearing[d].toFixed(2) } : {}) })),
     seats: (['bore', 'journal'] as const).flatMap((kind): CardLine[] => {
       const s = seatResult(kind, ctx, state, choices);

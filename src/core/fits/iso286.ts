@@ -35,7 +35,7 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   const clearance = upperShaft[kind];
   if (clearance) {
     const es = clearance[indexIn(ranges, sizeMm)]!;
-    return hole ? { upperUm: -es + it, lowerUm: -es } : { upperUm: es, lowerUm: es - it };
+    return hole ? { upperUm: it - es, lowerUm: 0 - es } : { upperUm: es, lowerUm: es - it };
   }
   const ei = kind === 'k' && grade > 7 && !hole ? 0 : lowerShaft[kind]![indexIn(kind === 'r' || kind === 's' ? fineRanges : ranges, sizeMm)]!;
   if (!hole) return { upperUm: ei + it, lowerUm: ei };

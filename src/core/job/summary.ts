@@ -41,7 +41,7 @@ export function spine(job: JobNow): SpineMark[] {
 function resultOf(station: Station, job: JobNow): string {
   const { state, ctx, choices } = job;
   switch (station) {
-    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase().replace('above', 'over') : '';
+    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase().replace('above', 'over').replace(' km/h', '') : '';
     case 'diagnose': return state.diagnosis ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %` : '';
     case 'match': {
       const part = chosenPart(ctx, choices);

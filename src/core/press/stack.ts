@@ -69,7 +69,7 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, bench: Bench
     if (!bridged) out.push({ status: 'stop', rule: 'press.bridge', value: pusher.innerMm, limit: `under ${round1(press.ramMm - 6)} mm`, text: `The ram (${round1(press.ramMm)} mm) would drop into ${pusher.name} (inside ${round1(pusher.innerMm)}). Lay a solid disc on it.` });
   } else {
     out.push(...judgePiece(cap, 'cap', undefined, forceKn));
-    if (cap.innerMm !== 0 && openBehind(cap)) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ram. Use a solid disc.` });
+    if (cap.innerMm !== 0) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ram. Use a solid disc.` });
     if (cap.outerMm < pusher.innerMm + 6) out.push({ status: 'stop', rule: 'press.cap-wide', value: cap.outerMm, limit: `at least ${round1(pusher.innerMm + 6)} mm`, text: `${cap.name} would fall into ${pusher.name}.` });
     if (pusher.heightMm < requirement.followMm && cap.outerMm > entryMm(bench)) out.push({ status: 'stop', rule: 'press.cap-follow', value: cap.outerMm, text: `${cap.name} meets the knuckle before the stroke is done.` });
     if (bridged) out.push({ status: 'check', rule: 'press.cap-spare', text: `${cap.name} is not needed: fewer pieces stand straighter.` });

@@ -41,7 +41,7 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
   };
   return (
     <div className="frame kit-frame">
-      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {presses.map((p) => `${p.name} ${p.capacityKn} kN`).join(', ')}</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
+      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {presses.map((p) => `${p.name}, ${p.capacityKn} kN`).join(', ')}</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
       <div className="tophd"><div><h1>{pieces.length} pieces</h1><p><span>{pieces.filter((p) => p.retired).length} retired</span><span>One scale, half-sections by inside diameter</span></p></div><a className="btn q" href="/">Floor</a></div>
       <main className="station kit-main">
         <div className="pic"><Shelf pieces={pieces} open={open?.id} onOpen={setOpen} /></div>

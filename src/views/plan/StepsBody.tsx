@@ -3,6 +3,7 @@ import { cautions, p1Steps, walkSteps, type Phase } from '../../core/families/in
 import { timeLeft } from '../../core/units/index.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { BearingMark } from '../../ui/Marks.tsx';
+import { CornerAssembly } from './CornerAssembly.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -56,6 +57,7 @@ export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: P
             {step.wait && <div className="wait"><p className="far-n num">{timer ? (running ? timeLeft(timer.endsMs - now) : 'over') : timeLeft(step.wait.minutes * 60_000)}<span>{step.wait.label}</span></p>
               {!timer ? <button type="button" className="btn q" onClick={startClock}>Start the clock</button> : <button type="button" className="btn q" onClick={() => send('timer-ended', { timerId: step.id })}>{running ? 'End the wait early' : 'Clear the clock'}</button>}</div>}
           </article>
+          <CornerAssembly phase={phase} lit={step.id} done={done} />
         </div>
       }
       side={

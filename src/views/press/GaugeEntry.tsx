@@ -1,13 +1,13 @@
 import { useRef } from 'react';
+import { Plus } from 'lucide-react';
 import { parseQuantity } from '../../core/units/index.ts';
 import type { Operation } from '../../core/press/index.ts';
-import type { Verdict } from '../../core/verdict.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 
 /** Gauge and travel, typed while the handle rests; each pair is one point of the strip. */
-export function GaugeEntry({ operation }: { operation: Operation; live: Verdict | undefined }) {
+export function GaugeEntry({ operation }: { operation: Operation }) {
   const { view, send, problem } = useJob();
   const [force, setForce, clearForce] = useDraft(`${view.job.id}:${operation}:force`);
   const [travel, setTravel, clearTravel] = useDraft(`${view.job.id}:${operation}:travel`);
@@ -27,7 +27,7 @@ export function GaugeEntry({ operation }: { operation: Operation; live: Verdict 
     <form ref={form} className="gauge" onSubmit={submit}>
       <QuantityInput label="Travel" dimension="length" decimals={1} text={travel} onText={setTravel} fault={faultOf(problem, 'travelMm')} />
       <QuantityInput label="Gauge" dimension="force" text={force} onText={setForce} fault={faultOf(problem, 'forceKn')} />
-      <button type="submit" className="btn q small">Add reading</button>
+      <button type="submit" className="btn q small" aria-label="Add reading"><Plus aria-hidden="true" /></button>
     </form>
   );
 }

@@ -27,7 +27,7 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
   const status = toGo > 0 ? 'check' : (own?.status ?? 'stop');
   return (
     <StationBody
-      kicker={kicker} title="Is the old one the same as the new?" tabs={tabs}
+      kicker={kicker} title="Same as the new one?" tabs={tabs}
       picture={part ? (
         <div className="old-grid">
           <div className="old-entry">

@@ -21,7 +21,8 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const [recording, setRecording] = useState(false);
   const cautionRead = view.state.cautionsRead.includes('press');
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
-  const { bench, stack, judgement, solved, readings, live, recorded, refused } = stroke;
+  const { bench, stack, judgement, solved, readings, recorded, refused } = stroke;
+  const measured = view.state.seats[operation.startsWith('bearing') ? 'bore' : 'journal'] !== undefined;
   const title = operationNames[operation];
   const pick = async (role: Role, piece: Adapter | undefined) => {
     if (!stack) return;
@@ -39,7 +40,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       tabs={tabs}
       fill
       picture={stack && judgement
-        ? <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <ForceStrip bench={bench} readings={readings} {...f} />} />
+        ? <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <ForceStrip bench={bench} readings={readings} basis={measured ? 'measured' : 'by class'} {...f} />} />
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p></div>}
       side={
         <>
@@ -57,7 +58,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
             </section>
           )}
           {!cautionRead && <section className="p-0!"><Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution></section>}
-          {!recorded && !stopped && !refused && cautionRead && <section><GaugeEntry operation={operation} live={live} /><FitLine stroke={stroke} /></section>}
+          {!recorded && !stopped && !refused && cautionRead && <section><GaugeEntry operation={operation} /></section>}
           <div className="grow" />
           {picking && stack && <PieceDialog role={picking} stack={stack} bench={bench} kit={view.ctx.adapters} onPick={(a) => pick(picking, a)} onClose={() => setPicking(undefined)} />}
           {recording && stack && <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />}
@@ -85,13 +86,6 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
       {status === 'stop' && solved.solutions[0] && !refused && <p><b>{solved.solutions[0].stack.pusher.name} on {solved.solutions[0].stack.support.name} is Good.</b></p>}
     </Call>
   );
-}
-
-function FitLine({ stroke: { bench, operation } }: { stroke: Stroke }) {
-  const { view } = useJob();
-  const bore = operation.startsWith('bearing');
-  const measured = view.state.seats[bore ? 'bore' : 'journal'] !== undefined;
-  return <p className="cap mt-1">Band {bench.forceKn.low.toFixed(1)}–{bench.forceKn.high.toFixed(1)} kN {measured ? 'from the measured seat' : 'from tolerance classes: wide until the seat is measured'}{operation.endsWith('out') ? ', clean to rusted' : ', oiled'}.</p>;
 }
 
 function NoGeometry({ kicker, operation, tabs }: { kicker: string; operation: Stroke['operation']; tabs: ReactNode }) {

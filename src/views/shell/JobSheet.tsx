@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { cornerNames } from '../../core/parts.ts';
 import { currentStation, spine, stationNames, stations, type JobView, type Station } from '../../core/job/index.ts';
 import { layoutNames } from '../../core/diagnosis/index.ts';
@@ -7,8 +7,11 @@ import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { Keys } from './Keys.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
+import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useTick } from './useTick.ts';
+
+const OpenStation = createContext<Station | 'card'>('card');
 
 export interface SheetProps {
   first: JobView;
@@ -23,7 +26,7 @@ export function JobSheet({ first, who, station, children }: SheetProps & { stati
       <div className="frame" data-station={station}>
         <Head />
         <Spine open={station} />
-        <main className="body-of-station grid min-h-0">{children}</main>
+        <main className="body-of-station grid min-h-0"><OpenStation value={station}>{children}</OpenStation></main>
       </div>
       <ConflictDialog />
       <Keys station={station} jobId={first.job.id} />
@@ -67,8 +70,14 @@ function Spine({ open }: { open: Station | 'card' }) {
   const marks = spine(view);
   const now = currentStation(view.state.done);
   const built = now ? stations.indexOf(now) : stations.length;
+  const nav = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // On a phone the line scrolls: it opens with previous, current and next in view.
+    const item = nav.current?.querySelector<HTMLElement>('[aria-current="page"]')?.parentElement;
+    if (nav.current && item) nav.current.scrollLeft = item.offsetLeft - 108;
+  }, []);
   return (
-    <nav className="spine" aria-label="Stations of this job">
+    <nav ref={nav} className="spine" aria-label="Stations of this job">
       <ol>
         {marks.map((m, i) => (
           <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}>
@@ -95,15 +104,23 @@ export interface StationProps {
 
 /** The body of a station: picture left, the call and the main action right. */
 export function StationBody({ kicker, title, tabs, fill, picture, side, actions }: StationProps) {
-  const { problem, clear } = useJob();
+  const { problem, clear, view, send } = useJob();
+  const open = useContext(OpenStation);
+  const [reopening, setReopening] = useState(false);
+  const now = currentStation(view.state.done);
+  // Done stations are read, stations to come are looked at; only the current one takes entries.
+  const away = open !== 'card' && open !== now;
+  const done = open !== 'card' && view.state.done.includes(open);
+  const there = now ? <a className="btn main" data-main="" href={`/jobs/${view.job.id}/${now}`}>To {stationNames[now]}</a> : <a className="btn main" data-main="" href={`/jobs/${view.job.id}/card`}>Job card</a>;
   return (
     <div className="station">
       <div className="ttl"><h1><span className="op">{kicker}</span>{title}</h1>{tabs}</div>
-      <div className={`pic${fill ? ' fill' : ''}`}>{picture}</div>
+      <fieldset className={`pic${fill ? ' fill' : ''}`} disabled={away}>{picture}</fieldset>
       <aside className="side" aria-label="The call">
         {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
-        {side}
-        <div className="acts">{actions}</div>
+        <fieldset className="side-in" disabled={away}>{side}</fieldset>
+        <div className="acts">{!away ? actions : <>{there}{done && !view.state.signed && <button type="button" className="btn q" onClick={() => setReopening(true)}>Reopen</button>}</>}</div>
+        {reopening && open !== 'card' && <ReasonDialog title={`Reopen ${stationNames[open]}?`} text="What was recorded stays. The centre line goes back to here until it is done again." onClose={() => setReopening(false)} onReason={(reason) => send('station-reopened', { station: open, reason })} />}
       </aside>
     </div>
   );

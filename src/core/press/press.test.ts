@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { exampleBench, exampleWork, piece } from '../../../tests/example.ts';
+import { adapterFaults, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+
+const disc = piece('disc', 74, 0, 12);
+const ring = piece('ring', 75, 68, 30);
+const support = piece('support', 110, 84, 20);
+
+describe('force path', () => {
+  const bench = exampleBench('bearing-in');
+  it('runs through the outer ring with a ring of the right size', () => {
+    const j = judgeStack({ cap: disc, pusher: ring, support }, bench);
+    expect(j.status).toBe('good');
+    expect(j.path.nodes).toEqual(['ram', 'cap', 'pusher', 'outer', 'knuckle', 'support', 'bed']);
+  });
+
+  it('a sleeve on the inner ring makes the balls carry the force of a new bearing: Stop', () => {
+    const j = judgeStack({ pusher: piece('sleeve 44', 52, 44, 60), cap: disc, support }, bench);
+    expect(j.status).toBe('stop');
+    expect(j.verdicts[0]).toMatchObject({ rule: 'press.through-balls' });
+    expect(j.path.nodes).toContain('balls');
+  });
+
+  it('a flat disc over both rings loads the balls too', () => {
+    expect(judgeStack({ pusher: piece('flat', 75, 0, 30), support }, bench).path.throughBalls).toBe(true);
+  });
+
+  it('a support under the outer ring makes the balls carry the hub', () => {
+    const hubIn = exampleBench('hub-in');
+    const wide = judgeStack({ pusher: piece('flange', 80, 0, 25), support: piece('wide', 75.5, 56, 60) }, hubIn);
+    expect(wide.verdicts[0]).toMatchObject({ status: 'stop', rule: 'press.through-balls' });
+    expect(judgeStack({ pusher: piece('flange', 80, 0, 25), support: piece('inner', 52, 41, 60) }, hubIn).status).toBe('good');
+  });
+
+  it('crossing the balls on removal is allowed and marks scrap', () => {
+    const j = judgeStack({ pusher: piece('mandrel', 38, 0, 70), support: piece('legs', 200, 140, 100) }, exampleBench('hub-out'));
+    expect(j).toMatchObject({ status: 'good', path: { throughBalls: true } });
+  });
+
+  it('a piece that bears on nothing leaves no way for the force', () => {
+    expect(judgeStack({ cap: disc, pusher: ring, support: piece('hoop', 260, 240, 20) }, bench).verdicts.map((v) => v.rule)).toContain('press.no-path');
+  });
+
+  it('gives the static axial rating from ISO 76', () => {
+    expect(staticAxialKn(40, 35)).toBeCloseTo(20 / 0.29, 6); // Y0 = 0.29 at 35°, ISO 76 (memory)
+  });
+});
+
+describe('pieces', () => {
+  it.each([
+    ['a chrome socket', { material: 'chrome' } as const, 'kit.chrome'],
+    ['a retired piece', { retired: 'cracked' }, 'kit.retired'],
+    ['a weak piece', { ratingKn: 4 }, 'kit.rating'],
+  ])('never pushes with %s', (_name, more, rule) => {
+    expect(judgeStack({ cap: disc, pusher: { ...ring, ...more }, support }, exampleBench('bearing-in')).verdicts.map((v) => v.rule)).toContain(rule);
+  });
+
+  it('names the field of a size that cannot be', () => {
+    expect(adapterFaults(piece('x', 40, 50, -1)).map((f) => f.field)).toEqual(['heightMm', 'innerMm']);
+  });
+});
+
+/** Every stack of a kit, tried one by one. */
+function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
+  let best: number | undefined;
+  for (const pusher of kit) for (const cap of [undefined, ...kit]) for (const under of kit) {
+    const stack: Stack = { ...(cap ? { cap } : {}), pusher, support: under };
+    const j = judgeStack(stack, bench);
+    if (j.status !== 'stop' && (best === undefined || j.score > best)) best = j.score;
+  }
+  return best;
+}
+
+/** Random pieces, half of them near a size that works, so that both outcomes come up. */
+const near: readonly [number, number, number][] = [[75, 68, 30], [74, 0, 12], [110, 84, 20], [52, 41, 60], [80, 0, 25], [38, 0, 70], [200, 140, 100], [50, 0, 65], [98, 80, 62]];
+const randomPiece = fc.oneof(
+  fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep })),
+  fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -3, max: 3 }) }).map(({ base: [o, i, h], d }) => ({ o: o + d / 2, i: i === 0 ? 0 : i + d / 2, h, deep: false })),
+);
+const randomKit = fc.array(randomPiece, { minLength: 2, maxLength: 8 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {})));
+
+describe('solver', () => {
+  it('agrees with brute force on random kits', () => {
+    let solved = 0;
+    for (const operation of operations) {
+      const bench = exampleBench(operation);
+      fc.assert(fc.property(randomKit, (kit) => {
+        const found = solve(kit, bench).solutions[0]?.judgement;
+        const best = bruteForce(kit, bench);
+        if (best !== undefined) solved += 1;
+        expect(found === undefined).toBe(best === undefined);
+        expect(found?.score ?? 0).toBeCloseTo(best ?? 0, 9);
+      }), { numRuns: 120 });
+    }
+    expect(solved).toBeGreaterThan(40);
+  });
+
+  it('says which dimension is missing, and a piece made to it solves the stroke', () => {
+    const bench = exampleBench('bearing-in');
+    const { solutions, missing } = solve([disc, support, piece('too wide', 78, 70, 30)], bench);
+    expect(solutions).toEqual([]);
+    expect(missing[0]!.text).toContain('outside 70.2–75.8, inside 67.2–72.8');
+    expect(solve([disc, support, piece('turned', 75.8, 67.2, 30)], bench).solutions).toHaveLength(1);
+  });
+
+  it('keeps within the daylight of the press', () => {
+    const bench = { ...exampleBench('bearing-in'), press: { id: 'low', name: 'Low press', capacityKn: 196, ramMm: 45, daylightMm: 140 } };
+    expect(solve([disc, ring, support], bench).missing[0]!.text).toContain('140');
+  });
+});
+
+describe('stroke', () => {
+  const bench = exampleBench('bearing-in');
+  const at = (travelMm: number, forceKn: number) => judgeReading({ travelMm, forceKn }, 'bearing-in', exampleWork, bench.requirement, { low: 3, likely: 6, high: 9 }, bench.press).rule;
+  it('reads the gauge against the band at that travel', () => {
+    expect([at(18.5, 3), at(18.5, 0.5), at(18.5, 6), at(41.5, 12), at(43, 12), at(20, 300)]).toEqual(['stroke.in-band', 'stroke.easy', 'stroke.above', 'stroke.seated', 'stroke.past', 'stroke.capacity']);
+  });
+  it('keeps only a seat within 0.3 mm of plan', () => {
+    const depth = (depthMm: number) => judgeStroke({ peakKn: 6, depthMm }, 'bearing-in', bench.requirement, { low: 3, likely: 6, high: 9 }).status;
+    expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
+  });
+});

@@ -1,0 +1,198 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createClient } from '@libsql/client';
+import { v7 as uuid } from 'uuid';
+import { beforeAll, describe, expect, it } from 'vitest';
+
+process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
+process.env['LOG_LEVEL'] = 'silent';
+const { dispatch } = await import('../../src/server/dispatch.ts');
+const { csvToWorkshop, importJobs, importWorkshop } = await import('../../src/server/import.ts');
+const { floorView, jobRecord } = await import('../../src/server/jobs.ts');
+const { verifyChain } = await import('../../src/server/chain.ts');
+
+const demo = (name: string) => readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers are read as plain JSON, as a client would
+type Json = any;
+async function ask(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<{ status: number; type: string | null; json: Json }> {
+  const init: RequestInit = { method, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }), headers: { 'content-type': 'application/json', ...headers } };
+  const r = await dispatch(new Request(`http://127.0.0.1${path}`, init));
+  return { status: r.status, type: r.headers.get('content-type'), json: await r.json() };
+}
+const fieldsOf = (json: Json): string[] => json.errors.map((e: { field: string }) => e.field);
+
+async function newJob(unitId = 'unit-07', corner = 'LF'): Promise<string> {
+  const id = uuid();
+  expect((await ask('POST', '/api/jobs', { id, unitId, corner, byId: 'rafe' })).status).toBe(200);
+  return id;
+}
+const say = (job: string, type: string, body: unknown, more: object = {}) => ask('POST', `/api/jobs/${job}/events`, { id: uuid(), type, body, byId: 'rafe', ...more });
+const complaint = { corner: 'LF', sound: 'roar', lamps: [], history: [] };
+
+beforeAll(async () => {
+  await importWorkshop(csvToWorkshop('parts', demo('parts.csv')));
+  await importWorkshop(csvToWorkshop('adapters', demo('kit.csv')));
+  await importWorkshop(JSON.parse(demo('workshop.json')));
+  await importJobs(JSON.parse(demo('jobs.json')));
+});
+
+describe('demo data', () => {
+  it('is as large as it says: units, people, pieces, parts, jobs at different stations', async () => {
+    const floor = await floorView();
+    const count = async (kind: string) => (await ask('GET', `/api/records/${kind}`)).json.length;
+    expect(floor.units.length).toBeGreaterThanOrEqual(8);
+    expect(floor.people).toHaveLength(4);
+    expect(await count('adapters')).toBeGreaterThanOrEqual(25);
+    expect(await count('parts')).toBeGreaterThanOrEqual(40);
+    expect(new Set(floor.rows.map((r) => r.station)).size).toBeGreaterThanOrEqual(5);
+  });
+});
+
+describe('problem documents', () => {
+  it('name what is wrong with a body', async () => {
+    const r = await ask('POST', '/api/jobs', { id: uuid(), unitId: 'unit-07', corner: 'XX', colour: 'red' });
+    expect([r.status, r.type]).toEqual([422, 'application/problem+json']);
+    expect(fieldsOf(r.json).sort()).toEqual(['byId', 'colour', 'corner']);
+  });
+  it.each([
+    ['a job that is not there', () => ask('GET', `/api/jobs/${uuid()}`), 404, /There is no job/u],
+    ['a route that is not there', () => ask('GET', '/api/nothing'), 404, /nothing at/u],
+    ['a wrong method', () => ask('PUT', '/api/jobs', {}), 405, /not for/u],
+    ['a body that is not JSON', () => ask('POST', '/api/jobs', '{"id":'), 400, /not JSON/u],
+    ['a wrong kind of body', () => ask('POST', '/api/jobs', 'x', { 'content-type': 'text/plain' }), 415, /takes application\/json/u],
+    ['a body over its limit', () => ask('POST', '/api/jobs', `"${'x'.repeat(1_000_001)}"`), 413, /limit of 1 MB/u],
+    ['letters in a number', () => ask('POST', '/api/compute/tolerance', { sizeMm: 'seventy', class: 'P7' }), 422, /sizeMm: Must be a number/u],
+    ['a size outside the table', () => ask('POST', '/api/compute/tolerance', { sizeMm: 900, class: 'P7' }), 422, /sizeMm: 900/u],
+    ['a bore larger than the outside', () => ask('POST', '/api/compute/press-fit', { interferenceMm: 0.03, diameterMm: 72, lengthMm: 37, outerDiameterMm: 60, innerBoreMm: 0, outerMaterial: 'steel', innerMaterial: 'steel', friction: 0.1 }), 422, /outerDiameterMm: 60 must be larger/u],
+  ])('%s', async (_name, call, status, detail) => {
+    const r = await call();
+    expect(r.status).toBe(status);
+    expect(r.json.detail).toMatch(detail);
+  });
+});
+
+describe('import', () => {
+  it('takes nothing of a file with an unknown field, and says where', async () => {
+    const r = await ask('POST', '/api/import', { format: 'true-spindle/workshop', version: 1, adapters: [{ id: 'n1', name: 'N1', shape: 'disc', outerMm: 50, innerMm: 0, heightMm: 10, material: 'steel', ratingKn: 10, colour: 'red' }] });
+    expect(r.status).toBe(422);
+    expect(r.json.errors[0]).toEqual({ field: 'adapters.0.colour', reason: 'Unknown field “colour”.' });
+    expect((await ask('GET', '/api/records/adapters')).json.some((a: Json) => a.id === 'n1')).toBe(false);
+  });
+  it('sees sizes that contradict each other, in CSV too', async () => {
+    const r = await ask('POST', '/api/import/adapters', 'id,name,shape,outerMm,innerMm,heightMm,material,ratingKn\nx1,X1,sleeve,40,50,20,steel,100', { 'content-type': 'text/csv' });
+    expect(r.json.errors[0].field).toBe('adapters.0.innerMm');
+  });
+  it('lets only a lead bring in procedures', async () => {
+    const file = { format: 'true-spindle/workshop', version: 1, procedures: [] };
+    expect((await ask('POST', '/api/import', file)).status).toBe(403);
+    expect((await ask('POST', '/api/import', file, { 'x-lead-id': 'ines', 'x-lead-pin': '2580' })).status).toBe(200);
+  });
+});
+
+describe('the record', () => {
+  it('does a command once however often it is sent', async () => {
+    const job = await newJob();
+    const id = uuid();
+    for (let i = 0; i < 3; i++) expect((await say(job, 'complaint-recorded', complaint, { id })).status).toBe(200);
+    expect((await jobRecord(job)).events).toHaveLength(1);
+    expect((await say(job, 'caution-read', { cautionId: 'press' }, { id })).status).toBe(409);
+  });
+
+  it('keeps its order when many write at once', async () => {
+    const job = await newJob();
+    await Promise.all(Array.from({ length: 12 }, (_, i) => say(job, 'timer-started', { timerId: `t${i}`, label: 'wait', minutes: 1 })));
+    const record = await jobRecord(job);
+    expect(record.events).toHaveLength(12);
+    expect(verifyChain(record.job, record.events)).toMatchObject({ verified: true, entries: 12 });
+  });
+
+  it('shows where it was altered', async () => {
+    const job = await newJob();
+    await say(job, 'complaint-recorded', complaint);
+    await say(job, 'test-recorded', { testId: 'spring', place: 'LF', result: 'smooth' });
+    const record = await jobRecord(job);
+    const client = createClient({ url: `file:${join(process.env['DATA_DIR']!, 'true-spindle.db')}` });
+    await client.execute({ sql: 'UPDATE events SET body = replace(body, ?, ?) WHERE seq = ?', args: ['smooth', 'gritty', record.events[1]!.seq] });
+    const after = await jobRecord(job);
+    expect(verifyChain(after.job, after.events)).toMatchObject({ verified: false, brokenAt: record.events[1]!.seq });
+  });
+
+  it('tells two tablets apart by the version they saw', async () => {
+    const job = await newJob();
+    const put = (version: number, partNumber: string) => ask('PUT', `/api/jobs/${job}/choices/match`, { id: uuid(), version, value: { partNumber }, byId: 'maud' });
+    expect((await put(0, 'N4076-48')).status).toBe(200);
+    const stale = await put(0, 'T4076-43');
+    expect(stale.status).toBe(409);
+    expect(stale.json).toMatchObject({ yours: { partNumber: 'T4076-43' }, theirs: { partNumber: 'N4076-48' }, version: 1 });
+    expect((await put(1, 'T4076-43')).json.choices.match).toEqual({ version: 2, value: { partNumber: 'T4076-43' } });
+  });
+
+  it('keeps foreign keys on and the log ahead of the file', async () => {
+    const { store } = await import('../../src/server/store.ts');
+    const { db } = await store();
+    const pragma = async (name: string) => Object.values((await db.run(`PRAGMA ${name}`)).rows[0] ?? {})[0];
+    expect([await pragma('foreign_keys'), await pragma('journal_mode'), await pragma('synchronous')]).toEqual([1, 'wal', 2]);
+  });
+});
+
+describe('interlocks', () => {
+  const at = async (fleetNo: string) => (await floorView()).rows.find((r) => r.fleetNo === fleetNo && r.station !== undefined)!.id;
+
+  it.each([
+    ['an override without a PIN', 'overridden', { rule: 'match.open-item:axle-nut', reason: 'x' }, 403, /not the PIN/u],
+    ['a station out of turn', 'station-done', { station: 'torque' }, 422, /Complaint is not done/u],
+    ['a tool that does not exist', 'stage-recorded', { stageId: 's1', actual: 120, toolId: 'spoon' }, 422, /No tool is called “spoon”/u],
+    ['a stage out of order', 'stage-recorded', { stageId: 's4', actual: 70, toolId: 'click-200' }, 422, /Out of order: stage 1/u],
+    ['a stroke before the caution', 'stroke-reading', { operation: 'hub-out', travelMm: 1, forceKn: 1, typed: '1' }, 422, /caution first/u],
+    ['a negative width', 'old-part-read', { dimension: 'widthMm', valueMm: -37, typed: '-37', instrumentId: 'mic' }, 422, /valueMm: Must be more than 0/u],
+  ])('refuses %s', async (_name, type, body, status, detail) => {
+    const r = await say(await newJob(), type, body);
+    expect(r.status).toBe(status);
+    expect(r.json.detail).toMatch(detail);
+  });
+
+  it('refuses a stack that loads the balls, and a reversed encoder', async () => {
+    const job = await at('07');
+    const stroke = (stack: object) => say(job, 'stroke-recorded', { operation: 'bearing-in', pressId: 'press-1', stack, peakKn: 6, depthMm: 41.5 });
+    expect((await stroke({ capId: 'disc-74', pusherId: 'sleeve-44', supportId: 'support-110' })).json).toMatchObject({ status: 422, rule: 'press.through-balls' });
+    await say(job, 'encoder-checked', { side: 'outboard', method: 'paper-clip' });
+    expect((await stroke({ capId: 'disc-74', pusherId: 'ring-75', supportId: 'support-110' })).json).toMatchObject({ rule: 'press.encoder-reversed' });
+    await say(job, 'encoder-checked', { side: 'inboard', method: 'viewing-card' });
+    expect((await stroke({ capId: 'disc-74', pusherId: 'ring-75', supportId: 'support-110' })).status).toBe(200);
+  });
+
+  it('locks a signed card', async () => {
+    const signed = (await floorView()).rows.find((r) => r.fleetNo === '26')!.id;
+    expect((await say(signed, 'caution-read', { cautionId: 'press' })).json.detail).toMatch(/signed/u);
+    const card = await ask('GET', `/api/jobs/${signed}/card.json`);
+    expect(card.json).toMatchObject({ format: 'true-spindle/job-card', signed: { who: 'Ines' }, seal: { verified: true } });
+  });
+
+  it('waits after five wrong PINs', async () => {
+    const job = await newJob();
+    const sign = (pin: string) => say(job, 'overridden', { rule: 'x', reason: 'y' }, { byId: 'tobi', pin });
+    for (let i = 0; i < 5; i++) expect((await sign('0000')).status).toBe(403);
+    expect((await sign('1590')).status).toBe(429);
+  });
+});
+
+describe('the interface', () => {
+  it('describes itself from the schemas that check it', async () => {
+    const { json } = await ask('GET', '/api/openapi.json');
+    expect(json.openapi).toBe('3.1.0');
+    expect(json.paths['/api/compute/press-fit'].post.requestBody.content['application/json'].schema.additionalProperties).toBe(false);
+  });
+  it('computes a press fit as the worked example does', async () => {
+    // Shigley, press and shrink fits, worked by hand
+    const { json } = await ask('POST', '/api/compute/press-fit', { interferenceMm: 0.03, diameterMm: 72, lengthMm: 37, outerDiameterMm: 110, innerBoreMm: 60, outerMaterial: 'steel', innerMaterial: 'steel', friction: 0.12 });
+    expect(json.pressureMpa).toBeCloseTo(10.67, 1);
+    expect(json.forceKn).toBeCloseTo(10.72, 1);
+  });
+  it('keeps a PIN only as a hash', async () => {
+    const bytes = readFileSync(join(process.env['DATA_DIR']!, 'true-spindle.db'), 'latin1') + readFileSync(join(process.env['DATA_DIR']!, 'true-spindle.db-wal'), 'latin1');
+    expect(bytes).toContain('Ines');
+    expect(bytes).not.toContain('"2580"');
+  });
+});
