@@ -49,7 +49,7 @@ export function Cutaway({ stack, bench, judgement, travelMm, reversed, beside }:
       <Heights f={f} />
       <Balloons f={f} />
       {beside?.({ y, scene, marks, edge })}
-      <text className="cap" x="0" y="14">To scale, as it stands in the press.</text><text className="cap" x="0" y="31">Dimensions in mm</text>
+      <text className="cap hint" x="0" y="14">To scale, as it stands in the press.</text><text className="cap hint" x="0" y="31">Dimensions in mm</text>
     </svg>
   );
 }

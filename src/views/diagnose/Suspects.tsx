@@ -20,7 +20,7 @@ export function Suspects({ judgement: j, shown, about, onAbout }: { judgement: J
       {list.map((s, i) => {
         const h = i === 0 ? 44 : 20;
         return (
-          <g key={s.id} className={`sus${s.id === about ? ' on' : ''}`} role="button" tabIndex={0} aria-label={`${s.name}, ${shown[i]} per cent: why`} aria-pressed={s.id === about} onClick={() => onAbout(s.id)} onKeyDown={(e) => { if (e.key === 'Enter') onAbout(s.id); }}>
+          <g key={s.id} className={`sus${s.id === about ? ' on' : ''}`} role="button" tabIndex={0} aria-pressed={s.id === about} onClick={() => onAbout(s.id)} onKeyDown={(e) => { if (e.key === 'Enter') onAbout(s.id); }}>
             <rect x="0" y={rowY(i) - 6} width="756" height={h + 12} className="hit" />
             <text className={`nm${i === 0 ? ' top' : ''}`} x="0" y={rowY(i) + h / 2 + 6}>{s.name}</text>
             <rect className={i === 0 ? 'bx' : 'bo'} fill={`url(#${i === 0 ? 'sb1' : 'sb2'})`} x={left} y={rowY(i)} width={Math.max(1, width * s.probability)} height={h} />

@@ -35,7 +35,7 @@ export function BenchAxis({ items, part, onState }: { items: Record<string, Item
         const ghost = state !== 'in-hand';
         const text = item.id === 'bearing' && part ? sizeInShort(part.bearing) : item.singleUse ? 'new each time' : '5 ml';
         return (
-          <g key={item.id} className="item" role="button" tabIndex={0} aria-label={`${item.name}: ${stateName(state)}. Change`} onClick={() => onState(item.id, nextState(state))} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onState(item.id, nextState(state)); } }}>
+          <g key={item.id} className="item" role="button" tabIndex={0} onClick={() => onState(item.id, nextState(state))} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onState(item.id, nextState(state)); } }}>
             <rect className="hit" x={colX(i) - 68} y="40" width="136" height="330" />
             <g className={ghost ? 'ghosted' : ''}><ItemFigure id={item.id} x={colX(i)} part={part} marks={marks} /></g>
             <path className="extl" d={`M${colX(i)} 232v28`} /><circle className="bal" cx={colX(i)} cy="274" r="14" /><text className="n b" x={colX(i)} y="279" textAnchor="middle">{i + 1}</text>

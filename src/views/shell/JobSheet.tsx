@@ -115,7 +115,7 @@ export function StationBody({ kicker, title, tabs, fill, picture, side, actions 
   return (
     <div className="station">
       <div className="ttl"><h1><span className="op">{kicker}</span>{title}</h1>{tabs}</div>
-      <fieldset className={`pic${fill ? ' fill' : ''}`} disabled={away}>{picture}</fieldset>
+      <div className={`pic${fill ? ' fill' : ''}`} role="region" aria-label="The picture" tabIndex={0}><fieldset className="contents" disabled={away}>{picture}</fieldset></div>
       <aside className="side" aria-label="The call">
         {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
         <fieldset className="side-in" disabled={away}>{side}</fieldset>

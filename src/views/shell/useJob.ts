@@ -53,7 +53,14 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<ProblemDoc>();
   const offset = useRef(0);
+  const current = useRef(first);
+  const queue = useRef<Promise<boolean>>(Promise.resolve(true));
   const id = first.job.id;
+
+  const show = useCallback((next: JobView) => {
+    current.current = next;
+    setView(next);
+  }, []);
 
   useEffect(() => {
     offset.current = first.nowMs - Date.now();
@@ -61,29 +68,42 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
     const look = async () => {
       if (document.visibilityState !== 'visible') return;
       const r = await call<JobView>('GET', `/api/jobs/${id}`);
-      if (r.ok) setView(r.value);
+      if (r.ok) show(r.value);
     };
     document.addEventListener('visibilitychange', look);
     window.addEventListener('pageshow', look);
     return () => { document.removeEventListener('visibilitychange', look); window.removeEventListener('pageshow', look); };
-  }, [id, first.nowMs]);
+  }, [id, first.nowMs, show]);
 
   const run = useCallback(async (method: string, path: string, body: unknown) => {
     setBusy(true);
     const r = await call<JobView>(method, path, body);
     setBusy(false);
     if (r.ok) {
-      setView(r.value);
+      show(r.value);
       setProblem(undefined);
     } else setProblem(r.problem);
     return r.ok;
-  }, []);
+  }, [show]);
+
+  /** Shown at once, written in the order of the taps; taken back when the server refuses. */
+  const choose: JobApi['choose'] = (key, value) => {
+    const before = current.current;
+    show({ ...before, choices: { ...before.choices, [key]: { version: before.choices[key]?.version ?? 0, value } } });
+    const write = queue.current.then(async () => {
+      const ok = await run('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: current.current.choices[key]?.version ?? 0, value, byId: who });
+      if (!ok) show({ ...current.current, choices: before.choices });
+      return ok;
+    });
+    queue.current = write;
+    return write;
+  };
 
   return {
     view, who, setWho, busy, problem,
     clear: () => setProblem(undefined),
     send: (type, body, pin) => run('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId: who, ...(pin === undefined ? {} : { pin }) }),
-    choose: (key, value) => run('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: view.choices[key]?.version ?? 0, value, byId: who }),
+    choose,
     now: () => Date.now() + offset.current,
   };
 }

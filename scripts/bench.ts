@@ -1,0 +1,83 @@
+/**
+ * Numbers the project holds itself to, measured in one run on this machine. Exits 1 when one is missed.
+ * Needs a built server (npm run build).
+ */
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from 'playwright-core';
+import { exampleBench, piece } from '../tests/example.ts';
+import { judgePiece, operations, solve, type Adapter } from '../src/core/press/index.ts';
+
+let missed = 0;
+function hold(name: string, value: number, limit: number, unit: string, note = ''): void {
+  const ok = value <= limit;
+  if (!ok) missed += 1;
+  console.log(`${ok ? 'holds ' : 'MISSED'}  ${name}: ${value.toFixed(1)} ${unit} (at most ${limit} ${unit})${note ? `; ${note}` : ''}`);
+}
+const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
+function timed(work: () => void, runs = 15): number {
+  work();
+  return median(Array.from({ length: runs }, () => { const t = performance.now(); work(); return performance.now() - t; }));
+}
+
+/** A kit of 200: every third piece near a size that fits, so that the joining has work to do. */
+function kit(): Adapter[] {
+  const near: readonly [number, number, number][] = [[75, 68, 30], [74, 0, 12], [110, 84, 20], [52, 41, 60], [80, 0, 25], [38, 0, 70], [200, 140, 100], [50, 0, 65], [98, 80, 62]];
+  return Array.from({ length: 200 }, (_, i) => {
+    const [o, inner, h] = near[i % near.length]!;
+    const off = i % 3 === 0 ? (i % 7) * 0.1 : ((i * 37) % 60) - 30;
+    return piece(`p${i}`, Math.max(12, o + off), inner === 0 ? 0 : Math.max(6, Math.min(o + off - 2, inner + off)), h + (i % 5));
+  });
+}
+
+/** Taps a piece of the drawer and waits until its row and verdict are painted; milliseconds. As text: it runs in the page. */
+const tap = (label: string) => `new Promise((resolve) => {
+  const target = [...document.querySelectorAll('dialog .drawer button')].find((b) => b.getAttribute('aria-label').startsWith('${label}'));
+  const t = performance.now();
+  target.click();
+  const look = () => document.querySelectorAll('.stack .k')[1].textContent.includes('${label}')
+    ? requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - t)))
+    : requestAnimationFrame(look);
+  look();
+})`;
+
+const pieces = kit();
+const benches = operations.map((o) => exampleBench(o));
+const four = timed(() => benches.forEach((b) => solve(pieces, b)));
+const sift = timed(() => benches.forEach((b) => pieces.forEach((p) => { judgePiece(p, 'pusher', b.requirement.pusher, b.forceKn); judgePiece(p, 'support', b.requirement.support, b.forceKn); })));
+hold('solver, 200 pieces, four strokes', four, 20, 'ms', `${(four / sift).toFixed(1)} × a bare sift of the same pieces; ${benches.map((b) => solve(pieces, b).solutions.length).join('/')} stacks found`);
+
+const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-bench-'));
+const env = { ...process.env, DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: '4397', LOG_LEVEL: 'error' };
+execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
+const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'ignore' });
+const url = 'http://127.0.0.1:4397';
+for (let i = 0; i < 60 && !(await fetch(`${url}/api/health`).then((r) => r.ok, () => false)); i++) await new Promise((r) => setTimeout(r, 250));
+
+const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+try {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const scripts: Promise<number>[] = [];
+  page.on('response', (r) => { if (r.request().resourceType() === 'script') scripts.push(r.body().then((b) => gzipSync(b).length)); });
+  const floor = (await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] };
+  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, { waitUntil: 'networkidle' });
+  await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+  hold('JavaScript of the Press page, gzip', (await Promise.all(scripts)).reduce((a, b) => a + b, 0) / 1000, 250, 'kB', `${scripts.length} files`);
+
+  const taps: number[] = [];
+  for (let i = 0; i < 9; i++) {
+    await page.locator('.stack .k').nth(1).click();
+    const name = i % 2 === 0 ? 'Sleeve 44' : 'Pusher ring 75';
+    taps.push(await page.evaluate<number>(tap(name)));
+    await page.waitForTimeout(120);
+  }
+  hold('tap to painted verdict, median of 9', median(taps), 100, 'ms', `slowest ${Math.max(...taps).toFixed(0)} ms, saved on the server within it`);
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(dataDir, { recursive: true, force: true });
+}
+process.exitCode = missed > 0 ? 1 : 0;
