@@ -7,7 +7,7 @@ import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, ty
 import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Procedure } from '../core/torque/index.ts';
 import { allJobs, choiceRow, choicesOf, eventById, eventsOf, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow, type JobRow } from '../db/jobs.ts';
-import { getMeta, getRecord, listRecords, listTechnicians, technicianById } from '../db/records.ts';
+import { getMeta, getRecord, listRecords, listTechnicians, putRecord, technicianById } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { lockedMs, noteTry, pinMatches } from './pin.ts';
@@ -109,9 +109,16 @@ export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now()
     if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
     const link = { id: input.id, jobId, type: input.type, body, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
+    if (input.type === 'signed' || input.type === 'recheck-done') await noteOdometer(db, job.unitId, (body as EventBody<'signed'>).odometerKm);
     await insertEvent(db, { ...link, body: JSON.stringify(body), prevHash, hash: eventHash(prevHash, link as EventRow) });
   });
   return jobView(jobId);
+}
+
+/** The unit's record follows the clock, never backwards. */
+async function noteOdometer(db: Db, unitId: string, odometerKm: number): Promise<void> {
+  const unit = await getRecord<UnitRecord>(db, 'units', unitId);
+  if (unit && odometerKm > unit.odometerKm) await putRecord(db, 'units', unitId, 0, { ...unit, odometerKm });
 }
 
 async function checkPin(db: Db, { byId, pin }: NewEvent): Promise<void> {

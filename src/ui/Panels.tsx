@@ -26,7 +26,7 @@ export function VerdictLines({ verdicts }: { verdicts: readonly Verdict[] }) {
 /** Symbol, value, limit and, when there is one, the verdict: one line of an engineering sheet. */
 export function Frame({ name, value, limit, status }: { name: string; value: string; limit?: string | undefined; status?: Status | undefined }) {
   return (
-    <span className="fcf"><span className="sym">{name}</span><b>{value}</b>{limit && <span className="lim">{limit}</span>}{status && <span><VerdictShape status={status} size={20} /><span className="vh">{verdictWords[status]}</span></span>}</span>
+    <span className="fcf">{name && <span className="sym">{name}</span>}<b>{value}</b>{limit && <span className="lim">{limit}</span>}{status && <span><VerdictShape status={status} size={20} /><span className="vh">{verdictWords[status]}</span></span>}</span>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { sensorSide, workOf } from '../../core/job/index.ts';
-import type { Side } from '../../core/parts.ts';
+import type { Bearing, Side } from '../../core/parts.ts';
 import { Call, Caution, Choices, MainAction } from '../../ui/Panels.tsx';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
@@ -20,7 +20,7 @@ export function EncoderBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
   const fresh = side !== checked?.side || method !== checked?.method;
   return (
     <StationBody
-      kicker={kicker} title="Which way does the encoder face?" tabs={tabs}
+      kicker={kicker} title="Which way does it face?" tabs={tabs}
       picture={work ? <EncoderPicture bearing={work.bearing} sensor={sensor} side={side} /> : <p className="note">Dimensions are not on record.</p>}
       side={
         <>
@@ -37,21 +37,26 @@ export function EncoderBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
 }
 
 /** Section as fitted: outboard left, inboard right, the sensor where it sits. */
-function EncoderPicture({ bearing, sensor, side }: { bearing: Parameters<typeof BearingHalf>[0]['b']; sensor: Side; side: Side | undefined }) {
+function EncoderPicture({ bearing, sensor, side }: { bearing: Bearing; sensor: Side; side: Side | undefined }) {
   const marks = useMarks();
-  const u = Math.min(5, 190 / (bearing.outerMm / 2));
+  const u = Math.min(11, 400 / bearing.widthMm);
   const w = bearing.widthMm * u;
+  const mid = 400;
+  const top = 120 + (bearing.outerMm / 2) * u;
+  const seal = top - ((bearing.innerFaceOuterMm + bearing.outerFaceInnerMm) / 4) * u;
   const wrong = side !== undefined && side !== sensor;
-  const sx = sensor === 'inboard' ? 300 + w / 2 + 12 : 300 - w / 2 - 62;
+  const face = (s: Side) => mid + (s === 'inboard' ? w / 2 : -w / 2);
+  const sx = sensor === 'inboard' ? face('inboard') + 16 : face('outboard') - 16 - 90;
+  const height = top - (bearing.boreMm / 2) * u + 60;
   return (
-    <svg className="dr enc" viewBox="0 0 600 440" role="img" aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}>
+    <svg className="dr enc" viewBox={`0 0 800 ${height}`} role="img" aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}>
       <Defs id={marks.id} />
-      <g transform={`translate(${300 - w / 2} 400) rotate(-90)`}><BearingHalf b={bearing} at={{ ax: 0, u }} top={0} marks={marks} encoderUp={side === undefined ? undefined : side === 'outboard'} wrong={wrong} /></g>
-      <path className="axis" d="M30 400H570" />
-      <path className={`out ${wrong ? 'f-paper' : 'f-sheet'}`} d={`M${sx} ${400 - (bearing.pitchMm / 2) * u - 18}h50v36h-50z`} /><text x={sx + 25} y={400 - (bearing.pitchMm / 2) * u - 30} textAnchor="middle">sensor</text>
-      <text x="70" y="392">outboard, to the wheel</text><text x="530" y="392" textAnchor="end">inboard</text>
-      {wrong && <><text className="st" x="300" y="40" textAnchor="middle" fontSize="20">air gap grows by about {bearing.widthMm} mm: no signal</text><path className="prj" d={`M${sensor === 'inboard' ? 300 - w / 2 : 300 + w / 2} 60H${sx + 25}`} /></>}
-      {side !== undefined && !wrong && <text className="b" x="300" y="40" textAnchor="middle" fontSize="18">encoder {side}, at the sensor</text>}
+      <g transform={`translate(${mid - w / 2} ${top}) rotate(-90)`}><BearingHalf b={bearing} at={{ ax: 0, u }} top={0} marks={marks} encoderUp={side === undefined ? undefined : side === 'outboard'} wrong={wrong} /></g>
+      <path className="out f-sheet" d={`M${sx} ${seal - 26}h90v52h-90z`} /><path className="cl1" d={`M${sx - 12} ${seal}h114`} /><text className="b" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">sensor</text>
+      <text x="8" y={height - 12} fontSize="18">outboard, to the wheel</text><text x="792" y={height - 12} textAnchor="end" fontSize="18">inboard, to the shaft</text>
+      {wrong && <><text className="st" x={mid} y="40" textAnchor="middle" fontSize="22">air gap grows by about {bearing.widthMm} mm: no signal</text><path className="dim" markerStart={marks.arrow} markerEnd={marks.arrow} d={`M${face(side)} 70H${sensor === 'inboard' ? sx : sx + 90}`} /><path className="extl" d={`M${face(side)} 60V${top - (bearing.outerMm / 2) * u}M${sensor === 'inboard' ? sx : sx + 90} 60V${seal - 26}`} /></>}
+      {side !== undefined && !wrong && <text className="in-enc" x={mid} y="60" textAnchor="middle" fontSize="20">encoder {side}, at the sensor</text>}
+      {side === undefined && <text className="cap" x={mid} y="60" textAnchor="middle">Both faces look alike to the eye: only the card shows the magnet</text>}
     </svg>
   );
 }

@@ -11,7 +11,7 @@ export function FitHump({ band, measured }: { band: Band; measured: boolean }) {
   const step = (high - low) / 0.01 > 8 ? 0.02 : 0.01;
   const ticks = Array.from({ length: 12 }, (_, i) => Math.ceil(low / step) * step + i * step).filter((t) => t < high);
   return (
-    <svg className="dr w-full" viewBox="0 0 400 168" role="img" aria-label={`Fit ${band.likely.toFixed(3)} mm, from ${band.low.toFixed(3)} to ${band.high.toFixed(3)}`}>
+    <svg className="dr hump" viewBox="0 0 400 168" role="img" aria-label={`Fit ${band.likely.toFixed(3)} mm, from ${band.low.toFixed(3)} to ${band.high.toFixed(3)}`}>
       <path className="f-wash" d={`M${d}Z`} /><path className="gtrace" d={`M${d}`} />
       <path className="gtk" d="M10 118H392" />
       {ticks.map((t) => <g key={t}><path className="gtk" d={`M${X(t)} 118v6`} /><text className="n" x={X(t)} y="140" textAnchor="middle">{t.toFixed(2).replace('-', '−')}</text></g>)}

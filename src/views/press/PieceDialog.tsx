@@ -8,9 +8,14 @@ export type Role = 'cap' | 'pusher' | 'support';
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
 const titles: Record<Role, string> = { cap: 'Disc under the ram', pusher: 'What pushes?', support: 'What does it stand on?' };
 
+const stops = (j: Judgement) => j.verdicts.filter((v) => v.status === 'stop').length;
+
+/** What speaks of this piece itself comes before what it does to the whole. */
+const word = (piece: Adapter, j: Judgement) => (j.verdicts.find((v) => v.status === j.status && v.text.startsWith(piece.name)) ?? j.verdicts[0])?.text;
+
 /** The drawer: every piece judged in this place of this stack, best first; a refused one says why. */
 export function PieceDialog({ role, stack, bench, kit, onPick, onClose }: { role: Role; stack: Stack; bench: Bench; kit: readonly Adapter[]; onPick: (a: Adapter | undefined) => void; onClose: () => void }) {
-  const judged: { piece: Adapter; j: Judgement }[] = kit.map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) })).sort((a, b) => order[a.j.status] - order[b.j.status] || b.j.score - a.j.score);
+  const judged: { piece: Adapter; j: Judgement }[] = kit.map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) })).sort((a, b) => order[a.j.status] - order[b.j.status] || stops(a.j) - stops(b.j) || b.j.score - a.j.score);
   return (
     <Dialog title={titles[role]} onClose={onClose}>
       <ul className="drawer">
@@ -18,7 +23,7 @@ export function PieceDialog({ role, stack, bench, kit, onPick, onClose }: { role
         {judged.map(({ piece, j }) => (
           <li key={piece.id}>
             <button type="button" onClick={() => onPick(piece)} aria-label={`${piece.name}: ${verdictWords[j.status]}`}>
-              <PieceFigure piece={piece} /><span><b>{piece.name}</b> <span className="num cap">{piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}</span><br /><span className="note">{j.verdicts[0]?.text}</span></span><VerdictShape status={j.status} size={26} />
+              <PieceFigure piece={piece} /><span><b>{piece.name}</b> <span className="num cap">{piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}</span><br /><span className="note">{word(piece, j)}</span></span><VerdictShape status={j.status} size={26} />
             </button>
           </li>
         ))}

@@ -1,7 +1,7 @@
 import { hollowMm, type Adapter } from '../../core/press/index.ts';
 
 /** Half-section of a piece from its axis, all pieces to one scale. */
-export function PieceFigure({ piece, scale = 0.55 }: { piece: Adapter; scale?: number }) {
+export function PieceFigure({ piece, scale = 0.8 }: { piece: Adapter; scale?: number }) {
   const R = (piece.outerMm / 2) * scale;
   const r = (piece.innerMm / 2) * scale;
   const h = piece.heightMm * scale;

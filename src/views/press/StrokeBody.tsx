@@ -82,7 +82,7 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
   const texts = status === 'good' ? shown : shown.filter((v) => v.status === status);
   return (
     <Call status={status}>
-      {texts.slice(0, 3).map((v) => <p key={v.rule}>{v.text}</p>)}
+      {texts.slice(0, 2).map((v) => <p key={v.rule}>{v.text}</p>)}
       {status === 'stop' && solved.solutions[0] && !refused && <p><b>{solved.solutions[0].stack.pusher.name} on {solved.solutions[0].stack.support.name} is Good.</b></p>}
     </Call>
   );

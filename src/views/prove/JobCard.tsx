@@ -1,9 +1,12 @@
 import { Printer } from 'lucide-react';
 import type { Band, Status } from '../../core/verdict.ts';
-import { both, dayTime, fixed, clockTime } from '../../core/units/index.ts';
+import { both, clockTime, dayTime, fixed, parseQuantity } from '../../core/units/index.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import type { JobView } from '../../core/job/index.ts';
 import { Call } from '../../ui/Panels.tsx';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { useJob } from '../shell/useJob.ts';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
@@ -43,13 +46,29 @@ export default function JobCard({ first, who, card: c }: { first: JobView; who: 
               <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length} of 4</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
             </tbody></table></section>
             <section><h2>Seal</h2><p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p><p className="cap">SHA-256 over every entry and the one before it</p></section>
-            {c.recheckKm !== null && <section><h2>Still owed</h2><p className="note">Recheck after {c.recheckKm} km / 99 mi: paint mark of the nut, wheel nuts.</p></section>}
+            {c.recheckKm !== null && <Recheck dueKm={c.recheckKm} />}
             <div className="grow" />
           </>
         }
         actions={<><button type="button" className="btn main" data-main="" onClick={() => window.print()}><Printer aria-hidden="true" />Print</button><a className="btn q" href={`/api/jobs/${first.job.id}/card.json`} download={`job-card-${c.number}.json`}>JSON</a><a className="btn q" href={`/api/jobs/${first.job.id}/card.csv`} download={`job-card-${c.number}.csv`}>CSV</a></>}
       />
     </JobSheet>
+  );
+}
+
+/** What is still owed after the job: the recheck, with the distance it was done at. */
+function Recheck({ dueKm }: { dueKm: number }) {
+  const { view, send } = useJob();
+  const { signed, recheckedKm } = view.state;
+  const [km, setKm, clear] = useDraft(`${view.job.id}:recheck`);
+  const parsed = parseQuantity(km, 'distance');
+  const fault = parsed.ok && signed && parsed.value < signed.odometerKm ? `Signed at ${fixed(signed.odometerKm)} km: less cannot be.` : undefined;
+  if (recheckedKm !== undefined) return <section><h2>Recheck</h2><p className="vd good"><VerdictShape status="good" size={22} />done at {fixed(recheckedKm)} km</p></section>;
+  return (
+    <section><h2>Still owed</h2><p className="note">Recheck after {dueKm} km / 99 mi: paint mark of the nut, wheel nuts by wrench.</p>
+      <form className="grid gap-2" onSubmit={async (e) => { e.preventDefault(); if (parsed.ok && !fault && (await send('recheck-done', { odometerKm: Math.round(parsed.value) }))) clear(); }}>
+        <QuantityInput compact label="Distance on the clock now" dimension="distance" text={km} onText={setKm} fault={fault} /><button type="submit" className="btn q small">Recheck done</button>
+      </form></section>
   );
 }
 

@@ -1,0 +1,29 @@
+/** Takes the pictures of docs/screenshots from the demo data. Needs a running demo; address as the first argument. */
+import { chromium } from 'playwright-core';
+
+const url = process.argv[2] ?? 'http://127.0.0.1:4321';
+const rows = ((await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] }).rows;
+const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
+
+interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean }
+const shots: Shot[] = [
+  { name: 'floor', path: '/' }, { name: 'complaint', path: `${job('04')}/complaint` }, { name: 'diagnose', path: `${job('04')}/diagnose` },
+  { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'step', path: `${job('21')}/press-out` },
+  { name: 'old-part', path: `${job('07')}/press-out`, press: 'Old part' }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
+  { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('07')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('07')}/press-in`, press: 'Bearing', size: [820, 1180] },
+  { name: 'torque', path: `${job('33')}/torque` }, { name: 'torque-phone', path: `${job('33')}/torque`, size: [390, 844] }, { name: 'prove', path: `${job('26')}/prove` }, { name: 'card', path: `${job('26')}/card` }, { name: 'kit', path: '/kit' },
+];
+
+const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+for (const s of shots) {
+  const context = await browser.newContext({ viewport: { width: s.size?.[0] ?? 1280, height: s.size?.[1] ?? 800 } });
+  await context.addCookies([{ name: 'ts-theme', value: s.night ? 'night' : 'day', url }]);
+  const page = await context.newPage();
+  await page.goto(url + s.path, { waitUntil: 'networkidle' });
+  await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
+  if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
+  await page.waitForTimeout(200);
+  await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
+  await context.close();
+}
+await browser.close();
