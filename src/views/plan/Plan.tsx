@@ -4,7 +4,6 @@ import { routes, schedule, type RouteId } from '../../core/plan/index.ts';
 import { solve, operations, operationNames } from '../../core/press/index.ts';
 import { benchOf } from '../../core/job/index.ts';
 import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
-import { VerdictWord } from '../../ui/Marks.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { Timeline } from './Timeline.tsx';
@@ -42,7 +41,7 @@ function Body() {
           <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[{ id: 'soak', label: 'penetrant soak, 20 min' }, { id: 'chill', label: 'chill the bearing, 75 min' }]} /></div>
           <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
             <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>
-              <b>{r.name}</b><span>{r.id === 'bench' ? `${Math.floor(s.endMin / 60)} h ${String(s.endMin % 60).padStart(2, '0')}` : 'not walked here'}</span><span>Alignment {r.alignment}</span><span>{r.walked ? r.risk : <><VerdictWord status="stop" size={16} /> {r.risk}</>}</span>
+              <b>{r.name}</b><span>{r.id === 'bench' ? `${Math.floor(s.endMin / 60)} h ${String(s.endMin % 60).padStart(2, '0')}` : 'worked outside True Spindle'}</span><span>Alignment {r.alignment}</span><span>{r.risk}</span>
             </button>
           ))}</div>
         </div>
