@@ -72,13 +72,13 @@ function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
   return best;
 }
 
-/** Random pieces, half of them near a size that works, so that both outcomes come up. */
+/** Random pieces, most of them near a size that works, so that both outcomes come up. */
 const near: readonly [number, number, number][] = [[75, 68, 30], [74, 0, 12], [110, 84, 20], [52, 41, 60], [80, 0, 25], [38, 0, 70], [200, 140, 100], [50, 0, 65], [98, 80, 62]];
 const randomPiece = fc.oneof(
-  fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep })),
-  fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -3, max: 3 }) }).map(({ base: [o, i, h], d }) => ({ o: o + d / 2, i: i === 0 ? 0 : i + d / 2, h, deep: false })),
+  { weight: 1, arbitrary: fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep })) },
+  { weight: 3, arbitrary: fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -2, max: 1 }) }).map(({ base: [o, i, h], d }) => ({ o: o + d / 2, i: i === 0 ? 0 : i + d / 2, h, deep: false })) },
 );
-const randomKit = fc.array(randomPiece, { minLength: 2, maxLength: 8 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {})));
+const randomKit = fc.array(randomPiece, { minLength: 3, maxLength: 8 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {})));
 
 describe('solver', () => {
   it('agrees with brute force on random kits', () => {

@@ -1,11 +1,13 @@
 import { missingFor } from '../../core/job/index.ts';
 import { p1Items, p1Steps, walkSteps } from '../../core/families/index.ts';
-import { routes, schedule, type RouteId } from '../../core/plan/index.ts';
+import { chillMinutes, routes, schedule, type RouteId } from '../../core/plan/index.ts';
 import { solve, operations, operationNames } from '../../core/press/index.ts';
 import { benchOf } from '../../core/job/index.ts';
 import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { timeLeft } from '../../core/units/index.ts';
+import { useServerClock } from '../shell/useTick.ts';
 import { Timeline } from './Timeline.tsx';
 
 export default function Plan(props: SheetProps) {
@@ -49,6 +51,7 @@ function Body() {
       side={
         <>
           <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>{!walkable ? 'This route is worked outside True Spindle. The bench press is walked to the end.' : gaps.length > 0 ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.` : `All four strokes can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}</Call>
+          {plan.chill && choices.plan && <Freezer />}
           <section><h2>Take to the car and the press</h2><p className="note">{tools.join(', ')}.</p><table className="rows"><tbody>
             {strokes.map(({ o, found }) => found?.solutions[0] && <tr key={o}><td>{operationNames[o].replace('Press ', '')}</td><td className="right">{found.solutions[0].stack.pusher.name}, {found.solutions[0].stack.support.name}</td></tr>)}
           </tbody></table></section>
@@ -63,5 +66,18 @@ function Body() {
       }
       actions={<MainAction label="Start work" missing={walkable ? missing : 'Choose a route that can be walked'} onAct={start} />}
     />
+  );
+}
+
+/** The chill as a real wait: in its wrapping against frost, ready when the core is cold. */
+function Freezer() {
+  const { view, send } = useJob();
+  const now = useServerClock(view.nowMs);
+  const timer = view.state.timers.find((t) => t.id === 'chill');
+  return (
+    <section><h2>Freezer</h2>
+      {!timer ? <><p className="note">In its wrapping, against frost. Cold after about {chillMinutes} min; gloves.</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-started', { timerId: 'chill', label: 'bearing chills', minutes: chillMinutes })}>Bearing is in: start the clock</button></>
+        : <><p className="note"><b className="num">{now < timer.endsMs ? timeLeft(timer.endsMs - now) : 'Cold'}</b> {now < timer.endsMs ? 'left' : 'now: wipe the frost, oil, press at once'}</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-ended', { timerId: 'chill' })}>Taken out</button></>}
+    </section>
   );
 }
