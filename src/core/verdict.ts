@@ -34,4 +34,3 @@ export interface Band {
 }
 
 export const band = (low: number, likely: number, high: number): Band => ({ low, likely, high });
-export const exactly = (value: number): Band => ({ low: value, likely: value, high: value });

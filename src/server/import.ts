@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type } from '@sinclair/typebox';
 import Papa from 'papaparse';
 import { bearingFaults, type CataloguePart } from '../core/matching/index.ts';
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
@@ -79,7 +79,6 @@ export const JobsFileSchema = closed({
     events: Type.Array(closed({ id: Uuid, type: oneOf(eventTypes), body: Type.Unknown(), byId: Id, minutesAgo: Type.Number({ minimum: 0 }), note: Type.Optional(Text()) })),
   })),
 });
-export type JobsFile = Static<typeof JobsFileSchema>;
 
 /** Imports jobs by replaying them through the same commands and interlocks as the interface. */
 export async function importJobs(input: unknown, nowMs = Date.now()): Promise<Record<string, number>> {

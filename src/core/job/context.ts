@@ -1,7 +1,7 @@
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
 import { judgeSeat } from '../fits/index.ts';
 import { candidates, compare, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
-import { corners, opposite, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
+import { corners, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
 import { classFits, requirement, strokeForceKn, type Adapter, type Bench, type Fits, type Operation, type Press, type Stack, type Work } from '../press/index.ts';
 import type { ChoiceBody, Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
@@ -104,6 +104,3 @@ export function stackOf(ctx: JobContext, ids: ChoiceBody<'stack-hub-out'>): Stac
   if (!pusher || !support || (ids.capId !== undefined && !cap)) return undefined;
   return { ...(cap ? { cap } : {}), pusher, support };
 }
-
-/** Which way the bearing went in, for a picture of it reversed. */
-export const reversed = (ctx: JobContext, state: JobState): boolean => state.encoderChecked?.side === opposite(sensorSide(ctx));

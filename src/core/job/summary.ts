@@ -1,4 +1,3 @@
-import { cornerNames } from '../parts.ts';
 import { complaintInShort } from '../diagnosis/index.ts';
 import { familyByCode } from '../families/index.ts';
 import { sizeInShort } from '../matching/index.ts';
@@ -81,5 +80,3 @@ export function recheck(job: JobNow): { drivenKm: number; dueKm: number } | unde
   if (!signed || recheckedKm !== undefined) return undefined;
   return { drivenKm: Math.max(0, job.ctx.unit.odometerKm - signed.odometerKm), dueKm: recheckKm };
 }
-
-export const jobTitle = (job: JobNow): string => `${complaintInShort(job.state.complaint)}, ${cornerNames[job.ctx.corner].toLowerCase()}`;

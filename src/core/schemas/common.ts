@@ -8,7 +8,6 @@ export const Mm = (description?: string) => Type.Number({ exclusiveMinimum: 0, m
 export const Text = (max = 200) => Type.String({ minLength: 1, maxLength: max });
 export const Id = Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9][A-Za-z0-9._-]*$' });
 export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$', description: 'UUID, made by the client (version 7)' });
-export const CornerId = oneOf(['LF', 'RF', 'LR', 'RR'] as const);
 export const JobCornerId = oneOf(['LF', 'RF', 'LR', 'RR', 'unknown'] as const);
 export const SideId = oneOf(['inboard', 'outboard'] as const);
 export const OperationId = oneOf(['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const);

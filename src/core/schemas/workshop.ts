@@ -86,7 +86,6 @@ export const WorkshopSchema = closed({
 });
 export type WorkshopFile = Static<typeof WorkshopSchema>;
 export type UnitRecord = Static<typeof UnitSchema>;
-export type TechnicianRecord = Static<typeof TechnicianSchema>;
 
 /** What the workshop's file kinds are called in a route and in a table. */
 export const workshopKinds = ['units', 'parts', 'adapters', 'presses', 'procedures', 'wrenches', 'instruments'] as const;

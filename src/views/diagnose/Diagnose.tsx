@@ -61,6 +61,7 @@ function Body() {
       }
       actions={
         <>
+          {state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && !state.closed && <button type="button" className="btn q" onClick={() => send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })}>Close the job</button>}
           <MainAction label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`} missing={!state.complaint ? 'Record the complaint first' : top.probability < 0.5 ? 'No suspect is over half yet' : undefined} onAct={() => (sure ? call() : setAsking(true))} />
         </>
       }

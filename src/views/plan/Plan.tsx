@@ -1,8 +1,8 @@
-import { missingFor } from '../../core/job/index.ts';
+import { benchOf, chosenPart, missingFor } from '../../core/job/index.ts';
+import { expansionMm, materials } from '../../core/fits/index.ts';
 import { p1Items, p1Steps, walkSteps } from '../../core/families/index.ts';
 import { chillMinutes, routes, schedule, type RouteId } from '../../core/plan/index.ts';
 import { solve, operations, operationNames } from '../../core/press/index.ts';
-import { benchOf } from '../../core/job/index.ts';
 import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -74,9 +74,10 @@ function Freezer() {
   const { view, send } = useJob();
   const now = useServerClock(view.nowMs);
   const timer = view.state.timers.find((t) => t.id === 'chill');
+  const part = chosenPart(view.ctx, view.choices);
   return (
     <section><h2>Freezer</h2>
-      {!timer ? <><p className="note">In its wrapping, against frost. Cold after about {chillMinutes} min; gloves.</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-started', { timerId: 'chill', label: 'bearing chills', minutes: chillMinutes })}>Bearing is in: start the clock</button></>
+      {!timer ? <><p className="note">In its wrapping, against frost. Cold after about {chillMinutes} min; gloves. {part && `At −18 °C the ring is ${(-expansionMm(part.bearing.outerMm, materials.steel.alphaPerK, -38)).toFixed(3)} mm smaller outside.`}</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-started', { timerId: 'chill', label: 'bearing chills', minutes: chillMinutes })}>Bearing is in: start the clock</button></>
         : <><p className="note"><b className="num">{now < timer.endsMs ? timeLeft(timer.endsMs - now) : 'Cold'}</b> {now < timer.endsMs ? 'left' : 'now: wipe the frost, oil, press at once'}</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-ended', { timerId: 'chill' })}>Taken out</button></>}
     </section>
   );

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { missingFor, overrideOf } from '../../core/job/index.ts';
 import { p1Steps, walkSteps } from '../../core/families/index.ts';
-import { judgeWrench, stageUnit, walkProcedure, type Procedure } from '../../core/torque/index.ts';
-import { both, clockTime, parseQuantity } from '../../core/units/index.ts';
+import { judgeWrench, stageUnit, standOnBarM, walkProcedure, type Procedure } from '../../core/torque/index.ts';
+import { both, clockTime, KGF_M, parseQuantity } from '../../core/units/index.ts';
 import { Call, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -83,6 +83,7 @@ function Nut({ bar, procedure: p }: { bar: React.ReactNode; procedure: Procedure
               {unit && <QuantityInput label={`Reading, stage ${walk.current + 1}`} dimension={unit} text={text} onText={setText} fault={faultOf(problem, 'actual', 'stageId')} hint={unit === 'torque' ? 'What the wrench showed, N·m or lb·ft' : unit === 'angle' ? 'Degrees past the mark' : 'Turns by hand'} />}
               <label className="field"><span>Tool</span><select className="pick" value={tool?.id} onChange={(e) => setTool(e.target.value)}>{fitting.map((w) => <option key={w.id} value={w.id}>{w.name}</option>)}</select></label>
               <VerdictLines verdicts={toolVerdicts} />
+              {toolVerdicts.some((v) => v.rule === 'wrench.range' && v.status === 'stop') && <p className="cap">Stop-gap: 80 kg / 176 lb stands {standOnBarM(stage.value!, 80 * KGF_M).toFixed(2)} m from the nut on a level bar, ±10 % at best; hold on to something and check again with a wrench.</p>}
             </section>
           )}
           <section><h2>Procedure</h2><p className="cap">{p.fastener}, {p.hexMm} mm hex, thread {p.thread}{p.singleUse ? ', new nut each time' : ''}. Source: {p.source}. {p.checkedBy ? `Checked by ${p.checkedBy}, ${p.checkedOn}.` : overrideOf(state, 'torque.unchecked') ? `Not checked; ${view.people.find((x) => x.id === overrideOf(state, 'torque.unchecked')!.byId)?.name} answers.` : 'Not checked.'}</p></section>
