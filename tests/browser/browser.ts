@@ -43,4 +43,12 @@ export const floorJob = async (page: Page, fleetNo: string): Promise<string> => 
   const floor = (await (await page.request.get(`${inject('url')}/api/floor`)).json()) as { rows: { id: string; fleetNo: string; station?: string }[] };
   return floor.rows.find((r) => r.fleetNo === fleetNo)!.id;
 };
+/** Opens a test of the Diagnose station: it may already stand as the next best one. */
+export async function openTest(page: Page, panel: RegExp, listed: RegExp): Promise<void> {
+  const what = page.locator('.test-panel .what');
+  if (panel.test((await what.textContent()) ?? '')) return;
+  await page.locator('.nyc button', { hasText: listed }).click();
+  await page.locator('.test-panel .what', { hasText: panel }).waitFor();
+}
+
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).first();

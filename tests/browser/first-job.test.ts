@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
 import { inject } from 'vitest';
-import { at, button, go, hydrated, jobId, launch, tablet } from './browser.ts';
+import { at, button, go, hydrated, jobId, launch, openTest, tablet } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => { browser = await launch(); });
@@ -67,10 +67,10 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'To the tests').click();
 
   await at(page, 'diagnose');
-  expect(await page.locator('.test-panel .what').textContent()).toContain('LF');
+  await openTest(page, /coil spring: LF/u, /Hand on the spring, LF/u);
   await button(page, /^Gritty/u).click();
   await page.locator('.heard', { hasText: 'gritty' }).waitFor();
-  await button(page, /^Listen at the knuckles, front/u).click();
+  await openTest(page, /Stethoscope.*front/u, /Listen at the knuckles, front/u);
   await page.getByLabel(/Left, level/u).fill('62');
   await page.getByLabel(/Right, level/u).fill('51');
   await button(page, 'Record both').click();

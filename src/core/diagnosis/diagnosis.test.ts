@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evidenceOf, expectedBits, judge, likelihood, outcomes, placesOf, posterior, resultFault, suspectsFor, testById, tests, type Complaint, type Place, type TestResult } from './index.ts';
+import { beliefOf, evidenceOf, groupCap, judge, likelihood, modelOf, outcomes, placesOf, posterior, resultFault, suspectsFor, testById, tests, worthOf, type Complaint, type Place, type TestResult } from './index.ts';
 
 const suspects = suspectsFor('front');
+const model = modelOf('front');
 const said: Complaint = { corner: 'RF', sound: 'roar', startsKmh: 60, bend: 'left', lamps: ['none'], history: [] };
 
 const anyResult: fc.Arbitrary<TestResult> = fc.constantFrom(...tests).chain((t) => fc.record({ place: fc.constantFrom(...placesOf(t)), o: fc.constantFrom(...outcomes(t)) }).map(({ place, o }): TestResult => ({ testId: t.id, place, ...(o.result === undefined ? { value: o.value } : { result: o.result }) })));
@@ -11,7 +12,7 @@ describe('likelihoods', () => {
   it('sum to one over the results of every test, under every suspect', () => {
     for (const t of tests) for (const place of placesOf(t)) for (const s of suspects) {
       const sum = outcomes(t).reduce((a, o) => a + likelihood(t, place, o, s) * o.width, 0);
-      expect(sum, `${t.id} ${place} ${s.id}`).toBeCloseTo(1, t.numeric ? 0 : 9);
+      expect(sum, `${t.id} ${place} ${s.id}`).toBeCloseTo(1, 9);
     }
   });
 });
@@ -23,10 +24,18 @@ describe('judgement', () => {
       const t = testById(r.testId)!;
       const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
       const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
-      const w = suspects.map((s, i) => s.prior * Math.exp(3 * Math.tanh((l[i]! - centre) / 3)));
+      const w = suspects.map((s, i) => s.prior * Math.exp(groupCap * Math.tanh((l[i]! - centre) / groupCap)));
       const sum = w.reduce((a, b) => a + b);
       posterior(suspects, evidenceOf(undefined, [r])).forEach((p, i) => expect(p).toBeCloseTo(w[i]! / sum, 12));
     }));
+  });
+
+  it('prepared tables give the same as the law written out, on any results', () => {
+    fc.assert(fc.property(fc.array(anyResult, { maxLength: 8 }), (rs) => {
+      const evidence = evidenceOf(said, rs);
+      const full = posterior(suspects, evidence);
+      beliefOf(model, evidence).now.forEach((p, i) => expect(p).toBeCloseTo(full[i]!, 10));
+    }), { numRuns: 60 });
   });
 
   it('does not depend on the order of the tests', () => {
@@ -39,16 +48,18 @@ describe('judgement', () => {
 
   it('expected information equals brute force over the outcomes', () => {
     const h = (p: readonly number[]) => -p.reduce((a, x) => a + (x > 0 ? x * Math.log2(x) : 0), 0);
-    fc.assert(fc.property(fc.constantFrom(...tests.filter((t) => !t.numeric)), fc.nat(3), (t, n) => {
-      const place = placesOf(t)[n % placesOf(t).length] as Place;
-      const evidence = evidenceOf(said, []);
+    fc.assert(fc.property(fc.constantFrom(...model.instances.filter((i) => !i.test.numeric)), fc.array(anyResult, { maxLength: 3 }), (instance, rs) => {
+      const { test: t, place } = instance as { test: (typeof tests)[number]; place: Place };
+      const evidence = evidenceOf(said, rs);
       const now = posterior(suspects, evidence);
       const brute = h(now) - t.results!.reduce((sum, r) => {
         const chance = suspects.reduce((a, s, i) => a + now[i]! * likelihood(t, place, { result: r.id }, s), 0);
-        return sum + chance * h(posterior(suspects, evidenceOf(said, [{ testId: t.id, place, result: r.id }])));
+        return sum + chance * h(posterior(suspects, evidenceOf(said, [...rs, { testId: t.id, place, result: r.id }])));
       }, 0);
-      expect(expectedBits(suspects, evidence, t, place)).toBeCloseTo(brute, 10);
-    }));
+      const all = t.results!.reduce((a, r) => a + suspects.reduce((x, s, i) => x + now[i]! * likelihood(t, place, { result: r.id }, s), 0), 0);
+      expect(all).toBeCloseTo(1, 9);
+      expect(worthOf(beliefOf(model, evidence), model, instance).bits).toBeCloseTo(brute, 8);
+    }), { numRuns: 60 });
   });
 
   it('points at the right of the car when it is louder bending left, and asks for the hand on the spring there', () => {
@@ -68,6 +79,30 @@ describe('judgement', () => {
   it('calls a dragging brake by its heat, not a bearing', () => {
     const j = judge('front', { ...said, heat: 'warm', sound: 'grind' }, [{ testId: 'heat', place: 'front', value: -45 }, { testId: 'spring', place: 'RF', result: 'smooth' }, { testId: 'drag', place: 'RF', result: 'gone' }]);
     expect(j.suspects[0]!.id).toBe('brake-RF');
+  });
+
+  it('says which two results cannot both be right, and which to repeat', () => {
+    const j = judge('front', said, [{ testId: 'nuts', place: 'RF', result: 'loose' }, { testId: 'spring', place: 'LF', result: 'gritty' }, { testId: 'swap', place: 'car', result: 'moves' }]);
+    expect(j.contradictions[0]!.text).toMatch(/cannot both be right: repeat “/u);
+    expect(judge('front', said, [{ testId: 'spring', place: 'RF', result: 'gritty' }, { testId: 'rock', place: 'RF', result: 'all-round' }]).contradictions).toEqual([]);
+  });
+
+  it('gives a second fault at the same corner a line of its own', () => {
+    const j = judge('front', said, [{ testId: 'spring', place: 'RF', result: 'gritty' }, { testId: 'ear', place: 'front', value: -10 }, { testId: 'rock', place: 'RF', result: 'only-12-6' }, { testId: 'look', place: 'RF', result: 'grease' }]);
+    expect(j.suspects[0]!.id).toBe('bearing-RF');
+    expect(j.second?.suspect.id).toBe('joint-RF');
+  });
+
+  it('stays in the state the car is in while that tells enough a minute', () => {
+    const j = judge('front', { ...said, corner: 'unknown' }, [{ testId: 'spring', place: 'RF', result: 'smooth' }]);
+    expect(j.next[0]!.test.state).toBe('lifted');
+    expect(j.next.find((n) => n.test.id === 'heat')!.minutes).toBe(11);
+  });
+
+  it('offers no test whose tool is not there, and only suspects the layout has', () => {
+    expect(judge('front', said, [], { wrongMinutes: 160, without: ['dial indicator'] }).next.some((n) => n.test.id === 'endplay')).toBe(false);
+    expect(suspectsFor('front').some((s) => s.kind === 'final' || s.kind === 'seal')).toBe(false);
+    expect(suspectsFor('solid-rear').filter((s) => s.kind === 'seal').map((s) => s.corner)).toEqual(['LR', 'RR']);
   });
 
   it('names the field of a result that a test cannot have', () => {

@@ -5,7 +5,7 @@ export const layoutNames: Record<Layout, string> = {
   front: 'front-wheel drive', rear: 'rear-wheel drive', all: 'all-wheel drive', 'solid-rear': 'rear-wheel drive, solid axle',
 };
 
-export type SuspectKind = 'bearing' | 'tyre' | 'cv' | 'brake' | 'sensor' | 'engine';
+export type SuspectKind = 'bearing' | 'brake' | 'joint' | 'nut' | 'sensor' | 'seal' | 'tyre' | 'cv' | 'ujoint' | 'final' | 'gearbox' | 'engine';
 export type Axle = 'front' | 'rear';
 
 export interface Suspect {
@@ -21,19 +21,32 @@ export interface Suspect {
 export const axleOf = (c: Corner): Axle => (c === 'LF' || c === 'RF' ? 'front' : 'rear');
 export const sideOf = (c: Corner): 'left' | 'right' => (c === 'LF' || c === 'LR' ? 'left' : 'right');
 
-/** All suspects that this layout can have. Priors are ours and sum to one. */
+/** Kinds that sit at a corner: name after the corner, and share before anything is known, front and rear (engineering judgement). */
+const atCorner: readonly { kind: SuspectKind; name: string; front: number; rear: number; layouts?: readonly Layout[] }[] = [
+  { kind: 'bearing', name: 'wheel bearing', front: 0.105, rear: 0.075 },
+  { kind: 'brake', name: 'brake drag or shield', front: 0.026, rear: 0.022 },
+  { kind: 'joint', name: 'suspension joint', front: 0.02, rear: 0.008 },
+  { kind: 'nut', name: 'loose axle or wheel nuts', front: 0.005, rear: 0.004 },
+  { kind: 'sensor', name: 'sensor or encoder only', front: 0.009, rear: 0.007 },
+  { kind: 'seal', name: 'axle seal', front: 0, rear: 0.012, layouts: ['solid-rear'] },
+];
+
+const driven: Record<Layout, readonly Axle[]> = { front: ['front'], rear: ['rear'], all: ['front', 'rear'], 'solid-rear': [] };
+
+/** All suspects that this layout can have. Shares are ours and sum to one. */
 export function suspectsFor(layout: Layout): Suspect[] {
-  const driven: Axle[] = layout === 'front' ? ['front'] : layout === 'all' ? ['front', 'rear'] : layout === 'rear' ? ['rear'] : [];
+  const propshaft = layout !== 'front';
   const list: Suspect[] = [
-    ...corners.map((corner): Suspect => ({ id: `bearing-${corner}`, kind: 'bearing', corner, axle: axleOf(corner), name: `${cornerNames[corner]} wheel bearing`, prior: axleOf(corner) === 'front' ? 0.12 : 0.09 })),
-    ...corners.map((corner): Suspect => ({ id: `brake-${corner}`, kind: 'brake', corner, axle: axleOf(corner), name: `${cornerNames[corner]} brake dragging`, prior: 0.03 })),
-    ...(['front', 'rear'] as const).map((axle): Suspect => ({ id: `tyre-${axle}`, kind: 'tyre', axle, name: `Tyre noise, ${axle}`, prior: 0.14 })),
-    ...driven.map((axle): Suspect => ({ id: `cv-${axle}`, kind: 'cv', axle, name: `CV joint, ${axle}`, prior: 0.07 })),
-    { id: 'sensor', kind: 'sensor', name: 'Sensor or encoder only', prior: 0.04 },
-    { id: 'engine', kind: 'engine', name: 'Engine, exhaust or gearbox', prior: 0.08 },
+    ...atCorner.flatMap((k) => corners.map((corner): Suspect => ({ id: `${k.kind}-${corner}`, kind: k.kind, corner, axle: axleOf(corner), name: `${cornerNames[corner]} ${k.name}`, prior: k.layouts && !k.layouts.includes(layout) ? 0 : k[axleOf(corner)] }))),
+    ...(['front', 'rear'] as const).map((axle): Suspect => ({ id: `tyre-${axle}`, kind: 'tyre', axle, name: `Tyre noise, ${axle}`, prior: 0.13 })),
+    ...driven[layout].map((axle): Suspect => ({ id: `cv-${axle}`, kind: 'cv', axle, name: `CV joint, ${axle}`, prior: 0.06 })),
+    ...(propshaft ? [{ id: 'ujoint', kind: 'ujoint', name: 'Universal joint or propshaft', prior: 0.035 } as const, { id: 'final', kind: 'final', name: 'Ring and pinion or carrier bearing', prior: 0.045 } as const] : []),
+    { id: 'gearbox', kind: 'gearbox', name: 'Gearbox bearing', prior: 0.03 },
+    { id: 'engine', kind: 'engine', name: 'Engine or exhaust', prior: 0.05 },
   ];
-  const sum = list.reduce((a, s) => a + s.prior, 0);
-  return list.map((s) => ({ ...s, prior: s.prior / sum }));
+  const real = list.filter((s) => s.prior > 0);
+  const sum = real.reduce((a, s) => a + s.prior, 0);
+  return real.map((s) => ({ ...s, prior: s.prior / sum }));
 }
 
 export type Place = 'car' | Axle | Corner;

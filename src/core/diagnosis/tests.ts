@@ -1,5 +1,5 @@
 import { corners } from '../parts.ts';
-import { relation, type Place, type Suspect } from './suspects.ts';
+import { relation, type Layout, type Place, type Suspect } from './suspects.ts';
 import { tests } from './tests.data.ts';
 
 interface TestBase {
@@ -11,6 +11,9 @@ interface TestBase {
   minutes: number;
   /** State the car must be in. */
   state: 'driven' | 'lifted' | 'wheel-off';
+  tools: readonly string[];
+  /** Layouts on which it says anything; all when left out. */
+  layouts?: readonly Layout[];
   /** Tests of one group share their errors, so together they count for less than apart. */
   group: string;
   why: string;
@@ -28,6 +31,13 @@ export interface TestResult {
   result?: string;
   value?: number;
   skipped?: boolean;
+}
+
+/** Minutes to bring the car from one state to another (common practice, no published source). */
+export function changeMinutes(from: TestKind['state'] | undefined, to: TestKind['state']): number {
+  if (from === undefined || from === to) return 0;
+  const pair = new Set([from, to]);
+  return pair.has('driven') ? (pair.has('wheel-off') ? 11 : 6) : 5;
 }
 
 export const testById = (id: string): TestKind | undefined => tests.find((t) => t.id === id);
@@ -49,20 +59,39 @@ export function resultFault(r: TestResult): { field: string; reason: string } | 
 const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
   table[relation(s, place)] ?? table[s.kind] ?? table['rest']!;
 
-/** A broad floor keeps one wild reading from ruling a suspect out for ever. */
-const bell = (x: number, [mean, spread]: readonly [number, number], width: number): number =>
-  0.97 * Math.exp(-0.5 * ((x - mean) / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI)) + 0.03 / width;
+const bellAt = (x: number, [mean, spread]: readonly [number, number]) => Math.exp(-0.5 * ((x - mean) / spread) ** 2);
+
+/** Normalising sums of a bell over its scale, kept since they never change. */
+const sums = new WeakMap<object, Map<string, number>>();
+
+/** A bell on the scale of its test; a broad floor keeps one wild reading from ruling a suspect out for ever. Sums to one over the grid. */
+function bell(x: number, m: readonly [number, number], n: NonNullable<TestKind['numeric']>): number {
+  let known = sums.get(n);
+  if (!known) sums.set(n, (known = new Map()));
+  const key = m.join();
+  let sum = known.get(key);
+  if (sum === undefined) known.set(key, (sum = grid(n).reduce((a, v) => a + bellAt(v, m), 0) * n.step));
+  return (0.97 * bellAt(Math.min(n.to, Math.max(n.from, x)), m)) / sum + 0.03 / (n.step * grid(n).length);
+}
+
+const grid = (n: NonNullable<TestKind['numeric']>): number[] => Array.from({ length: Math.round((n.to - n.from) / n.step) + 1 }, (_, i) => n.from + i * n.step);
 
 /** Likelihood of a result under a suspect. */
 export function likelihood(t: TestKind, place: Place, r: { result?: string; value?: number }, s: Suspect): number {
-  if (t.numeric) return bell(r.value ?? 0, row(t.bells, s, place), t.numeric.to - t.numeric.from);
+  if (t.numeric) return bell(r.value ?? 0, row(t.bells, s, place), t.numeric);
   const i = t.results.findIndex((x) => x.id === r.result);
   return row(t.rows, s, place)[i] ?? 1;
+}
+
+/** Likelihood of a result where nothing that this test sees is wrong. */
+export function background(t: TestKind, r: { result?: string; value?: number }): number {
+  if (t.numeric) return bell(r.value ?? 0, t.bells['rest']!, t.numeric);
+  return t.rows['rest']![t.results.findIndex((x) => x.id === r.result)] ?? 1;
 }
 
 /** All outcomes of a test with their weights: the results, or a grid over the number. */
 export function outcomes(t: TestKind): { result?: string; value?: number; width: number }[] {
   if (!t.numeric) return t.results.map((r) => ({ result: r.id, width: 1 }));
-  const { from, to, step } = t.numeric;
-  return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, i) => ({ value: from + i * step, width: step }));
+  const { step } = t.numeric;
+  return grid(t.numeric).map((value) => ({ value, width: step }));
 }

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { judge, layoutNames, resultInWords, testById, type NextTest, type Place } from '../../core/diagnosis/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
-import { Call, MainAction } from '../../ui/Panels.tsx';
+import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { Suspects } from './Suspects.tsx';
+import { PlanView } from './PlanView.tsx';
 import { Reasons } from './Reasons.tsx';
 import { TestPanel } from './TestPanel.tsx';
 
@@ -33,7 +34,7 @@ function Body() {
     return true;
   };
   const sure = j.call === 'replace';
-  const left = j.next.filter((n) => n !== next).slice(0, 5);
+  const left = j.next.filter((n) => n !== next).slice(0, 8);
   return (
     <StationBody
       kicker={`${layoutNames[ctx.unit.layout][0]!.toUpperCase()}${layoutNames[ctx.unit.layout].slice(1)}, ${state.results.length} ${state.results.length === 1 ? 'test' : 'tests'} done`}
@@ -41,19 +42,23 @@ function Body() {
       picture={
         <div className="diagnose-grid">
           <Suspects judgement={j} shown={shown} onAbout={setAbout} about={about ?? top.id} />
-          <Reasons suspect={j.suspects.find((s) => s.id === (about ?? top.id))!} />
+          <PlanView suspects={j.suspects} />
+          <div className="why-grid">
+          <Reasons suspect={j.suspects.find((s) => s.id === (about ?? top.id))!} second={j.second} />
           <section className="heard"><h2>Tests so far</h2>
             {state.results.length === 0 && <p className="note">None yet: {state.complaint ? 'the driver’s words alone.' : 'and no complaint.'}</p>}
             <ul>{state.results.map((r) => <li key={r.testId + r.place}><button type="button" className="again" onClick={() => setPicked({ testId: r.testId, place: r.place })}><b>{resultInWords(testById(r.testId)!, r)}</b><span>{testById(r.testId)!.why}</span></button></li>)}</ul>
           </section>
+          </div>
         </div>
       }
       side={
         <>
           <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>{sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}{j.callText}</Call>
+          {j.contradictions.map((c) => <section key={c.text} className="p-0!"><Caution>{c.text}</Caution></section>)}
           {next && <TestPanel key={next.test.id + next.place} next={next} judgement={j} onDone={() => setPicked(undefined)} />}
           <section><h2>Not yet checked</h2>
-            <ul className="nyc">{left.map((n) => <li key={n.test.id + n.place}><button type="button" onClick={() => setPicked({ testId: n.test.id, place: n.place })}><span>{n.test.short}{placeName(n.place)}</span><em className="num">{n.test.minutes} min</em></button></li>)}</ul>
+            <ul className="nyc">{left.map((n) => <li key={n.test.id + n.place}><button type="button" onClick={() => setPicked({ testId: n.test.id, place: n.place })}><span>{n.test.short}{placeName(n.place)}</span><em className="num">{n.minutes} min</em></button></li>)}</ul>
           </section>
           <div className="grow" />
           {asking && <ReasonDialog title={`Call it at ${shown[0]} %?`} text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`} onClose={() => setAsking(false)} onReason={call} />}
@@ -72,5 +77,5 @@ function Body() {
 /** A test that was done before, opened to be done again. */
 function again({ testId, place }: { testId: string; place: Place }): NextTest | undefined {
   const test = testById(testId);
-  return test && { test, place, bits: 0, bitsPerMinute: 0, answers: [] };
+  return test && { test, place, bits: 0, minutes: test.minutes, bitsPerMinute: 0, saves: 0, answers: [] };
 }

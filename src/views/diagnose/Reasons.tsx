@@ -1,13 +1,14 @@
-import type { RankedSuspect } from '../../core/diagnosis/index.ts';
+import type { RankedSuspect, SecondFault } from '../../core/diagnosis/index.ts';
 
 const strength = (bits: number) => (Math.abs(bits) >= 1.5 ? 'strongly' : Math.abs(bits) >= 0.5 ? 'clearly' : 'a little');
 
 /** For and against one suspect, as a balance along one axis. */
-export function Reasons({ suspect }: { suspect: RankedSuspect }) {
+export function Reasons({ suspect, second }: { suspect: RankedSuspect; second: SecondFault | undefined }) {
   const list = suspect.reasons.filter((r) => Math.abs(r.bits) >= 0.08).sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits)).slice(0, 6);
   const most = Math.max(1, ...list.map((r) => Math.abs(r.bits)));
   return (
     <section className="reasons" aria-live="polite"><h2>Why {suspect.name.toLowerCase()}</h2>
+      {second && <p className="second">Perhaps also: <b>{second.suspect.name.toLowerCase()}</b>, <span className="num">{Math.round(second.probability * 100)} %</span></p>}
       {list.length === 0 && <p className="note">Nothing speaks for or against it yet.</p>}
       <ul>{list.map((r) => (
         <li key={r.label}>
