@@ -2,7 +2,7 @@
  * 10,000 made-up cars with known faults: tests, minutes, right calls and calibration of our order against the
  * fixed order of the table, both with the same judgement and the same stopping rule.
  */
-import { callOf, changeMinutes, learn, leastForCall, likelihood, modelOf, nextTests, startBelief, tests, type Instance, type Layout, type Model, type NextTest } from '../src/core/diagnosis/index.ts';
+import { callOf, changeMinutes, learn, leastForCall, likelihood, modelOf, nextTests, startBelief, stated, tests, type Instance, type Layout, type Model, type NextTest } from '../src/core/diagnosis/index.ts';
 import { madeUpCar, random, type MadeUpCar } from '../src/core/standins/cars.ts';
 
 const stakes = { wrongMinutes: 160 };
@@ -21,7 +21,7 @@ function diagnose(m: Model, car: MadeUpCar, fixed: boolean): Outcome {
   for (;;) {
     // The table's order needs our list only for the stopping rule, and that never stops below its least probability.
     const next = fixed && done.size < m.instances.length && Math.max(...belief.now) < leastForCall ? [anyTest] : nextTests(m, belief, (i) => done.has(i), state, stakes);
-    const ranked = m.suspects.map((s, i) => ({ name: s.name, probability: belief.now[i]!, id: s.id })).sort((a, b) => b.probability - a.probability);
+    const ranked = m.suspects.map((s, i) => ({ name: s.name, probability: stated(belief.now[i]!, s.prior), id: s.id })).sort((a, b) => b.probability - a.probability);
     const { call } = callOf(ranked, next, stakes);
     const pick = fixed ? m.instances.find((i) => !done.has(i)) : next[0] && m.instances.find((i) => i.test === next[0]!.test && i.place === next[0]!.place);
     if (call !== 'test' || !pick) return { tests: done.size, minutes, right: ranked[0]!.id === car.fault.id, said: ranked[0]!.probability };

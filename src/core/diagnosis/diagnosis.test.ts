@@ -24,7 +24,7 @@ describe('judgement', () => {
       const t = testById(r.testId)!;
       const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
       const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
-      const w = suspects.map((s, i) => s.prior * Math.exp(groupCap * Math.tanh((l[i]! - centre) / groupCap)));
+      const w = suspects.map((s, i) => s.prior * Math.exp(groupCap(t.group) * Math.tanh((l[i]! - centre) / groupCap(t.group))));
       const sum = w.reduce((a, b) => a + b);
       posterior(suspects, evidenceOf(undefined, [r])).forEach((p, i) => expect(p).toBeCloseTo(w[i]! / sum, 12));
     }));

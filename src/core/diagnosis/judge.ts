@@ -1,6 +1,6 @@
 import { clues, type Complaint } from './complaint.ts';
 import { contradictions, type Contradiction } from './contradiction.ts';
-import { beliefOf, groupCap, learn, modelOf, startBelief, worthOf, type Belief, type Instance, type Model } from './model.ts';
+import { beliefOf, groupCap, learn, modelOf, startBelief, stated, worthOf, type Belief, type Instance, type Model } from './model.ts';
 import { secondFault, type SecondFault } from './second.ts';
 import { type Layout, type Place, type Suspect } from './suspects.ts';
 import { changeMinutes, likelihood, testById, type TestKind, type TestResult } from './tests.ts';
@@ -85,7 +85,7 @@ export function posterior(suspects: readonly Suspect[], evidence: readonly Evide
   for (const g of groups) {
     const sums = suspects.map((s) => evidence.filter((e) => e.group === g).reduce((a, e) => a + Math.log(e.weight(s)), 0));
     const centre = suspects.reduce((a, s, i) => a + s.prior * sums[i]!, 0);
-    sums.forEach((x, i) => { logs[i]! += groupCap * Math.tanh((x - centre) / groupCap); });
+    sums.forEach((x, i) => { logs[i]! += groupCap(g) * Math.tanh((x - centre) / groupCap(g)); });
   }
   const top = Math.max(...logs);
   const w = logs.map((l) => Math.exp(l - top));
@@ -116,7 +116,7 @@ export function judge(layout: Layout, complaint: Complaint | undefined, results:
   const belief = steps.at(-1)!;
   const before = steps[Math.max(0, steps.length - (results.some((r) => !r.skipped) ? 2 : 1))]!;
   const ranked = m.suspects
-    .map((s, i): RankedSuspect => ({ ...s, probability: belief.now[i]!, before: before.now[i]!, reasons: evidence.map((e, n) => ({ label: e.label, bits: Math.log2(steps[n + 1]!.now[i]! / steps[n]!.now[i]!) })) }))
+    .map((s, i): RankedSuspect => ({ ...s, probability: stated(belief.now[i]!, s.prior), before: stated(before.now[i]!, s.prior), reasons: evidence.map((e, n) => ({ label: e.label, bits: Math.log2(steps[n + 1]!.now[i]! / steps[n]!.now[i]!) })) }))
     .sort((a, b) => b.probability - a.probability);
   const state = testById(results.at(-1)?.testId ?? '')?.state;
   // A test done, or that could not be done, is not offered again at the same place.
@@ -132,12 +132,18 @@ export function answersOf(m: Model, evidence: readonly Evidence[], n: NextTest, 
     : n.test.results.map((r) => ({ result: r.id, label: r.name }));
   return at.map((o) => {
     const p = beliefOf(m, [...evidence, { label: '', group: n.test.group, weight: (s) => likelihood(n.test, n.place, o, s) }]).now;
-    return { label: o.label, probability: p[m.suspects.findIndex((s) => s.id === leader.id)]!, leaderId: m.suspects[p.indexOf(Math.max(...p))]!.id };
+    return { label: o.label, probability: stated(p[m.suspects.findIndex((s) => s.id === leader.id)]!, leader.prior), leaderId: m.suspects[p.indexOf(Math.max(...p))]!.id };
   });
 }
 
 /** Below this no call is made on the ground that further tests do not pay (judgement). */
-export const leastForCall = 0.8;
+export const leastForCall = 0.9;
+
+/** Bits below which a test tells nothing worth its minutes (judgement). */
+const nothingLeft = 0.004;
+
+/** One step ahead sees only part of what a series of tests saves (judgement, held by the simulation). */
+const seriesFactor = 4;
 
 /**
  * Replacing is right once the expected loss of a wrong call is no more than the next test's minutes,
@@ -146,13 +152,13 @@ export const leastForCall = 0.8;
 export function callOf(ranked: readonly { name: string; probability: number }[], tests: readonly NextTest[], { wrongMinutes }: Stakes): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
   const next = tests[0];
   const minutes = next?.minutes ?? wrongMinutes;
-  const replaceLine = Math.min(0.99, Math.max(0.5, 1 - minutes / wrongMinutes));
+  const replaceLine = Math.min(0.98, Math.max(0.5, 1 - minutes / wrongMinutes));
   const lineReason = `A wrong call loses about ${wrongMinutes} min and a part; the next test takes ${minutes}.`;
   const top = ranked[0]!;
   if (top.probability >= replaceLine) return { replaceLine, lineReason, call: 'replace', callText: 'Another test costs more than it can save.' };
-  const pays = tests.some((n) => n.saves > n.minutes);
+  const pays = tests.some((n) => seriesFactor * n.saves > n.minutes);
   if (!pays && top.probability >= leastForCall) return { replaceLine, lineReason, call: 'replace', callText: 'No test left can be expected to save the minutes it takes.' };
-  if (!next || next.bits < 0.02) return { replaceLine, lineReason, call: 'stuck', callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.` };
+  if (!next || tests.every((n) => n.bits < nothingLeft)) return { replaceLine, lineReason, call: 'stuck', callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.` };
   return { replaceLine, lineReason, call: 'test', callText: `${next.test.short}${next.place === 'car' ? '' : `, ${next.place}`} tells most per minute.` };
 }
 

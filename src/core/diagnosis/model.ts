@@ -8,7 +8,11 @@ import { tests } from './tests.data.ts';
  * the group, centred on the prior mean, and bent over by c·tanh(x/c). Monotone and free of order. c in nats,
  * engineering judgement, set so that stated probabilities hold on perturbed cars (npm run bench).
  */
-export const groupCap = 9;
+export const groupCap = (group: string): number => (group === 'driver' ? 2 : 9);
+
+/** Share of every stated probability that stays with the prior: the model itself may be wrong (judgement). */
+const modelDoubt = 0.01;
+export const stated = (probability: number, prior: number): number => (1 - modelDoubt) * probability + modelDoubt * prior;
 
 /** One test at one place, with the chance of each outcome under each suspect, and its logarithm. */
 export interface Instance {
@@ -53,10 +57,11 @@ export interface Belief {
 }
 
 /** What a group adds: its sums centred on the prior mean and bent over. */
-function capped(sums: Float64Array, suspects: readonly Suspect[], out = new Float64Array(sums.length)): Float64Array {
+function capped(sums: Float64Array, suspects: readonly Suspect[], cap: number): Float64Array {
+  const out = new Float64Array(sums.length);
   let centre = 0;
   for (let i = 0; i < sums.length; i++) centre += suspects[i]!.prior * sums[i]!;
-  for (let i = 0; i < sums.length; i++) out[i] = groupCap * Math.tanh((sums[i]! - centre) / groupCap);
+  for (let i = 0; i < sums.length; i++) out[i] = cap * Math.tanh((sums[i]! - centre) / cap);
   return out;
 }
 
@@ -75,7 +80,7 @@ export const startBelief = (m: Model): Belief => ({ sums: new Map(), added: new 
 export function learn(b: Belief, m: Model, group: string, more: Float64Array): Belief {
   const sums = b.sums.get(group)?.slice() ?? new Float64Array(more.length);
   for (let i = 0; i < more.length; i++) sums[i]! += more[i]!;
-  const add = capped(sums, m.suspects);
+  const add = capped(sums, m.suspects, groupCap(group));
   const old = b.added.get(group);
   const logs = b.logs.slice();
   for (let i = 0; i < logs.length; i++) logs[i]! += add[i]! - (old?.[i] ?? 0);
@@ -112,6 +117,7 @@ export function worthOf(b: Belief, m: Model, { test, logs, chances }: Instance):
   const sums = b.sums.get(test.group);
   const old = b.added.get(test.group);
   const trial = new Float64Array(n);
+  const cap = groupCap(test.group);
   let all = 0;
   let left = 0;
   let best = 0;
@@ -125,7 +131,7 @@ export function worthOf(b: Belief, m: Model, { test, logs, chances }: Instance):
       centre += m.priors[i]! * trial[i]!;
     }
     // c·tanh(x/c) = c − 2c/(e^(2x/c) + 1): one exponential a suspect in the innermost loop.
-    for (let i = 0; i < n; i++) trial[i] = b.logs[i]! - (old === undefined ? 0 : old[i]!) + groupCap - (2 * groupCap) / (Math.exp((2 * (trial[i]! - centre)) / groupCap) + 1);
+    for (let i = 0; i < n; i++) trial[i] = b.logs[i]! - (old === undefined ? 0 : old[i]!) + cap - (2 * cap) / (Math.exp((2 * (trial[i]! - centre)) / cap) + 1);
     const after = entropyOf(trial);
     all += chance;
     left += chance * after.bits;

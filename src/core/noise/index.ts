@@ -1,0 +1,4 @@
+export * from './wav.ts';
+export * from './orders.ts';
+export * from './spectra.ts';
+export * from './analyse.ts';

@@ -1,0 +1,200 @@
+import FFT from 'fft.js';
+import type { Recording } from './wav.ts';
+
+/** Samples in a block, and the step between blocks (50 % overlap). */
+export const blockSize = 4096;
+export const blockStep = blockSize / 2;
+
+/** Bins of a band whose envelope is taken: about 1 kHz, a power of two. */
+export const bandBinsFor = (sampleRate: number): number => 2 ** Math.max(4, Math.min(9, Math.ceil(Math.log2((1000 * blockSize) / sampleRate))));
+
+const hann = (n: number) => Float64Array.from({ length: n }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * i) / n));
+
+/** Power in a spectrum against the median around it, in dB; the peak itself stands out from its own floor. */
+export function overFloorDb(power: ArrayLike<number>, half: number): Float32Array {
+  const out = new Float32Array(power.length);
+  // The median is taken on a coarse grid and drawn straight between: the floor is smooth.
+  const step = Math.max(1, Math.floor(half / 4));
+  let last = 1;
+  let lastAt = 0;
+  const floorAt = (i: number) => {
+    const window = Array.prototype.slice.call(power, Math.max(1, i - half), Math.min(power.length, i + half + 1)) as number[];
+    window.sort((a, b) => a - b);
+    return Math.max(1e-20, window[Math.floor(window.length / 2)] ?? 1e-20);
+  };
+  for (let i = 0; i < power.length + step; i += step) {
+    const at = Math.min(i, power.length - 1);
+    const floor = floorAt(at);
+    for (let k = lastAt; k <= at; k++) {
+      const f = at === lastAt ? floor : last + ((floor - last) * (k - lastAt)) / (at - lastAt);
+      out[k] = 10 * Math.log10(Math.max(1e-20, power[k]!) / f);
+    }
+    last = floor;
+    lastAt = at;
+  }
+  return out;
+}
+
+export interface Envelope {
+  values: Float32Array;
+  rate: number;
+  fromHz: number;
+  toHz: number;
+  /** Spectral kurtosis of the band: 0 for steady noise, high where blows ring. */
+  kurtosis: number;
+}
+
+export interface Survey {
+  /** Mean power of each bin (Welch, Hann, 50 % overlap). */
+  power: Float64Array;
+  blocks: number;
+  /** Envelope of the band where blows ring most. */
+  envelope: Envelope;
+}
+
+/** Bands lie side by side by half their width from here up; below it wheel and road fill everything. */
+const lowestHz = 700;
+const highestHz = 12_000;
+
+/** First bins of all candidate bands. */
+export function bandStarts(sampleRate: number): number[] {
+  const width = bandBinsFor(sampleRate);
+  const first = Math.ceil((lowestHz / sampleRate) * blockSize);
+  const last = Math.min(blockSize / 2 - width, Math.floor((highestHz / sampleRate) * blockSize));
+  return Array.from({ length: Math.max(1, Math.floor((last - first) / (width / 2)) + 1) }, (_, i) => first + (i * width) / 2);
+}
+
+/**
+ * One pass: Welch spectrum, and the complex envelope (Hilbert) of every candidate band by overlap-add of Hann
+ * blocks, which is exact at 50 %. The band of highest spectral kurtosis is kept, measured at the envelope's own
+ * rate so that single blows are seen. `tick` gets the share done.
+ */
+export function survey({ samples, sampleRate }: Recording, tick?: (share: number) => void): Survey {
+  const width = bandBinsFor(sampleRate);
+  const starts = bandStarts(sampleRate);
+  const fft = new FFT(blockSize);
+  const small = new FFT(width);
+  const window = hann(blockSize);
+  const input = new Array<number>(blockSize).fill(0);
+  const out: number[] = fft.createComplexArray();
+  const band: number[] = small.createComplexArray();
+  const back: number[] = small.createComplexArray();
+  const power = new Float64Array(blockSize / 2);
+  const blocks = Math.max(1, Math.floor((samples.length - blockSize) / blockStep) + 1);
+  const hop = width / 2;
+  const lanes = starts.map(() => new Float32Array(2 * (blocks + 1) * hop));
+  for (let b = 0; b < blocks; b++) {
+    const at = b * blockStep;
+    for (let i = 0; i < blockSize; i++) input[i] = samples[at + i]! * window[i]!;
+    fft.realTransform(out, input);
+    for (let k = 0; k < blockSize / 2; k++) power[k]! += out[2 * k]! * out[2 * k]! + out[2 * k + 1]! * out[2 * k + 1]!;
+    for (let n = 0; n < starts.length; n++) {
+      // A block starts half a block on: its first bin has turned by π a bin, so odd bins of odd blocks change sign.
+      const sign = (starts[n]! * b) % 2 === 0 ? 1 : -1;
+      const from = 2 * starts[n]!;
+      for (let i = 0; i < 2 * width; i++) band[i] = sign * out[from + i]!;
+      small.inverseTransform(back, band);
+      const lane = lanes[n]!;
+      const to = 2 * b * hop;
+      for (let i = 0; i < 2 * width; i++) lane[to + i]! += back[i]!;
+    }
+    if (tick && b % 32 === 0) tick(b / blocks);
+  }
+  const kurtosis = lanes.map((lane) => {
+    let p2 = 0;
+    let p4 = 0;
+    for (let i = 0; i < lane.length; i += 2) {
+      const p = lane[i]! * lane[i]! + lane[i + 1]! * lane[i + 1]!;
+      p2 += p;
+      p4 += p * p;
+    }
+    return p2 > 0 ? (p4 * (lane.length / 2)) / (p2 * p2) - 2 : -2;
+  });
+  const n = kurtosis.indexOf(Math.max(...kurtosis));
+  const lane = lanes[n]!;
+  const values = new Float32Array(lane.length / 2);
+  for (let i = 0; i < values.length; i++) values[i] = Math.sqrt(lane[2 * i]! * lane[2 * i]! + lane[2 * i + 1]! * lane[2 * i + 1]!);
+  const hz = sampleRate / blockSize;
+  return { power: power.map((p) => p / blocks), blocks, envelope: { values, rate: (sampleRate * width) / blockSize, fromHz: starts[n]! * hz, toHz: (starts[n]! + width) * hz, kurtosis: kurtosis[n]! } };
+}
+
+/** Points of a wheel turn that a signal is laid on; orders up to half of it can be read. */
+export const pointsPerTurn = 64;
+
+/** A speed that holds from a time on; between markers it runs straight. */
+export interface SpeedMark {
+  atS: number;
+  kmh: number;
+}
+
+/** Wheel turns passed at times spaced by 1/`rate` s, from the speed marks. */
+export function turnsAt(marks: readonly SpeedMark[], circumferenceMm: number, seconds: number, rate: number): Float64Array {
+  const n = Math.floor(seconds * rate);
+  const out = new Float64Array(n);
+  let turns = 0;
+  for (let i = 0; i < n; i++) {
+    out[i] = turns;
+    turns += speedAt(marks, i / rate) / 3.6 / (circumferenceMm / 1000) / rate;
+  }
+  return out;
+}
+
+export function speedAt(marks: readonly SpeedMark[], t: number): number {
+  const after = marks.findIndex((m) => m.atS > t);
+  if (after === 0 || marks.length === 1) return marks[0]!.kmh;
+  if (after < 0) return marks.at(-1)!.kmh;
+  const [a, b] = [marks[after - 1]!, marks[after]!];
+  return a.kmh + ((b.kmh - a.kmh) * (t - a.atS)) / (b.atS - a.atS);
+}
+
+/** A signal laid on equal angles of the wheel: the mean over each step of angle, so nothing folds back. */
+export function toAngle(values: ArrayLike<number>, rate: number, marks: readonly SpeedMark[], circumferenceMm: number, square = false): Float32Array {
+  const coarse = 100;
+  const turns = turnsAt(marks, circumferenceMm, values.length / rate + 0.05, coarse);
+  const out = new Float32Array(Math.floor(turns[Math.min(turns.length - 1, Math.floor((values.length / rate) * coarse))]! * pointsPerTurn));
+  const count = new Uint16Array(out.length);
+  for (let c = 0; c + 1 < turns.length; c++) {
+    const from = Math.floor((c * rate) / coarse);
+    const to = Math.min(values.length, Math.floor(((c + 1) * rate) / coarse));
+    let phase = turns[c]! * pointsPerTurn;
+    const step = ((turns[c + 1]! - turns[c]!) * pointsPerTurn) / Math.max(1, to - from);
+    for (let i = from; i < to; i++, phase += step) {
+      const k = phase | 0;
+      if (k >= out.length) break;
+      const v = values[i]!;
+      out[k]! += square ? v * v : v;
+      count[k]! += 1;
+    }
+  }
+  for (let k = 0; k < out.length; k++) out[k] = count[k] ? out[k]! / count[k]! : (out[k - 1] ?? 0);
+  return out;
+}
+
+export interface OrderSpectrum {
+  /** Orders a bin. */
+  step: number;
+  /** dB over the local floor. */
+  db: Float32Array;
+  averages: number;
+}
+
+/** Spectrum over wheel orders of a signal laid on angle (Welch); finer for longer drives. */
+export function orderSpectrum(angle: Float32Array): OrderSpectrum {
+  const turns = angle.length / pointsPerTurn;
+  const perBlock = turns >= 320 ? 64 : turns >= 80 ? 32 : 16;
+  const n = pointsPerTurn * perBlock;
+  const fft = new FFT(n);
+  const window = hann(n);
+  const input = new Array<number>(n).fill(0);
+  const out = fft.createComplexArray();
+  const power = new Float64Array(n / 2);
+  let mean = 0;
+  for (const v of angle) mean += v / angle.length;
+  let averages = 0;
+  for (let at = 0; at + n <= angle.length; at += n / 2, averages++) {
+    for (let i = 0; i < n; i++) input[i] = (angle[at + i]! - mean) * window[i]!;
+    fft.realTransform(out, input);
+    for (let k = 0; k < n / 2; k++) power[k]! += out[2 * k]! ** 2 + out[2 * k + 1]! ** 2;
+  }
+  return { step: 1 / perBlock, db: overFloorDb(power, Math.round(1.2 * perBlock)), averages };
+}
