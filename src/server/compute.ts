@@ -5,7 +5,11 @@ import { AdapterSchema, BearingSchema, PressSchema, CornerRecordSchema } from '.
 import { classFits, judgeStack, requirement, solve, strokeForceKn, type Adapter, type Bench, type Work } from '../core/press/index.ts';
 import { SideId } from '../core/schemas/common.ts';
 import { wrenchSetting } from '../core/torque/index.ts';
+import { judge, placesOf, resultFault, tests, type Complaint, type TestResult } from '../core/diagnosis/index.ts';
+import { analyse, bearingOrders, decodeWav, RecordingFault, tyre, type Settings } from '../core/noise/index.ts';
+import { eventBodies } from '../core/schemas/events.ts';
 import { invalid } from './problem.ts';
+import { validated } from './validate.ts';
 
 const MaterialId = oneOf(['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const);
 
@@ -30,6 +34,52 @@ export const pressFit = (b: Static<typeof PressFitSchema>) => named(() => {
   const hoop = hoopMpa(fit);
   return { pressureMpa: pressure, forceKn: forceN(pressure, b.friction, b.diameterMm, b.lengthMm) / 1000, hoopOuterMpa: hoop.outerMpa, hoopInnerMpa: hoop.innerMpa };
 });
+
+export const GeometrySchema = closed({ balls: Type.Integer({ minimum: 3, maximum: 60 }), ballMm: Mm(), pitchMm: Mm(), angleDeg: Type.Number({ minimum: 0, exclusiveMaximum: 90 }), rotating: oneOf(['inner', 'outer'] as const) });
+export const ordersOf = (b: Static<typeof GeometrySchema>) => named(() => bearingOrders(b));
+
+export const TyreSchema = closed({ size: Type.String({ minLength: 1, maxLength: 40 }), rollingFactor: Type.Optional(Type.Number({ minimum: 0.9, maximum: 1 })) });
+export const tyreOf = (b: Static<typeof TyreSchema>) => named(() => tyre(b.size, b.rollingFactor));
+
+const results = Type.Array(eventBodies['test-recorded'], { maxItems: 100 });
+export const DiagnosisSchema = closed({ layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const), complaint: Type.Optional(eventBodies['complaint-recorded']), results });
+export function diagnosis(b: Static<typeof DiagnosisSchema>) {
+  b.results.forEach((r, i) => {
+    const fault = resultFault(r);
+    if (fault) throw invalid([{ field: `results.${i}.${fault.field}`, reason: fault.reason }]);
+  });
+  const j = judge(b.layout, b.complaint as Complaint | undefined, b.results as TestResult[]);
+  return {
+    suspects: j.suspects.map((s) => ({ id: s.id, name: s.name, probability: s.probability, reasons: s.reasons })),
+    next: j.next.map((n) => ({ test: n.test.id, place: n.place, bits: n.bits, minutes: n.minutes })),
+    call: j.call, text: j.callText, replaceLine: j.replaceLine, second: j.second ? { id: j.second.suspect.id, probability: j.second.probability } : null, contradictions: j.contradictions.map((c) => c.text),
+  };
+}
+/** The tests with their results and places, for a client of the interface. */
+export const testList = () => tests.map((t) => ({ id: t.id, name: t.name, places: placesOf(t), minutes: t.minutes, state: t.state, tools: t.tools, results: t.results ?? null, numeric: t.numeric ?? null, why: t.why }));
+
+const NoiseSettingsSchema = closed({ speedKmh: Type.Number(), tyre: Type.String({ minLength: 1, maxLength: 40 }), axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })), bearing: Type.Optional(GeometrySchema) });
+
+/** The ear on the server: the same function as in the tablet's worker. */
+export function noise(recording: ArrayBuffer, settingsText: string) {
+  let json: unknown;
+  try {
+    json = JSON.parse(settingsText);
+  } catch {
+    throw invalid([{ field: 'settings', reason: 'Not JSON.' }]);
+  }
+  const s = validated(NoiseSettingsSchema, json);
+  try {
+    return named(() => {
+      const settings: Settings = { speeds: [{ atS: 0, kmh: s.speedKmh }], circumferenceMm: tyre(s.tyre).circumferenceMm, ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}), ...(s.bearing ? { bearing: s.bearing } : {}) };
+      const { finding, confidence, peaks, text, seconds } = analyse(decodeWav(recording), settings);
+      return { finding, confidence, peaks, text, seconds };
+    });
+  } catch (e) {
+    if (e instanceof RecordingFault) throw invalid([{ field: e.field, reason: e.message }]);
+    throw e;
+  }
+}
 
 export const ToleranceSchema = closed({ sizeMm: Mm(), class: Type.String({ minLength: 2, maxLength: 5 }) });
 export const toleranceOf = (b: Static<typeof ToleranceSchema>) => named(() => tolerance(b.sizeMm, b.class));

@@ -23,16 +23,16 @@ function find(method: string, pathname: string): Found | Problem {
 }
 
 /** Reads a body up to the route's limit; refuses early when the length is announced. */
-async function readBody(request: Request, limit: number): Promise<string> {
+async function readBody(request: Request, limit: number): Promise<Buffer> {
   const tooLarge = () => new Problem(413, 'Too large', `This body is over the limit of ${(limit / 1e6).toFixed(0)} MB for this route.`, [{ field: 'body', reason: `At most ${limit} bytes.` }], { limitBytes: limit });
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
-  if (!request.body) return '';
+  if (!request.body) return Buffer.alloc(0);
   const reader = request.body.getReader();
   const chunks: Uint8Array[] = [];
   let size = 0;
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) return Buffer.concat(chunks).toString('utf8');
+    if (done) return Buffer.concat(chunks);
     size += value.byteLength;
     if (size > limit) {
       await reader.cancel();
@@ -45,7 +45,13 @@ async function readBody(request: Request, limit: number): Promise<string> {
 async function bodyOf(request: Request, route: Route): Promise<unknown> {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim();
   if (type !== route.takes) throw new Problem(415, 'Wrong kind of body', `This route takes ${route.takes}, not ${type || 'nothing'}.`, [{ field: 'content-type', reason: `Must be ${route.takes}.` }]);
-  const text = await readBody(request, route.limit);
+  const bytes = await readBody(request, route.limit);
+  if (route.takes === 'multipart/form-data') {
+    return new Response(new Uint8Array(bytes), { headers: { 'content-type': request.headers.get('content-type')! } }).formData().catch(() => {
+      throw new Problem(400, 'Not a form', 'The body is not multipart form data.', [{ field: 'body', reason: 'Not multipart.' }]);
+    });
+  }
+  const text = bytes.toString('utf8');
   if (route.takes === 'text/csv') return text;
   let value: unknown;
   try {

@@ -5,7 +5,7 @@ import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from 
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
 import { listRecords, putRecord, technicianById } from '../db/records.ts';
 import { cardCsv, jobCard } from './card.ts';
-import { PressFitSchema, pressFit, stacks, StackSolveSchema, toleranceOf, ToleranceSchema, wrench, WrenchSchema } from './compute.ts';
+import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
 import { csvToWorkshop, importWorkshop } from './import.ts';
 import { addEvent, floorView, jobRecord, jobView, people, setChoice, startJob } from './jobs.ts';
 import { pinMatches } from './pin.ts';
@@ -14,6 +14,7 @@ import { store } from './store.ts';
 
 export const jsonLimit = 1_000_000;
 export const importLimit = 64_000_000;
+export const recordingLimit = 256_000_000;
 
 export interface Call<B = unknown> {
   params: Record<string, string>;
@@ -29,7 +30,7 @@ export interface Route {
   /** Largest body in bytes. */
   limit: number;
   /** Media type the route takes; JSON unless said. */
-  takes: 'application/json' | 'text/csv';
+  takes: 'application/json' | 'text/csv' | 'multipart/form-data';
   handle: (call: Call) => Promise<unknown>;
 }
 
@@ -79,6 +80,18 @@ export const routes: readonly Route[] = [
   route('POST', '/api/compute/tolerance', 'Deviations of an ISO 286 class', { body: ToleranceSchema }, ({ body }) => toleranceOf(body)),
   route('POST', '/api/compute/wrench', 'What to set on a wrench with an extension', { body: WrenchSchema }, ({ body }) => wrench(body)),
   route('POST', '/api/compute/stack', 'Best stacks of a kit for one stroke, or the verdict on one laid by hand', { body: StackSolveSchema }, ({ body }) => stacks(body)),
+  route('POST', '/api/compute/bearing-orders', 'Orders of a rolling bearing', { body: GeometrySchema }, ({ body }) => ordersOf(body)),
+  route('POST', '/api/compute/tyre', 'Nominal diameter and rolling circumference of a tyre', { body: TyreSchema }, ({ body }) => tyreOf(body)),
+  route('POST', '/api/compute/diagnosis', 'Suspects with probabilities and the next best tests', { body: DiagnosisSchema }, ({ body }) => diagnosis(body)),
+  route('GET', '/api/compute/tests', 'The tests, their results and where they are made', {}, () => testList()),
+  route('POST', '/api/compute/noise', 'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)', { limit: recordingLimit, takes: 'multipart/form-data' }, async ({ body }) => {
+    const form = body as FormData;
+    const recording = form.get('recording');
+    const settings = form.get('settings');
+    if (!(recording instanceof Blob)) throw invalid([{ field: 'recording', reason: 'A WAV file is needed.' }]);
+    if (settings === null) throw invalid([{ field: 'settings', reason: 'Missing.' }]);
+    return noise(await recording.arrayBuffer(), settings instanceof Blob ? await settings.text() : settings);
+  }),
   route('GET', '/api/openapi.json', 'This interface', {}, () => openapi()),
 ];
 
@@ -97,7 +110,7 @@ function openapi() {
     (paths[r.path] ??= {})[r.method.toLowerCase()] = {
       summary: r.summary,
       parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
-      ...(r.body || r.takes === 'text/csv' ? { requestBody: { required: true, content: { [r.takes]: { schema: r.body ?? { type: 'string' } } } } } : {}),
+      ...(r.body || r.takes !== 'application/json' ? { requestBody: { required: true, content: { [r.takes]: { schema: r.body ?? { type: 'string' } } } } } : {}),
       responses: { 200: { description: 'Done' }, default: { description: 'Problem document (RFC 9457)', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/problem' } } } } },
     };
   }

@@ -1,5 +1,5 @@
 import { bearingOrders, wheelHz, type BearingGeometry, type BearingOrders } from './orders.ts';
-import { orderSpectrum, survey, toAngle, type OrderSpectrum, type SpeedMark } from './spectra.ts';
+import { orderSpectrum, survey, thinned, toAngle, type OrderSpectrum, type SpeedMark } from './spectra.ts';
 import type { Recording } from './wav.ts';
 
 export type Finding = 'outer-ring' | 'inner-ring' | 'ball' | 'tyre' | 'driveline' | 'nothing';
@@ -100,7 +100,8 @@ export function analyse(recording: Recording, settings: Settings, tick?: (share:
   const hz = speeds.map((m) => wheelHz(m.kmh, circumferenceMm));
   const orders = bearing && bearingOrders(bearing);
   const { envelope: env } = survey(recording, tick && ((x) => tick(0.9 * x)));
-  const rawSpectrum = orderSpectrum(toAngle(recording.samples, recording.sampleRate, speeds, circumferenceMm));
+  const thin = thinned(recording);
+  const rawSpectrum = orderSpectrum(toAngle(thin.values, thin.rate, speeds, circumferenceMm));
   const envSpectrum = orderSpectrum(toAngle(env.values, env.rate, speeds, circumferenceMm));
   const found = combs(settings, orders).map((c) => ({ comb: c, ...score(c, c.spectrum === 'raw' ? rawSpectrum : envSpectrum) })).sort((a, b) => b.db - a.db);
   const top = found[0]!;

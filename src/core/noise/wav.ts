@@ -58,6 +58,10 @@ function mono(view: DataView, start: number, size: number, { code, channels, rat
     if (code === 3) return view.getFloat32(p, true);
     return bytes === 2 ? view.getInt16(p, true) : bytes === 4 ? view.getInt32(p, true) : (view.getUint8(p) | (view.getUint8(p + 1) << 8) | (view.getInt8(p + 2) << 16));
   };
+  if (typed && channels === 1) {
+    for (let i = 0; i < n; i++) out[i] = typed[i]! * scale;
+    return out;
+  }
   for (let i = 0, k = 0; i < n; i++) {
     let sum = 0;
     for (let c = 0; c < channels; c++, k++) sum += typed ? typed[k]! : at(k);
@@ -71,7 +75,8 @@ function checked(r: Recording): Recording {
   if (seconds < minSeconds) fault(`The recording is ${seconds.toFixed(1)} s long; at least ${minSeconds} s are needed.`);
   let rail = 0;
   let energy = 0;
-  for (const x of r.samples) {
+  for (let i = 0; i < r.samples.length; i++) {
+    const x = r.samples[i]!;
     if (x >= 0.999 || x <= -0.999) rail += 1;
     energy += x * x;
   }

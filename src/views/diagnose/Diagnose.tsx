@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { judge, layoutNames, resultInWords, testById, type NextTest, type Place } from '../../core/diagnosis/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
+import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { Suspects } from './Suspects.tsx';
@@ -10,14 +10,27 @@ import { PlanView } from './PlanView.tsx';
 import { Reasons } from './Reasons.tsx';
 import { TestPanel } from './TestPanel.tsx';
 
+// The charts are heavy and only the ear needs them.
+const Ear = lazy(() => import('../ear/Ear.tsx'));
+
 export default function Diagnose(props: SheetProps) {
   return <JobSheet {...props} station="diagnose"><Body /></JobSheet>;
+}
+
+const tabs = [{ id: 'judgement', name: 'Judgement' }, { id: 'ear', name: 'Ear' }] as const;
+type Tab = (typeof tabs)[number]['id'];
+
+function Body() {
+  const [open, setOpen] = useState<Tab>('judgement');
+  const bar = <Tabs tabs={tabs} open={open} done={[]} onOpen={setOpen} />;
+  if (open === 'ear') return <Suspense fallback={<p className="note p-4">Opening the ear…</p>}><Ear tabs={bar} onDone={() => setOpen('judgement')} /></Suspense>;
+  return <JudgementBody bar={bar} />;
 }
 
 const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
 
 /** Which corner, how sure, what next. */
-function Body() {
+function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const { view, send } = useJob();
   const { state, ctx, job } = view;
   const j = judge(ctx.unit.layout, state.complaint, state.results);
@@ -39,6 +52,7 @@ function Body() {
     <StationBody
       kicker={`${layoutNames[ctx.unit.layout][0]!.toUpperCase()}${layoutNames[ctx.unit.layout].slice(1)}, ${state.results.length} ${state.results.length === 1 ? 'test' : 'tests'} done`}
       title={sure ? top.name : top.probability >= 0.5 ? `${top.name}, likely` : 'Not clear yet'}
+      tabs={bar}
       picture={
         <div className="diagnose-grid">
           <Suspects judgement={j} shown={shown} onAbout={setAbout} about={about ?? top.id} />
