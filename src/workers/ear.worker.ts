@@ -15,7 +15,13 @@ onmessage = ({ data: { bytes, settings } }: MessageEvent<EarTask>) => {
     const t0 = performance.now();
     const recording = decodeWav(bytes);
     const t1 = performance.now();
-    const analysis = analyse(recording, settings, (share) => tell({ kind: 'progress', share }));
+    let told = 0;
+    const analysis = analyse(recording, settings, (share) => {
+      // Ten words a second are enough for a bar and leave the page its frames.
+      if (performance.now() - told < 100) return;
+      told = performance.now();
+      tell({ kind: 'progress', share });
+    });
     tell({ kind: 'done', analysis, decodeMs: t1 - t0, analyseMs: performance.now() - t1 });
   } catch (e) {
     tell({ kind: 'fault', reason: (e as Error).message.replace(/^\w+: /u, '') });

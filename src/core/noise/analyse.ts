@@ -1,5 +1,5 @@
 import { bearingOrders, wheelHz, type BearingGeometry, type BearingOrders } from './orders.ts';
-import { orderSpectrum, survey, thinned, toAngle, type OrderSpectrum, type SpeedMark } from './spectra.ts';
+import { envelope, orderSpectrum, thinned, toAngle, type OrderSpectrum, type SpeedMark } from './spectra.ts';
 import type { Recording } from './wav.ts';
 
 export type Finding = 'outer-ring' | 'inner-ring' | 'ball' | 'tyre' | 'driveline' | 'nothing';
@@ -99,7 +99,7 @@ export function analyse(recording: Recording, settings: Settings, tick?: (share:
   if (speeds.length === 0) throw new RangeError('speedKmh: a speed is needed');
   const hz = speeds.map((m) => wheelHz(m.kmh, circumferenceMm));
   const orders = bearing && bearingOrders(bearing);
-  const { envelope: env } = survey(recording, tick && ((x) => tick(0.9 * x)));
+  const env = envelope(recording, tick && ((x) => tick(0.9 * x)));
   const thin = thinned(recording);
   const rawSpectrum = orderSpectrum(toAngle(thin.values, thin.rate, speeds, circumferenceMm));
   const envSpectrum = orderSpectrum(toAngle(env.values, env.rate, speeds, circumferenceMm));

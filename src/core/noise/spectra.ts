@@ -11,15 +11,14 @@ export const bandBinsFor = (sampleRate: number): number => 2 ** Math.max(4, Math
 const hann = (n: number) => Float64Array.from({ length: n }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * i) / n));
 
 /** Power in a spectrum against the median around it, in dB; the peak itself stands out from its own floor. */
-export function overFloorDb(power: ArrayLike<number>, half: number): Float32Array {
+export function overFloorDb(power: Float64Array, half: number): Float32Array {
   const out = new Float32Array(power.length);
   // The median is taken on a coarse grid and drawn straight between: the floor is smooth.
   const step = Math.max(1, Math.floor(half / 4));
   let last = 1;
   let lastAt = 0;
   const floorAt = (i: number) => {
-    const window = Array.prototype.slice.call(power, Math.max(1, i - half), Math.min(power.length, i + half + 1)) as number[];
-    window.sort((a, b) => a - b);
+    const window = power.slice(Math.max(1, i - half), Math.min(power.length, i + half + 1)).sort();
     return Math.max(1e-20, window[Math.floor(window.length / 2)] ?? 1e-20);
   };
   for (let i = 0; i < power.length + step; i += step) {
@@ -44,14 +43,6 @@ export interface Envelope {
   kurtosis: number;
 }
 
-export interface Survey {
-  /** Mean power of each bin (Welch, Hann, 50 % overlap). */
-  power: Float64Array;
-  blocks: number;
-  /** Envelope of the band where blows ring most. */
-  envelope: Envelope;
-}
-
 /** Bands lie side by side by half their width from here up; below it wheel and road fill everything. */
 const lowestHz = 700;
 const highestHz = 12_000;
@@ -64,55 +55,40 @@ export function bandStarts(sampleRate: number): number[] {
   return Array.from({ length: Math.max(1, Math.floor((last - first) / (width / 2)) + 1) }, (_, i) => first + (i * width) / 2);
 }
 
-// The kernels of the pass stand on their own so that the engine keeps each tight.
+/** Every so many blocks one is looked at to choose the band. */
+export const choiceStride = 4;
+
+export const blockCount = (samples: number): number => Math.max(1, Math.floor((samples - blockSize) / blockStep) + 1);
 
 /**
- * Hann window and power in one go. A Hann window in time is the kernel (−¼, ½, −¼) over the bins, so the block is
- * transformed bare and windowed afterwards, at half the cost.
+ * Bins `from` to `to` of a bare block as a Hann window would give them: a Hann window in time is the kernel
+ * (−¼, ½, −¼) over the bins, so only the bins in use are windowed.
  */
-function windowAndAdd(out: Float64Array, power: Float64Array): void {
-  let beforeRe = out[2]!;
-  let beforeIm = -out[3]!;
-  let re = out[0]!;
-  let im = out[1]!;
-  for (let k = 0; k < power.length; k++) {
-    const nextRe = out[2 * k + 2]!;
-    const nextIm = out[2 * k + 3]!;
-    const x = 0.5 * re - 0.25 * (beforeRe + nextRe);
-    const y = 0.5 * im - 0.25 * (beforeIm + nextIm);
-    beforeRe = re;
-    beforeIm = im;
-    re = nextRe;
-    im = nextIm;
-    out[2 * k] = x;
-    out[2 * k + 1] = y;
-    power[k]! += x * x + y * y;
+function windowedBins(out: Float64Array, from: number, to: number, into: Float64Array): void {
+  for (let k = from, i = 0; k < to; k++, i += 2) {
+    into[i] = 0.5 * out[2 * k]! - 0.25 * (out[2 * k - 2]! + out[2 * k + 2]!);
+    into[i + 1] = 0.5 * out[2 * k + 1]! - 0.25 * (out[2 * k - 1]! + out[2 * k + 3]!);
   }
 }
 
-/** E|z|⁴ / (E|z|²)² − 2 of a complex lane: 0 for steady noise. */
-function kurtosisOf(lane: Float64Array): number {
+/** Adds |z|² and |z|⁴ of a complex block to a band's sums. */
+function addMoments(z: Float64Array, moments: Float64Array, at: number): void {
   let p2 = 0;
   let p4 = 0;
-  for (let i = 0; i < lane.length; i += 2) {
-    const p = lane[i]! * lane[i]! + lane[i + 1]! * lane[i + 1]!;
+  for (let i = 0; i < z.length; i += 2) {
+    const p = z[i]! * z[i]! + z[i + 1]! * z[i + 1]!;
     p2 += p;
     p4 += p * p;
   }
-  return p2 > 0 ? (p4 * (lane.length / 2)) / (p2 * p2) - 2 : -2;
-}
-
-/** Adds a block to its lane. */
-function overlapAdd(lane: Float64Array, at: number, block: Float64Array, sign: number): void {
-  for (let i = 0; i < block.length; i++) lane[at + i]! += sign * block[i]!;
+  moments[at]! += p2;
+  moments[at + 1]! += p4;
 }
 
 /**
- * One pass: Welch spectrum, and the complex envelope (Hilbert) of every candidate band by overlap-add of Hann
- * blocks, which is exact at 50 %. The band of highest spectral kurtosis is kept, measured at the envelope's own
- * rate so that single blows are seen. `tick` gets the share done.
+ * First bin of the band in which blows ring most: highest spectral kurtosis, E|z|⁴/(E|z|²)² of its complex
+ * envelope, measured at the envelope's own rate so that single blows are seen. Every fourth block is looked at.
  */
-export function survey({ samples, sampleRate }: Recording, tick?: (share: number) => void): Survey {
+export function chooseBand({ samples, sampleRate }: Recording, tick?: (share: number) => void): { start: number; kurtosis: number } {
   const width = bandBinsFor(sampleRate);
   const starts = bandStarts(sampleRate);
   const fft = new FFT(blockSize);
@@ -120,29 +96,52 @@ export function survey({ samples, sampleRate }: Recording, tick?: (share: number
   const out = new Float64Array(2 * blockSize);
   const band = new Float64Array(2 * width);
   const back = new Float64Array(2 * width);
-  const power = new Float64Array(blockSize / 2);
-  const blocks = Math.max(1, Math.floor((samples.length - blockSize) / blockStep) + 1);
-  const hop = width / 2;
-  const lanes = starts.map(() => new Float64Array(2 * (blocks + 1) * hop));
-  for (let b = 0; b < blocks; b++) {
-    const at = b * blockStep;
-    fft.realTransform(out, samples.subarray(at, at + blockSize));
-    windowAndAdd(out, power);
+  const moments = new Float64Array(2 * starts.length);
+  const blocks = blockCount(samples.length);
+  for (let b = 0; b < blocks; b += choiceStride) {
+    fft.realTransform(out, samples.subarray(b * blockStep, b * blockStep + blockSize));
     for (let n = 0; n < starts.length; n++) {
-      // A block starts half a block on: its first bin has turned by π a bin, so odd bins of odd blocks change sign.
-      band.set(out.subarray(2 * starts[n]!, 2 * (starts[n]! + width)));
+      windowedBins(out, starts[n]!, starts[n]! + width, band);
       small.inverseTransform(back, band);
-      overlapAdd(lanes[n]!, 2 * b * hop, back, (starts[n]! * b) % 2 === 0 ? 1 : -1);
+      addMoments(back, moments, 2 * n);
     }
-    if (tick && b % 32 === 0) tick(b / blocks);
+    tick?.(b / blocks);
   }
-  const kurtosis = lanes.map(kurtosisOf);
+  const points = Math.ceil(blocks / choiceStride) * width;
+  const kurtosis = starts.map((_, n) => (moments[2 * n]! > 0 ? (moments[2 * n + 1]! * points) / moments[2 * n]! ** 2 - 2 : -2));
   const n = kurtosis.indexOf(Math.max(...kurtosis));
-  const lane = lanes[n]!;
+  return { start: starts[n]!, kurtosis: kurtosis[n]! };
+}
+
+/** Adds a block to its lane, right way round. */
+function overlapAdd(lane: Float64Array, at: number, block: Float64Array, sign: number): void {
+  for (let i = 0; i < block.length; i++) lane[at + i]! += sign * block[i]!;
+}
+
+/** Hilbert envelope of the chosen band at the rate it needs, by overlap-add of Hann blocks, exact at 50 %. */
+export function envelope(recording: Recording, tick?: (share: number) => void): Envelope {
+  const { samples, sampleRate } = recording;
+  const { start, kurtosis } = chooseBand(recording, tick && ((x) => tick(0.5 * x)));
+  const width = bandBinsFor(sampleRate);
+  const fft = new FFT(blockSize);
+  const small = new FFT(width);
+  const out = new Float64Array(2 * blockSize);
+  const band = new Float64Array(2 * width);
+  const back = new Float64Array(2 * width);
+  const blocks = blockCount(samples.length);
+  const lane = new Float64Array((blocks + 1) * width);
+  for (let b = 0; b < blocks; b++) {
+    fft.realTransform(out, samples.subarray(b * blockStep, b * blockStep + blockSize));
+    windowedBins(out, start, start + width, band);
+    small.inverseTransform(back, band);
+    // A block starts half a block on: its first bin has turned by π a bin, so odd bins of odd blocks change sign.
+    overlapAdd(lane, b * width, back, (start * b) % 2 === 0 ? 1 : -1);
+    if (tick && b % 16 === 0) tick(0.5 + (0.5 * b) / blocks);
+  }
   const values = new Float32Array(lane.length / 2);
   for (let i = 0; i < values.length; i++) values[i] = Math.sqrt(lane[2 * i]! * lane[2 * i]! + lane[2 * i + 1]! * lane[2 * i + 1]!);
   const hz = sampleRate / blockSize;
-  return { power: power.map((p) => p / blocks), blocks, envelope: { values, rate: (sampleRate * width) / blockSize, fromHz: starts[n]! * hz, toHz: (starts[n]! + width) * hz, kurtosis: kurtosis[n]! } };
+  return { values, rate: (sampleRate * width) / blockSize, fromHz: start * hz, toHz: (start + width) * hz, kurtosis };
 }
 
 /** Points of a wheel turn that a signal is laid on; orders up to half of it can be read. */

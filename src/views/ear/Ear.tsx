@@ -42,6 +42,9 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const last = ear.heard.at(-1);
   const a = last?.analysis;
   const found = useMemo(() => a?.peaks.filter((p) => p.family === a.finding) ?? [], [a]);
+  const lines = useMemo(() => ({ envelope: ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.envelope })), raw: ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.raw })) }), [ear.heard]);
+  const wheelPeaks = useMemo(() => found.filter((p) => p.family === 'tyre' || p.family === 'driveline'), [found]);
+  const bearingPeaks = useMemo(() => found.filter((p) => p.family !== 'tyre' && p.family !== 'driveline'), [found]);
   const drop = (e: React.DragEvent) => {
     e.preventDefault();
     const f = e.dataTransfer.files[0];
@@ -63,8 +66,8 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
         <div className="ear-pic" onDragOver={(e) => e.preventDefault()} onDrop={drop}>
           {a ? (
             <>
-              <OrderChart title={`Envelope, ${Math.round(a.band.fromHz)}–${Math.round(a.band.toHz)} Hz: what rings once a blow`} lines={ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.envelope }))} peaks={found.filter((p) => p.family !== 'tyre' && p.family !== 'driveline')} maxOrder={18} fileName={`envelope-${job.number}`} />
-              <OrderChart title="Plain spectrum: wheel, tyre, driveline" lines={ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.raw }))} peaks={found.filter((p) => p.family === 'tyre' || p.family === 'driveline')} maxOrder={10} fileName={`spectrum-${job.number}`} />
+              <OrderChart title={`Envelope, ${Math.round(a.band.fromHz)}–${Math.round(a.band.toHz)} Hz: what rings once a blow`} lines={lines.envelope} peaks={bearingPeaks} maxOrder={18} fileName={`envelope-${job.number}`} />
+              <OrderChart title="Plain spectrum: wheel, tyre, driveline" lines={lines.raw} peaks={wheelPeaks} maxOrder={10} fileName={`spectrum-${job.number}`} />
             </>
           ) : <div className="ear-empty"><svg viewBox="0 0 600 200" aria-hidden="true"><path className="ghost" d="M20 180H580M20 20V180M60 180L80 120L100 180M200 180L214 60L228 180M400 180L414 90L428 180" /></svg><p className="note big">Drag a WAV file here, or choose one. Speed and tyre first: they lay the sound on turns of the wheel.</p></div>}
           {o && <p className="cap num">Orders of {part!.number}: outer {o.bpfo.toFixed(2)} · inner {o.bpfi.toFixed(2)} · ball {(2 * o.bsf).toFixed(2)} · cage {o.ftf.toFixed(2)}</p>}
