@@ -5,9 +5,10 @@ const url = process.argv[2] ?? 'http://127.0.0.1:4321';
 const rows = ((await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] }).rows;
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
-interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean }
+interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean; hear?: boolean }
 const shots: Shot[] = [
   { name: 'floor', path: '/' }, { name: 'complaint', path: `${job('04')}/complaint` }, { name: 'diagnose', path: `${job('04')}/diagnose` },
+  { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true },
   { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'step', path: `${job('21')}/press-out` },
   { name: 'old-part', path: `${job('07')}/press-out`, press: 'Old part' }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('07')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('07')}/press-in`, press: 'Bearing', size: [820, 1180] },
@@ -22,7 +23,12 @@ for (const s of shots) {
   await page.goto(url + s.path, { waitUntil: 'networkidle' });
   await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
-  await page.waitForTimeout(200);
+  if (s.hear) {
+    await page.getByLabel(/^Speed, from/u).fill('80');
+    await page.getByRole('button', { name: 'Hear a made-up drive' }).click();
+    await page.locator('.order-chart canvas').nth(1).waitFor();
+  }
+  await page.waitForTimeout(s.hear ? 900 : 200);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
   await context.close();
 }

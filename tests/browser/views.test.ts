@@ -10,7 +10,7 @@ afterAll(() => browser.close());
 
 /** Main views and the demo job that shows each best. */
 const views: readonly (readonly [name: string, fleetNo: string | undefined, path: string, open?: string | RegExp])[] = [
-  ['floor', undefined, '/'], ['start a job', undefined, '/', 'Start a job'], ['kit', undefined, '/kit'], ['complaint', '04', 'complaint'], ['diagnose', '04', 'diagnose'],
+  ['floor', undefined, '/'], ['start a job', undefined, '/', 'Start a job'], ['kit', undefined, '/kit'], ['complaint', '04', 'complaint'], ['diagnose', '04', 'diagnose'], ['ear', '04', 'diagnose', /Ear$/u],
   ['match', '21', 'match'], ['bench list', '21', 'match', /On the bench/u], ['another family', '12', 'match'], ['plan', '21', 'plan'], ['strip', '21', 'press-out'], ['old part', '07', 'press-out', /Old part/u], ['seats', '07', 'press-in', /Seats/u],
   ['encoder', '07', 'press-in', /Encoder/u], ['press in', '07', 'press-in', /^3\s*Bearing/u], ['torque', '33', 'torque'], ['prove', '33', 'prove'], ['card', '26', 'card'],
 ];
@@ -58,6 +58,17 @@ describe.each([['tablet in portrait', 820, 1180], ['phone', 390, 844]] as const)
       expect(box!.height, view[0]).toBeGreaterThanOrEqual(48);
     }
   });
+});
+
+it('takes no write from another site and runs no script that is not its own', async () => {
+  const url = inject('url');
+  const write = (headers: Record<string, string>) => fetch(`${url}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: '{}' }).then((r) => r.status);
+  expect(await write({ origin: 'http://elsewhere.example' })).toBe(403);
+  expect(await write({ 'sec-fetch-site': 'cross-site' })).toBe(403);
+  expect(await write({ origin: url })).toBe(422);
+  const policy = (await fetch(url)).headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("script-src 'self' 'sha256-");
+  expect(policy).not.toContain('unsafe');
 });
 
 it('tells a missing job and a missing page apart from a broken one', async () => {

@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { v7 as uuid } from 'uuid';
+import { encodeWav } from '../../src/core/noise/index.ts';
+import { record } from '../../src/core/standins/microphone.ts';
 import { beforeAll, describe, expect, it } from 'vitest';
 
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
@@ -190,6 +192,36 @@ describe('the interface', () => {
     expect(json.pressureMpa).toBeCloseTo(10.67, 1);
     expect(json.forceKn).toBeCloseTo(10.72, 1);
   });
+  it('gives orders, tyre and diagnosis', async () => {
+    // Case Western Reserve University Bearing Data Center, drive-end bearing
+    const orders = await ask('POST', '/api/compute/bearing-orders', { balls: 9, ballMm: 0.3126, pitchMm: 1.537, angleDeg: 0, rotating: 'inner' });
+    expect(orders.json.bpfi).toBeCloseTo(5.4152, 3);
+    expect((await ask('POST', '/api/compute/bearing-orders', { balls: 50, ballMm: 12, pitchMm: 58, angleDeg: 0, rotating: 'inner' })).json.errors[0]).toMatchObject({ field: 'balls' });
+    expect((await ask('POST', '/api/compute/tyre', { size: '195/65R15' })).json.diameterMm).toBeCloseTo(634.5, 1);
+    expect((await ask('POST', '/api/compute/tyre', { size: 'round' })).json.detail).toMatch(/not a tyre size/u);
+    const d = await ask('POST', '/api/compute/diagnosis', { layout: 'front', complaint, results: [{ testId: 'spring', place: 'LF', result: 'gritty' }] });
+    expect(d.json.suspects[0].id).toBe('bearing-LF');
+    expect(d.json.suspects.reduce((a: number, s: Json) => a + s.probability, 0)).toBeCloseTo(1, 9);
+    expect((await ask('POST', '/api/compute/diagnosis', { layout: 'front', results: [{ testId: 'spring', place: 'LF', result: 'purple' }] })).json.errors[0].field).toBe('results.0.result');
+  });
+
+  it('hears a recording sent as a form, and names the field of a bad one', async () => {
+    const bearing = { balls: 13, ballMm: 11.5, pitchMm: 58, angleDeg: 35, rotating: 'inner' as const };
+    const wav = encodeWav(record({ fault: 'inner-ring', bearing, speeds: [{ atS: 0, kmh: 80 }], circumferenceMm: 1935, axleRatio: 3.9, seconds: 8, sampleRate: 16_000, faultDb: -3, ringHz: 3000, decay: 900, slip: 0.01, seed: 3 }));
+    const send = async (file: BlobPart | undefined, settings: object) => {
+      const form = new FormData();
+      if (file !== undefined) form.set('recording', new Blob([file]), 'x.wav');
+      form.set('settings', JSON.stringify(settings));
+      const r = await dispatch(new Request('http://127.0.0.1/api/compute/noise', { method: 'POST', body: form }));
+      return { status: r.status, json: (await r.json()) as Json };
+    };
+    expect((await send(wav, { speedKmh: 80, tyre: '195/65R15', bearing })).json.finding).toBe('inner-ring');
+    expect((await send('text', { speedKmh: 80, tyre: '195/65R15' })).json.errors[0].field).toBe('recording');
+    expect((await send(undefined, { speedKmh: 80, tyre: '195/65R15' })).status).toBe(422);
+    expect((await send(wav, { speedKmh: 0, tyre: '195/65R15' })).json.detail).toMatch(/speedKmh: 0 km\/h/u);
+    expect((await send(wav, { speedKmh: 80, tyre: '195/65R15', colour: 1 })).json.errors[0].field).toBe('colour');
+  });
+
   it('keeps a PIN only as a hash', async () => {
     const bytes = readFileSync(join(process.env['DATA_DIR']!, 'true-spindle.db'), 'latin1') + readFileSync(join(process.env['DATA_DIR']!, 'true-spindle.db-wal'), 'latin1');
     expect(bytes).toContain('Ines');
