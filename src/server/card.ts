@@ -48,7 +48,7 @@ export function jobCard(r: JobRecord) {
       if (!s || !read) return [];
       const what = kind === 'bore' ? 'Knuckle bore' : 'Hub journal';
       return [
-        { what: `${what}, mean of ${read.readingsMm.flat().length}, ${instrumentById(ctx, read.instrumentId).name}`, value: s.meanMm.toFixed(3), limit: `${s.classLimits.lowMm.toFixed(3)}–${s.classLimits.highMm.toFixed(3)}`, status: s.verdicts[0]!.status, ...kept(read) },
+        { what: `${what}, mean of ${read.readingsMm.flat().length}, ${instrumentById(ctx, read.instrumentId)?.name ?? read.instrumentId}`, value: s.meanMm.toFixed(3), limit: `${s.classLimits.lowMm.toFixed(3)}–${s.classLimits.highMm.toFixed(3)}`, status: s.verdicts[0]!.status, ...kept(read) },
         { what: `${what}, out of round`, value: s.outOfRoundMm.toFixed(3), limit: `max ${s.limitMm.toFixed(3)}` },
         { what: `${what}, taper`, value: s.taperMm.toFixed(3), limit: `max ${s.limitMm.toFixed(3)}` },
         { what: `Fit at the ${kind}, tight by`, value: s.interference.likely.toFixed(3), limit: `${s.interference.low.toFixed(3)}–${s.interference.high.toFixed(3)}` },

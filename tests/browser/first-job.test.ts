@@ -13,12 +13,12 @@ const shows = (page: Page, text: RegExp) => page.locator('.call', { hasText: tex
 /** Types readings at the gauge and adds each to the strip. */
 async function gauge(page: Page, readings: readonly (readonly [travel: string, force: string])[]): Promise<void> {
   for (const [travel, force] of readings) {
-    const count = await page.locator('svg.dr .live').count();
     await page.getByLabel('Travel', { exact: true }).fill(travel);
     await page.getByLabel('Gauge', { exact: true }).fill(force);
     await page.getByLabel('Gauge', { exact: true }).press('Enter');
     await page.waitForFunction(() => (document.querySelector('.gauge input') as HTMLInputElement).value === '');
-    expect(await page.locator('svg.dr .live').count()).toBeGreaterThanOrEqual(count);
+    await page.locator('svg.dr text.far', { hasText: /^\d/u }).waitFor();
+    await page.locator('svg.dr .live').waitFor();
   }
 }
 

@@ -35,6 +35,13 @@ export interface SeatResult {
   verdicts: Verdict[];
 }
 
+/** A reading further than this from nominal is a slip or another part, mm (judgement). */
+const slipMm = 1;
+
+/** Why one reading cannot be of this seat; undefined when it can. */
+export const seatReadingFault = (valueMm: number, nominalMm: number): string | undefined =>
+  Math.abs(valueMm - nominalMm) > slipMm ? `${valueMm.toFixed(2)} is far from ${nominalMm} mm: a slip?` : undefined;
+
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
 
 /**

@@ -39,21 +39,33 @@ export const partByNumber = (ctx: JobContext, number: string | undefined): Catal
 export const chosenPart = (ctx: JobContext, choices: Choices): CataloguePart | undefined =>
   partByNumber(ctx, choices.match?.value.partNumber ?? cornerRecord(ctx)?.partNumber);
 
-export const sensorSide = (ctx: JobContext): Side => cornerRecord(ctx)?.sensorSide ?? 'inboard';
+/** Where the sensor sits: the unit's record, else the side that the old part's encoder faced; undefined when neither says. */
+export const sensorSide = (ctx: JobContext, state: JobState): Side | undefined => cornerRecord(ctx)?.sensorSide ?? state.oldEncoder?.side;
 
-export const instrumentById = (ctx: JobContext, id: string | undefined): Instrument =>
-  ctx.instruments.find((i) => i.id === id) ?? { id: 'unknown', name: 'unknown instrument', doubtMm: 0.05 };
+export type EncoderState = 'no-encoder' | 'side-unknown' | 'unchecked' | 'reversed' | 'right';
+
+/** How the new bearing's encoder stands to the sensor, as far as it has been checked. */
+export function encoderState({ ctx, state, choices }: JobNow): EncoderState {
+  if (chosenPart(ctx, choices)?.bearing.encoder.kind === 'none') return 'no-encoder';
+  const sensor = sensorSide(ctx, state);
+  if (!sensor) return 'side-unknown';
+  if (!state.encoderChecked) return 'unchecked';
+  return state.encoderChecked.side === sensor ? 'right' : 'reversed';
+}
+
+export const instrumentById = (ctx: JobContext, id: string | undefined): Instrument | undefined => ctx.instruments.find((i) => i.id === id);
 
 /** Geometry of the strokes; undefined when the unit's record or the part is missing, never guessed. */
-export function workOf(ctx: JobContext, choices: Choices): Work | undefined {
+export function workOf(ctx: JobContext, state: JobState, choices: Choices): Work | undefined {
   const record = cornerRecord(ctx);
   const part = chosenPart(ctx, choices);
   if (!record?.knuckle || !record.hub || !part) return undefined;
-  return { bearing: part.bearing, knuckle: record.knuckle, hub: record.hub, encoderSide: sensorSide(ctx) };
+  return { bearing: part.bearing, knuckle: record.knuckle, hub: record.hub, encoderSide: sensorSide(ctx, state) };
 }
 
 export function oldPart(ctx: JobContext, state: JobState): OldPart {
-  return { readings: state.oldReadings, doubtMm: instrumentById(ctx, state.oldInstrumentId).doubtMm, ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}) };
+  // Readings of an instrument that is no longer on record are in doubt altogether.
+  return { readings: state.oldReadings, doubtMm: instrumentById(ctx, state.oldInstrumentId)?.doubtMm ?? Infinity, ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}) };
 }
 
 export const ringSets = (ctx: JobContext) => ctx.parts.filter((p) => p.kind === 'ring-set');
@@ -63,22 +75,29 @@ export const chosenComparison = (ctx: JobContext, state: JobState, choices: Choi
   return part && compare(oldPart(ctx, state), part);
 };
 
-/** Seat verdict from the readings, against the part that will be fitted; undefined before they are read. */
+/** Nominal size and class of a seat with the word of where they come from. */
+export const seatOf = (kind: SeatKind, work: Work) => (kind === 'bore'
+  ? { nominalMm: work.bearing.outerMm, toleranceClass: work.knuckle.boreClass }
+  : { nominalMm: work.bearing.boreMm, toleranceClass: work.hub.journalClass });
+
+/** Verdict on readings of a seat, kept or still being typed; undefined while geometry or instrument is missing. */
+export function judgeReadings(kind: SeatKind, readingsMm: readonly (readonly number[])[], instrumentId: string, { ctx, state, choices }: JobNow): SeatResult | undefined {
+  const work = workOf(ctx, state, choices);
+  const instrument = instrumentById(ctx, instrumentId);
+  if (!work || !instrument) return undefined;
+  const seat = seatOf(kind, work);
+  return judgeSeat({ kind, readingsMm, instrument, ...seat, classSource: `${seat.toleranceClass}, ${cornerRecord(ctx)!.source}` });
+}
+
+/** Verdict on the kept readings of a seat; undefined before they are read. */
 export function seatResult(kind: SeatKind, ctx: JobContext, state: JobState, choices: Choices): SeatResult | undefined {
-  const work = workOf(ctx, choices);
   const read = state.seats[kind];
-  if (!work || !read) return undefined;
-  return judgeSeat({
-    kind, readingsMm: read.readingsMm, instrument: instrumentById(ctx, read.instrumentId),
-    nominalMm: kind === 'bore' ? work.bearing.outerMm : work.bearing.boreMm,
-    toleranceClass: kind === 'bore' ? work.knuckle.boreClass : work.hub.journalClass,
-    classSource: `${kind === 'bore' ? work.knuckle.boreClass : work.hub.journalClass}, ${cornerRecord(ctx)!.source}`,
-  });
+  return read && judgeReadings(kind, read.readingsMm, read.instrumentId, { ctx, state, choices });
 }
 
 /** Fits of the two seats: measured where they were read, classes where not. */
 export function fitsOf(ctx: JobContext, state: JobState, choices: Choices): Fits | undefined {
-  const work = workOf(ctx, choices);
+  const work = workOf(ctx, state, choices);
   if (!work) return undefined;
   const byClass = classFits(work);
   const bore = seatResult('bore', ctx, state, choices)?.interference;
@@ -88,7 +107,7 @@ export function fitsOf(ctx: JobContext, state: JobState, choices: Choices): Fits
 
 /** The bench of one stroke; undefined while geometry or press is missing. */
 export function benchOf(operation: Operation, ctx: JobContext, state: JobState, choices: Choices): Bench | undefined {
-  const work = workOf(ctx, choices);
+  const work = workOf(ctx, state, choices);
   const fits = fitsOf(ctx, state, choices);
   const press = ctx.presses[0];
   if (!work || !fits || !press) return undefined;

@@ -3,7 +3,7 @@ import { familyByCode, p1Items, p1Steps, walkSteps, type Phase } from '../famili
 import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
 import { judgeCheck, p1Checks } from '../proof/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
-import { benchOf, chosenComparison, chosenPart, cornerRecord, sensorSide, workOf, type JobNow } from './context.ts';
+import { benchOf, chosenComparison, chosenPart, cornerRecord, encoderState, workOf, type JobNow } from './context.ts';
 import { overrideOf } from './state.ts';
 import { stations, type Station } from './stations.ts';
 
@@ -32,7 +32,7 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
   ],
   'press-in': (job) => [
     ...(['bore', 'journal'] as const).map((s) => (!job.state.seatDecisions[s] && `No verdict on the ${s === 'bore' ? 'knuckle bore' : 'hub journal'}`) || (job.state.seatDecisions[s] === 'replace' && !overrideOf(job.state, `seat.${s}`) && `The ${s === 'bore' ? 'knuckle' : 'hub'} has to be replaced and measured again`)),
-    job.state.encoderChecked?.side !== sensorSide(job.ctx) && 'Encoder side not checked',
+    !['no-encoder', 'right'].includes(encoderState(job)) && 'Encoder side not checked',
     strokeMissing('bearing-in', job), fact(job, 'snap-ring-fitted', 'Snap ring not fitted'), fact(job, 'shield-on', 'Dust shield not on'),
     strokeMissing('hub-in', job), fact(job, 'turns-smoothly', 'Not turned by hand yet'), fact(job, 'no-gap', 'Gap at the hub not checked'),
   ],
@@ -55,7 +55,7 @@ function familyMissing({ ctx }: JobNow): Missing {
   return family && !family.walked && `${family.name}: this version walks pressed-in bearings only`;
 }
 
-const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.choices) && 'Dimensions of knuckle and hub are not on record';
+const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.state, job.choices) && 'Dimensions of knuckle and hub are not on record';
 
 /** Single-use parts that are neither here nor in the store, unless somebody answers for it. */
 export const openItems = ({ state }: Pick<JobNow, 'state'>) => p1Items.filter((i) => !['in-hand', 'in-store'].includes(state.items[i.id] ?? '') && !overrideOf(state, `match.open-item:${i.id}`));

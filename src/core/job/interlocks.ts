@@ -1,11 +1,12 @@
 import { p1Items, p1Steps, walkSteps } from '../families/index.ts';
 import { resultFault } from '../diagnosis/index.ts';
+import { seatReadingFault } from '../fits/index.ts';
 import { readingFault } from '../matching/index.ts';
 import { judgeStack, operationNames } from '../press/index.ts';
 import { p1Checks } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
-import { benchOf, partByNumber, sensorSide, stackOf, type JobNow } from './context.ts';
+import { benchOf, encoderState, partByNumber, seatOf, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
 import { missingFor } from './gates.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
@@ -36,7 +37,13 @@ const guards: Guards = {
     const fault = readingFault(b.dimension, b.valueMm, state.oldReadings);
     return fault ? no('valueMm', 'match.reading', fault) : undefined;
   },
-  'seat-read': (b, { ctx }) => (ctx.instruments.some((i) => i.id === b.instrumentId) ? undefined : no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`)),
+  'seat-read': (b, { ctx, state, choices }) => {
+    if (!ctx.instruments.some((i) => i.id === b.instrumentId)) return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
+    const work = workOf(ctx, state, choices);
+    if (!work) return no('seat', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the seat cannot be judged.');
+    const fault = b.readingsMm.flat().map((mm) => seatReadingFault(mm, seatOf(b.seat, work).nominalMm)).find((f) => f !== undefined);
+    return fault ? no('readingsMm', 'seat.reading', fault) : undefined;
+  },
   'part-confirmed': (b, { ctx }) => (partByNumber(ctx, b.partNumber) ? undefined : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`)),
   'stroke-recorded': strokeRefusal,
   'stroke-reading': (b, job) => beforeStroke(b.operation, job),
@@ -82,9 +89,13 @@ export function beforeStroke(operation: EventBody<'stroke-reading'>['operation']
         if (!decision) return no('operation', 'press.seat-verdict', `The ${name} has no verdict yet.`);
         if (decision === 'replace' && !overrideOf(state, `seat.${seat}`)) return no('operation', 'press.seat-replace', `The ${name} was judged “replace”. Fit the new part, measure it, judge again.`);
       }
-      const seen = state.encoderChecked;
-      if (!seen) return no('operation', 'press.encoder', 'The encoder side has not been checked. Hold the viewing card to both faces.');
-      return seen.side === sensorSide(ctx) ? undefined : no('operation', 'press.encoder-reversed', `The encoder would face ${seen.side}; the sensor sits ${sensorSide(ctx)}. Turn the bearing over: pressed in like this it is lost.`);
+      const sensor = sensorSide(ctx, state);
+      switch (encoderState(job)) {
+        case 'no-encoder': case 'right': return undefined;
+        case 'side-unknown': return no('operation', 'press.sensor-side', 'Where the sensor sits is not on record, and the old part’s encoder was not read. Read it at Press out, Old part.');
+        case 'unchecked': return no('operation', 'press.encoder', 'The encoder side has not been checked. Hold the viewing card to both faces.');
+        case 'reversed': return no('operation', 'press.encoder-reversed', `The encoder would face ${state.encoderChecked?.side}; the sensor sits ${sensor}. Turn the bearing over: pressed in like this it is lost.`);
+      }
     }
     case 'hub-in':
       if (!state.strokes['bearing-in']) return no('operation', 'press.order', 'The bearing is not in the knuckle yet.');

@@ -71,6 +71,38 @@ function windowedBins(out: Float64Array, from: number, to: number, into: Float64
   }
 }
 
+/** Transforms a recording block by block and gives any band of a block as its complex envelope; buffers are made once. */
+class BandReader {
+  readonly width: number;
+  readonly blocks: number;
+  readonly #samples: Float32Array;
+  readonly #fft = new FFT(blockSize);
+  readonly #small: FFT;
+  readonly #out = new Float64Array(2 * blockSize);
+  readonly #band: Float64Array;
+  readonly #back: Float64Array;
+
+  constructor({ samples, sampleRate }: Recording) {
+    this.width = bandBinsFor(sampleRate);
+    this.blocks = blockCount(samples.length);
+    this.#samples = samples;
+    this.#small = new FFT(this.width);
+    this.#band = new Float64Array(2 * this.width);
+    this.#back = new Float64Array(2 * this.width);
+  }
+
+  block(b: number): void {
+    this.#fft.realTransform(this.#out, this.#samples.subarray(b * blockStep, b * blockStep + blockSize));
+  }
+
+  /** Complex envelope of a band of the present block; the same buffer every time. */
+  band(start: number): Float64Array {
+    windowedBins(this.#out, start, start + this.width, this.#band);
+    this.#small.inverseTransform(this.#back, this.#band);
+    return this.#back;
+  }
+}
+
 /** Adds |z|² and |z|⁴ of a complex block to a band's sums. */
 function addMoments(z: Float64Array, moments: Float64Array, at: number): void {
   let p2 = 0;
@@ -88,26 +120,16 @@ function addMoments(z: Float64Array, moments: Float64Array, at: number): void {
  * First bin of the band in which blows ring most: highest spectral kurtosis, E|z|⁴/(E|z|²)² of its complex
  * envelope, measured at the envelope's own rate so that single blows are seen. Every fourth block is looked at.
  */
-export function chooseBand({ samples, sampleRate }: Recording, tick?: (share: number) => void): { start: number; kurtosis: number } {
-  const width = bandBinsFor(sampleRate);
-  const starts = bandStarts(sampleRate);
-  const fft = new FFT(blockSize);
-  const small = new FFT(width);
-  const out = new Float64Array(2 * blockSize);
-  const band = new Float64Array(2 * width);
-  const back = new Float64Array(2 * width);
+export function chooseBand(recording: Recording, tick?: (share: number) => void): { start: number; kurtosis: number } {
+  const starts = bandStarts(recording.sampleRate);
+  const reader = new BandReader(recording);
   const moments = new Float64Array(2 * starts.length);
-  const blocks = blockCount(samples.length);
-  for (let b = 0; b < blocks; b += choiceStride) {
-    fft.realTransform(out, samples.subarray(b * blockStep, b * blockStep + blockSize));
-    for (let n = 0; n < starts.length; n++) {
-      windowedBins(out, starts[n]!, starts[n]! + width, band);
-      small.inverseTransform(back, band);
-      addMoments(back, moments, 2 * n);
-    }
-    tick?.(b / blocks);
+  for (let b = 0; b < reader.blocks; b += choiceStride) {
+    reader.block(b);
+    for (let n = 0; n < starts.length; n++) addMoments(reader.band(starts[n]!), moments, 2 * n);
+    tick?.(b / reader.blocks);
   }
-  const points = Math.ceil(blocks / choiceStride) * width;
+  const points = Math.ceil(reader.blocks / choiceStride) * reader.width;
   const kurtosis = starts.map((_, n) => (moments[2 * n]! > 0 ? (moments[2 * n + 1]! * points) / moments[2 * n]! ** 2 - 2 : -2));
   const n = kurtosis.indexOf(Math.max(...kurtosis));
   return { start: starts[n]!, kurtosis: kurtosis[n]! };
@@ -120,28 +142,20 @@ function overlapAdd(lane: Float64Array, at: number, block: Float64Array, sign: n
 
 /** Hilbert envelope of the chosen band at the rate it needs, by overlap-add of Hann blocks, exact at 50 %. */
 export function envelope(recording: Recording, tick?: (share: number) => void): Envelope {
-  const { samples, sampleRate } = recording;
   const { start, kurtosis } = chooseBand(recording, tick && ((x) => tick(0.5 * x)));
-  const width = bandBinsFor(sampleRate);
-  const fft = new FFT(blockSize);
-  const small = new FFT(width);
-  const out = new Float64Array(2 * blockSize);
-  const band = new Float64Array(2 * width);
-  const back = new Float64Array(2 * width);
-  const blocks = blockCount(samples.length);
+  const reader = new BandReader(recording);
+  const { width, blocks } = reader;
   const lane = new Float64Array((blocks + 1) * width);
   for (let b = 0; b < blocks; b++) {
-    fft.realTransform(out, samples.subarray(b * blockStep, b * blockStep + blockSize));
-    windowedBins(out, start, start + width, band);
-    small.inverseTransform(back, band);
+    reader.block(b);
     // A block starts half a block on: its first bin has turned by π a bin, so odd bins of odd blocks change sign.
-    overlapAdd(lane, b * width, back, (start * b) % 2 === 0 ? 1 : -1);
+    overlapAdd(lane, b * width, reader.band(start), (start * b) % 2 === 0 ? 1 : -1);
     if (tick && b % 16 === 0) tick(0.5 + (0.5 * b) / blocks);
   }
   const values = new Float32Array(lane.length / 2);
   for (let i = 0; i < values.length; i++) values[i] = Math.sqrt(lane[2 * i]! * lane[2 * i]! + lane[2 * i + 1]! * lane[2 * i + 1]!);
-  const hz = sampleRate / blockSize;
-  return { values, rate: (sampleRate * width) / blockSize, fromHz: start * hz, toHz: (start + width) * hz, kurtosis };
+  const hz = recording.sampleRate / blockSize;
+  return { values, rate: (recording.sampleRate * width) / blockSize, fromHz: start * hz, toHz: (start + width) * hz, kurtosis };
 }
 
 /** Points of a wheel turn that a signal is laid on; orders up to half of it can be read. */

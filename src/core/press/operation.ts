@@ -15,8 +15,8 @@ export interface Work {
   bearing: Bearing;
   knuckle: Knuckle;
   hub: Hub;
-  /** Side the encoder has to face once fitted. */
-  encoderSide: Side;
+  /** Side the encoder has to face once fitted; absent while nothing says where the sensor sits. */
+  encoderSide?: Side | undefined;
 }
 
 export type Measure = 'outerMm' | 'innerMm' | 'heightMm' | 'hollowMm';

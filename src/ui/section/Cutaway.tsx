@@ -1,6 +1,7 @@
-import { bearingInnerMm, hollowMm, type Adapter, type Bench, type Judgement, type PathNode, type Stack } from '../../core/press/index.ts';
+import { bearingInnerMm, type Adapter, type Bench, type Judgement, type PathNode, type Stack } from '../../core/press/index.ts';
 import { BearingHalf, rows, rx, type Half } from './BearingHalf.tsx';
 import { Defs, Dim, poly, useMarks, type Lining, type Marks, type Point } from './primitives.tsx';
+import { pieceCut } from './pieceCut.ts';
 import { sceneOf, type Scene } from './scene.ts';
 
 interface Frame {
@@ -17,8 +18,6 @@ export interface CutawayProps {
   bench: Bench;
   judgement: Judgement;
   travelMm: number;
-  /** The bearing lies the wrong way round. */
-  reversed?: boolean;
   /** Drawn to the right of the section on the same millimetres. */
   beside?: (f: { y: (mm: number) => number; scene: Scene; marks: Marks; edge: number }) => React.ReactNode;
 }
@@ -27,14 +26,14 @@ const axisX = 292;
 const room = 222;
 
 /** The stroke as it stands in the press: outside view left of the axis, section right of it, to scale. */
-export function Cutaway({ stack, bench, judgement, travelMm, reversed, beside }: CutawayProps) {
+export function Cutaway({ stack, bench, judgement, travelMm, beside }: CutawayProps) {
   const marks = useMarks();
   const scene = sceneOf(stack, bench, travelMm);
   const u = Math.min(4.2, 572 / (scene.bottom - scene.top), room / scene.radius);
   const spare = 580 - u * (scene.bottom - scene.top);
   const y = (mm: number) => 4 + spare / 2 + (mm - scene.top) * u;
   const f: Frame = { scene, stack, bench, at: { ax: axisX, u }, y, marks };
-  const encoderUp = (bench.work.encoderSide === bench.requirement.up) !== (reversed ?? false);
+  const encoderUp = bench.work.encoderSide === bench.requirement.up;
   const edge = axisX + scene.radius * u;
   return (
     <svg className="dr" viewBox="0 0 924 584" role="img" aria-label={label(stack, judgement, travelMm)}>
@@ -43,7 +42,7 @@ export function Cutaway({ stack, bench, judgement, travelMm, reversed, beside }:
       <KnuckleCut f={f} />
       <Pieces f={f} />
       {scene.hub && <HubCut f={f} />}
-      <BearingHalf b={bench.work.bearing} at={f.at} top={y(scene.bearingTop)} marks={marks} encoderUp={bench.work.bearing.encoder.kind === 'none' ? undefined : encoderUp} wrong={reversed ?? false} {...(scene.operation === 'bearing-out' ? { missingInner: 'lower' as const } : {})} />
+      <BearingHalf b={bench.work.bearing} at={f.at} top={y(scene.bearingTop)} marks={marks} encoderUp={bench.work.bearing.encoder.kind === 'none' || !bench.work.encoderSide ? undefined : encoderUp} {...(scene.operation === 'bearing-out' ? { missingInner: 'lower' as const } : {})} />
       <ForcePathLine f={f} judgement={judgement} />
       <path className="axis" d={`M${axisX} ${Math.max(0, y(scene.top) - 8)}V584`} />
       <Heights f={f} />
@@ -126,16 +125,6 @@ function HubCut({ f }: { f: Frame }) {
       <path className="out f-sheet thin2" d={poly(([[stud - 6, s + dir * (h.overhangMm - h.flangeThickMm)], [stud + 6, s + dir * (h.overhangMm - h.flangeThickMm)], [stud + 6, s + dir * (h.overhangMm + 16)], [stud - 6, s + dir * (h.overhangMm + 16)]] as Point[]).map(([r, z]): Point => [rx(at, r), y(z)]))} />
     </g>
   );
-}
-
-/** Section of one piece of the kit between two heights; the hollow opens on its working face. */
-function pieceCut(a: Adapter, z0: number, z1: number, opensDown: boolean): Point[] {
-  const R = a.outerMm / 2;
-  const r = a.innerMm / 2;
-  const hollow = hollowMm(a);
-  if (hollow === 0) return [[0, z0], [R, z0], [R, z1], [0, z1]];
-  if (hollow >= a.heightMm) return [[r, z0], [R, z0], [R, z1], [r, z1]];
-  return opensDown ? [[0, z0], [R, z0], [R, z1], [r, z1], [r, z1 - hollow], [0, z1 - hollow]] : [[r, z0], [R, z0], [R, z1], [0, z1], [0, z0 + hollow], [r, z0 + hollow]];
 }
 
 function Pieces({ f }: { f: Frame }) {

@@ -1,5 +1,5 @@
 import type { Adapter } from '../../core/press/index.ts';
-import { hollowMm } from '../../core/press/index.ts';
+import { pieceOutline } from '../../ui/section/pieceCut.ts';
 
 const scale = 1.25;
 
@@ -12,12 +12,10 @@ export function Shelf({ pieces, open, onOpen }: { pieces: readonly Adapter[]; op
         const R = (p.outerMm / 2) * scale;
         const r = (p.innerMm / 2) * scale;
         const h = p.heightMm * scale;
-        const hollow = hollowMm(p) * scale;
-        const d = hollow === 0 ? `M0 0H${R}V${h}H0Z` : hollow >= h ? `M${r} 0H${R}V${h}H${r}Z` : `M0 0H${R}V${h}H${r}V${h - hollow}H0Z`;
         return (
           <li key={p.id} className={p.retired ? 'retired' : ''}>
             <button type="button" aria-pressed={open === p.id} onClick={() => onOpen(p)}>
-              <svg width={R + 8} height="146" viewBox={`-4 ${h - 142} ${R + 8} 146`} aria-hidden="true"><path className={p.retired ? 'ghost' : 'f-kit out thin2'} d={d} /><path className="cl1" d={`M0 ${h - 142}V${h + 4}`} />{p.retired && <path className="strike" d={`M${r} 0L${R} ${h}M${R} 0L${r} ${h}`} />}</svg>
+              <svg width={R + 8} height="146" viewBox={`-4 ${h - 142} ${R + 8} 146`} aria-hidden="true"><path className={p.retired ? 'ghost' : 'f-kit out thin2'} d={pieceOutline(p, scale)} /><path className="cl1" d={`M0 ${h - 142}V${h + 4}`} />{p.retired && <path className="strike" d={`M${r} 0L${R} ${h}M${R} 0L${r} ${h}`} />}</svg>
               <b>{p.name}</b><span className="num">{p.outerMm} × {p.innerMm || '–'} × {p.heightMm}</span>{p.retired && <span className="vh">retired</span>}
             </button>
           </li>

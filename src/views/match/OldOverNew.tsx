@@ -20,12 +20,13 @@ export function OldOverNew({ part, partName, old, lit, encoderSide, nominal }: {
   const newHalf = (s: 1 | -1) => `M${x((s * part.boreMm) / 2)} ${top}H${x((s * part.outerMm) / 2)}V${bottom}H${x((s * part.boreMm) / 2)}Z`;
   const cls = (d: DimensionId) => (lit === d ? 'dim blue' : 'dim');
   const arrow = (d: DimensionId) => (lit === d ? marks.arrowBlue : marks.arrow);
+  const encoderUp = part.encoder.kind === 'none' || !encoderSide ? undefined : encoderSide === 'outboard';
   const figure = (d: DimensionId, pre: string) => (read[d] !== undefined ? `${pre}${read[d].toFixed(2)}` : nominal ? `${pre}${part[d]}` : `${pre}?`);
   return (
     <svg className="dr oon" viewBox="0 0 540 440" role="img" aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}>
       <Defs id={marks.id} />
-      <BearingHalf b={part} at={{ ax, u }} top={top} marks={marks} encoderUp={part.encoder.kind === 'none' ? undefined : encoderSide !== 'inboard'} />
-      <BearingHalf b={part} at={{ ax, u, dir: -1 }} top={top} marks={marks} encoderUp={part.encoder.kind === 'none' ? undefined : encoderSide !== 'inboard'} />
+      <BearingHalf b={part} at={{ ax, u }} top={top} marks={marks} encoderUp={encoderUp} />
+      <BearingHalf b={part} at={{ ax, u, dir: -1 }} top={top} marks={marks} encoderUp={encoderUp} />
       <path className="thin" d={`M${x(-part.boreMm / 2)} ${top}H${x(part.boreMm / 2)}M${x(-part.boreMm / 2)} ${bottom}H${x(part.boreMm / 2)}`} />
       {any && [1, -1].map((s) => <g key={s}><path fill={marks.fill('only')} fillRule="evenodd" d={`${oldHalf(s as 1)}${newHalf(s as 1)}`} className="diff" /><path className="new-line" d={newHalf(s as 1)} /><path className="old-line" d={oldHalf(s as 1)} /></g>)}
       <path className="axis" d={`M${ax} ${top - 26}V${bottom + 26}`} />

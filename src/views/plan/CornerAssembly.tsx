@@ -31,7 +31,7 @@ export function CornerAssembly({ phase, lit, done }: { phase: Phase; lit: string
         return <g key={p.id} className={`asm ${on ? 'on' : off(p.steps) ? 'off' : ''}`}>{p.draw(on ? marks.fill('pusher') : marks.fill('knuckle'))}</g>;
       })}
       {parts.filter((p) => p.steps.includes(lit)).map((p) => <text key={p.id} className="in-enc bgp" x={p.at[0]} y={p.at[1]}>{p.name}</text>)}
-      <text className="cap" x="0" y="366">inboard</text><text className="cap" x="620" y="366" textAnchor="end">outboard. Not to scale</text>
+      <text className="cap" x="0" y="366">inboard; not to scale</text><text className="cap" x="520" y="366" textAnchor="end">outboard</text>
     </svg>
   );
 }

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { sensorSide, workOf } from '../../core/job/index.ts';
+import { encoderState, sensorSide, workOf } from '../../core/job/index.ts';
 import type { Bearing, Side } from '../../core/parts.ts';
 import { Call, Caution, Choices, MainAction } from '../../ui/Panels.tsx';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
@@ -11,13 +11,16 @@ import { useJob } from '../shell/useJob.ts';
 export function EncoderBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
-  const work = workOf(ctx, choices);
+  const work = workOf(ctx, state, choices);
   const [side, setSide] = useState<Side | undefined>(state.encoderChecked?.side);
   const [method, setMethod] = useState<'viewing-card' | 'paper-clip' | undefined>(state.encoderChecked?.method);
-  const sensor = sensorSide(ctx);
+  const sensor = sensorSide(ctx, state);
+  const standing = encoderState(view);
   const checked = state.encoderChecked;
-  const right = checked?.side === sensor;
+  const right = standing === 'right';
   const fresh = side !== checked?.side || method !== checked?.method;
+  if (standing === 'no-encoder') return <StationBody kicker={kicker} title="No encoder in this bearing" tabs={tabs} picture={<p className="note big">Either face may go first. Look at the seals all the same.</p>} side={<Call status="good">Nothing to check: this bearing carries no encoder.</Call>} actions={<MainAction label="Next" onAct={onNext} />} />;
+  if (!sensor) return <StationBody kicker={kicker} title="Which way does it face?" tabs={tabs} picture={<p className="note big">Where the sensor sits is not on record. The old part’s encoder says it: read it at Press out, Old part.</p>} side={<Call status="stop">The side is not guessed.</Call>} actions={<MainAction label="Record side" missing="Sensor side not known" />} />;
   return (
     <StationBody
       kicker={kicker} title="Which way does it face?" tabs={tabs}

@@ -1,7 +1,7 @@
 import type { Band } from '../../core/verdict.ts';
 
 /** How tight the new ring will sit, as one hump between its worst cases; at zero it creeps. */
-export function FitHump({ band, measured }: { band: Band; measured: boolean }) {
+export function FitHump({ band }: { band: Band }) {
   const low = Math.min(0, band.low) - 0.004;
   const high = Math.max(band.high, 0.02) + 0.012;
   const X = (mm: number) => 16 + (370 * (mm - low)) / (high - low);
@@ -17,7 +17,7 @@ export function FitHump({ band, measured }: { band: Band; measured: boolean }) {
       {ticks.map((t) => <g key={t}><path className="gtk" d={`M${X(t)} 118v6`} /><text className="n" x={X(t)} y="140" textAnchor="middle">{t.toFixed(2).replace('-', '−')}</text></g>)}
       <path className="prj seatl" d={`M${X(0)} 30V118`} /><text className="cap" x={X(0) + 4} y="26">creeps below 0</text>
       <text className="n b bgp" x={X(mid)} y="98" textAnchor="middle">{mid.toFixed(3)}</text>
-      <text className="cap" x="200" y="160" textAnchor="middle">how tight the new ring sits, mm{measured ? '' : ', from its size class (ISO 492 Normal)'}</text>
+      <text className="cap" x="200" y="160" textAnchor="middle">how tight the new ring sits, mm, from its size class (ISO 492 Normal)</text>
     </svg>
   );
 }

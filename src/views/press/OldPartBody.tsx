@@ -22,6 +22,7 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
   const due = dimensions.find((d) => count(d) < 2);
   const [picked, setPicked] = useState<DimensionId>();
   const lit = picked ?? due;
+  const instrument = instrumentById(ctx, state.oldInstrumentId);
   const toGo = dimensions.reduce((n, d) => n + Math.max(0, 2 - count(d)), 0) + (state.oldEncoder ? 0 : 1);
   const accept = async () => { if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext(); };
   const status = toGo > 0 ? 'check' : (own?.status ?? 'stop');
@@ -40,7 +41,7 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
       ) : <p className="note">No part is chosen at Match.</p>}
       side={
         <>
-          <Call status={status}>{toGo > 0 ? `${toGo} ${toGo === 1 ? 'reading' : 'readings'} to go with the ${instrumentById(ctx, state.oldInstrumentId).name === 'unknown instrument' ? 'micrometer' : instrumentById(ctx, state.oldInstrumentId).name}.` : own?.status === 'good' ? `${part?.number} is the same where it matters.` : own?.blockers[0]?.text ?? `${part?.number} is within doubt: measure again with a finer instrument.`}</Call>
+          <Call status={status}>{toGo > 0 ? `${toGo} ${toGo === 1 ? 'reading' : 'readings'} to go${instrument ? ` with the ${instrument.name}` : ''}.` : own?.status === 'good' ? `${part?.number} is the same where it matters.` : own?.blockers[0]?.text ?? `${part?.number} is within doubt: measure again with a finer instrument.`}</Call>
           <section className="cands"><p className="legend"><span><Sign mark="same" /> same</span><span><Sign mark="doubt" /> in doubt</span><span><Sign mark="different" /> different</span></p>
             {list.map((c) => <Candidate key={c.part.number} c={c} chosen={c.part.number === part?.number} onChoose={() => choose('match', { partNumber: c.part.number })} />)}
           </section>
@@ -59,7 +60,7 @@ function Entry({ dimension, n, onDone }: { dimension: DimensionId; n: number; on
   const [text, setText, clear] = useDraft(`${view.job.id}:old:${dimension}`);
   const [instrumentId, setInstrument] = useState(view.state.oldInstrumentId ?? view.ctx.instruments[0]?.id ?? '');
   const parsed = parseQuantity(text, 'length');
-  const doubt = instrumentById(view.ctx, instrumentId).doubtMm;
+  const doubt = instrumentById(view.ctx, instrumentId)?.doubtMm;
   const fault = parsed.ok ? readingFault(dimension, parsed.value, view.state.oldReadings) : undefined;
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
@@ -70,7 +71,7 @@ function Entry({ dimension, n, onDone }: { dimension: DimensionId; n: number; on
   return (
     <form onSubmit={submit} className="grid gap-2">
       <p className="cap">{dimensionNames[dimension]}, old part, reading {n} of 2{n === 2 ? ': turn it 90°' : ''}</p>
-      <p className="far-n num blue">{shown ? shown.value : '–'}<span>{shown ? `mm ± ${doubt} / ${shown.other}` : 'mm'}</span></p>
+      <p className="far-n num blue">{shown ? shown.value : '–'}<span>{shown ? `mm${doubt === undefined ? '' : ` ± ${doubt}`} / ${shown.other}` : 'mm'}</span></p>
       <QuantityInput label={`${dimensionNames[dimension]} at ${n === 2 ? '90°' : '0°'}`} dimension="length" text={text} onText={setText} fault={fault ?? faultOf(problem, 'valueMm', 'body.valueMm')} />
       <label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{view.ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label>
       <button type="submit" className="btn">Record {shown?.value ?? 'reading'}</button>

@@ -1,4 +1,4 @@
-import { missingFor } from '../../core/job/index.ts';
+import { encoderState, missingFor } from '../../core/job/index.ts';
 import { JobSheet, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { EncoderBody } from './EncoderBody.tsx';
@@ -20,7 +20,7 @@ function Body() {
   const { state } = view;
   const done: Tab[] = [
     ...(state.seatDecisions.bore && state.seatDecisions.journal ? ['seats' as const] : []),
-    ...(!missingFor('press-in', view).includes('Encoder side not checked') ? ['encoder' as const] : []),
+    ...(['no-encoder', 'right'].includes(encoderState(view)) ? ['encoder' as const] : []),
     ...(state.strokes['bearing-in'] ? ['bearing' as const] : []),
     ...(state.facts.includes('snap-ring-fitted') && state.facts.includes('shield-on') ? ['ring' as const] : []),
     ...(state.strokes['hub-in'] ? ['hub' as const] : []),

@@ -1,7 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { instrumentById, workOf } from '../../core/job/index.ts';
-import { judgeSeat, type SeatKind } from '../../core/fits/index.ts';
-import { cornerRecord } from '../../core/job/index.ts';
+import { judgeReadings, seatOf, workOf } from '../../core/job/index.ts';
+import { seatReadingFault, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { worst } from '../../core/verdict.ts';
@@ -24,7 +23,7 @@ export function SeatReadBody({ kicker, tabs, onDone, missing }: { kicker: string
 function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatKind; onKind: (k: SeatKind) => void; kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
-  const work = workOf(ctx, choices);
+  const work = workOf(ctx, state, choices);
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
   const [instrumentId, setInstrument] = useState(kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'));
@@ -32,18 +31,17 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   if (!work) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
   const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
   const setCell = (i: number, value: string) => setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
-  const nominal = kind === 'bore' ? work.bearing.outerMm : work.bearing.boreMm;
+  const { nominalMm } = seatOf(kind, work);
   const fault = (t: string) => {
     const p = parseQuantity(t, 'length');
-    return p.ok && Math.abs(p.value - nominal) > 1 ? `${p.value.toFixed(2)} is far from ${nominal} mm: a slip?` : undefined;
+    return p.ok ? seatReadingFault(p.value, nominalMm) : undefined;
   };
   const values = cells.map((t) => { const p = parseQuantity(t, 'length'); return p.ok && !fault(t) ? p.value : undefined; });
   const editing = !kept || again || text !== '';
   const grid = editing ? [0, 1, 2].map((d) => [values[2 * d], values[2 * d + 1]]) : kept.readingsMm;
   const full = values.every((v) => v !== undefined);
-  const instrument = instrumentById(ctx, instrumentId);
   const readingsMm = editing ? (full ? (grid as number[][]) : undefined) : kept.readingsMm;
-  const result = readingsMm && judgeSeat({ kind, readingsMm, instrument, nominalMm: nominal, toleranceClass: kind === 'bore' ? work.knuckle.boreClass : work.hub.journalClass, classSource: cornerRecord(ctx)?.source ?? '' });
+  const result = readingsMm && judgeReadings(kind, readingsMm, instrumentId, view);
   const depths = seatDepths(kind, work);
   const record = async () => {
     if (!full || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId }))) return;

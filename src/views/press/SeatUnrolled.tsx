@@ -1,4 +1,5 @@
 import { limitsMm, tolerance, type SeatKind } from '../../core/fits/index.ts';
+import { seatOf } from '../../core/job/index.ts';
 import type { Work } from '../../core/press/index.ts';
 import { Defs, poly, useMarks, type Point } from '../../ui/section/primitives.tsx';
 
@@ -15,8 +16,8 @@ export function seatDepths(kind: SeatKind, w: Work): [number, number, number] {
 /** The wall of the seat in section, each depth unrolled once round between its limit lines. */
 export function SeatUnrolled({ kind, work, readings }: { kind: SeatKind; work: Work; readings: (number | undefined)[][] }) {
   const marks = useMarks();
-  const nominal = kind === 'bore' ? work.bearing.outerMm : work.bearing.boreMm;
-  const limits = limitsMm(nominal, tolerance(nominal, kind === 'bore' ? work.knuckle.boreClass : work.hub.journalClass));
+  const { nominalMm, toleranceClass } = seatOf(kind, work);
+  const limits = limitsMm(nominalMm, tolerance(nominalMm, toleranceClass));
   const all = readings.flat().filter((r): r is number => r !== undefined);
   const span = limits.highMm - limits.lowMm;
   const low = Math.min(limits.lowMm - span * 0.25, ...all.map((r) => Math.max(r, limits.lowMm - span)));

@@ -17,7 +17,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
   const due: SeatKind = !state.seatDecisions.bore ? 'bore' : 'journal';
   const [kind, setKind] = useState<SeatKind>(due);
   const [owning, setOwning] = useState(false);
-  const work = workOf(ctx, choices);
+  const work = workOf(ctx, state, choices);
   const result = seatResult(kind, ctx, state, choices);
   const read = state.seats[kind];
   if (!work || !result || !read) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>} side={<Call status="stop">Press in is locked until the seats are measured.</Call>} actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />} />;
@@ -44,7 +44,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
           <div className="seat-foot">
             <div><p className="cap">Mean {kind}</p><p className="far-n num">{result.meanMm.toFixed(3)} <small>mm</small></p>
               <div className="grid gap-2 mt-2 justify-items-start"><Frame name="Out of round" value={result.outOfRoundMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'} /><Frame name="Taper" value={result.taperMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.taperMm <= result.limitMm ? 'good' : 'stop'} /></div></div>
-            <FitHump band={result.interference} measured={false} />
+            <FitHump band={result.interference} />
           </div>
         </div>
       }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { missingFor, overrideOf } from '../../core/job/index.ts';
+import { cornerRecord, missingFor, overrideOf } from '../../core/job/index.ts';
 import { p1Steps, walkSteps } from '../../core/families/index.ts';
 import { judgeWrench, stageUnit, standOnBarM, walkProcedure, type Procedure } from '../../core/torque/index.ts';
 import { both, clockTime, KGF_M, parseQuantity } from '../../core/units/index.ts';
@@ -69,7 +69,7 @@ function Nut({ bar, procedure: p }: { bar: React.ReactNode; procedure: Procedure
             const v = walk.verdicts[i];
             return <li key={s.id} className={i === walk.current ? 'now' : ''} aria-current={i === walk.current ? 'step' : undefined}><span className="i num">{i + 1}</span><p><b className="num">{f.value} <small>{f.unit}</small></b><span>{f.other ? `${f.other}, ` : ''}{s.text.toLowerCase()}</span></p>{v && <VerdictWord status={v.status} size={20} />}</li>;
           })}</ol>
-          <div className="nut"><NutFace stage={finished ? undefined : stage} actual={actual} studs={ctx.unit.corners[ctx.corner as 'LF']?.hub?.studs ?? 5} />
+          <div className="nut"><NutFace stage={finished ? undefined : stage} actual={actual} studs={cornerRecord(ctx)?.hub?.studs ?? 0} />
             {air && !finished && <p className="keep-off"><VerdictShape status="check" size={28} /><span><b className="check">Check</b> Keep the wheel off the ground until the last stage is recorded: weight on a loose hub marks the bearing.</span></p>}</div>
         </div>
       }

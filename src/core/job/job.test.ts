@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import { exampleWork, piece } from '../../../tests/example.ts';
+import type { CornerRecord } from '../parts.ts';
+import type { Choices, EventBody, EventType, JobEvent } from '../schemas/events.ts';
+import { cornerOfJob, currentStation, encoderState, judgeReadings, missingFor, nextAction, oldPart, project, recheck, refusal, sensorSide, spine, type JobContext, type JobNow } from './index.ts';
+import { compare } from '../matching/index.ts';
+
+const { knuckle, hub, bearing } = exampleWork;
+const record = (over: Partial<CornerRecord> = {}): CornerRecord => ({ family: 'P1', partNumber: 'A1', sensorSide: 'inboard', knuckle, hub, source: 'made up', ...over });
+const context = (over: Partial<CornerRecord> = {}, encoder = bearing.encoder): JobContext => ({
+  unit: { id: 'u', fleetNo: '1', name: 'Hatch', maker: 'Made up', layout: 'front', odometerKm: 1000, tyre: '195/65R15', corners: { LF: record(over) as never }, fasteners: {} },
+  corner: 'LF', parts: [{ number: 'A1', maker: 'Made up', kind: 'ring-set', bearing: { ...bearing, encoder }, stock: 1, priceMinor: 1, currency: 'EUR', leadDays: 0, snapRingIncluded: true }],
+  adapters: [piece('disc', 74, 0, 12), piece('ring', 75, 68, 30), piece('support', 110, 84, 20), piece('sleeve', 52, 44, 60)],
+  presses: [{ id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 }], instruments: [{ id: 'gauge', name: 'gauge', doubtMm: 0.003 }], wrenches: [],
+});
+
+let seq = 0;
+const event = <T extends EventType>(type: T, body: EventBody<T>): JobEvent => ({ seq: ++seq, id: String(seq), jobId: 'j', type, body, byId: 'rafe', atMs: seq * 60_000 }) as JobEvent;
+const job = (events: JobEvent[], ctx = context(), choices: Choices = {}): JobNow => ({ ctx, state: project(events), choices });
+const seatsJudged = (['bore', 'journal'] as const).map((seat) => event('seat-judged', { seat, decision: 'reuse' }));
+const ready = [event('caution-read', { cautionId: 'press' }), ...seatsJudged];
+const stroke = (pusherId: string): EventBody<'stroke-recorded'> => ({ operation: 'bearing-in', pressId: 'p', stack: { capId: 'disc', pusherId, supportId: 'support' }, peakKn: 6, depthMm: 41.5 });
+
+describe('encoder side', () => {
+  const rule = (now: JobNow) => refusal('stroke-recorded', stroke('ring'), now)?.rule;
+  it('is asked for, held while reversed, and let go when right', () => {
+    expect(rule(job(ready))).toBe('press.encoder');
+    expect(rule(job([...ready, event('encoder-checked', { side: 'outboard', method: 'paper-clip' })]))).toBe('press.encoder-reversed');
+    expect(rule(job([...ready, event('encoder-checked', { side: 'inboard', method: 'viewing-card' })]))).toBeUndefined();
+  });
+  it('is never guessed: without a record the old part says it, and without either the stroke stays locked', () => {
+    const silent = context({ sensorSide: undefined });
+    expect(rule(job(ready, silent))).toBe('press.sensor-side');
+    const read = job([...ready, event('encoder-read', { kind: 'magnetic', pairs: 48, side: 'outboard' }), event('encoder-checked', { side: 'outboard', method: 'viewing-card' })], silent);
+    expect(sensorSide(read.ctx, read.state)).toBe('outboard');
+    expect(rule(read)).toBeUndefined();
+  });
+  it('is not asked of a bearing without encoder', () => {
+    const plain = job(ready, context({}, { kind: 'none', pairs: 0 }));
+    expect(encoderState(plain)).toBe('no-encoder');
+    expect(rule(plain)).toBeUndefined();
+    expect(missingFor('press-in', plain)).not.toContain('Encoder side not checked');
+  });
+});
+
+describe('interlocks', () => {
+  const checked = [...ready, event('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
+  it('refuse a stack that loads the balls whatever else is right', () => expect(refusal('stroke-recorded', stroke('sleeve'), job(checked))?.rule).toBe('press.through-balls'));
+  it('refuse a fitting stroke whose depth was not measured', () => {
+    const { depthMm: _depth, ...bare } = stroke('ring');
+    expect(refusal('stroke-recorded', bare, job(checked))).toMatchObject({ field: 'depthMm' });
+  });
+  it('keep the press from the knuckle while the snap ring is in, and the hub from the bearing until ring and shield are', () => {
+    const reading = (operation: 'bearing-out' | 'hub-in', events: JobEvent[]) => refusal('stroke-reading', { operation, travelMm: 1, forceKn: 1, typed: '1' }, job(events))?.rule;
+    const hubOut = [...ready, event('stroke-recorded', { ...stroke('ring'), operation: 'hub-out' })];
+    expect(reading('bearing-out', hubOut)).toBe('press.snap-ring');
+    expect(reading('bearing-out', [...hubOut, event('fact-seen', { factId: 'snap-ring-out' })])).toBeUndefined();
+    const bearingIn = [...checked, event('stroke-recorded', stroke('ring'))];
+    expect(reading('hub-in', bearingIn)).toBe('press.snap-ring-in');
+    expect(reading('hub-in', [...bearingIn, event('fact-seen', { factId: 'snap-ring-fitted' })])).toBe('press.shield');
+  });
+  it('open a seat judged “replace” only to a name that answers for it', () => {
+    const replaced = [...checked, event('seat-judged', { seat: 'bore', decision: 'replace' })];
+    expect(refusal('stroke-recorded', stroke('ring'), job(replaced))?.rule).toBe('press.seat-replace');
+    expect(refusal('stroke-recorded', stroke('ring'), job([...replaced, event('overridden', { rule: 'seat.bore', reason: 'measured twice' })]))).toBeUndefined();
+  });
+  it('see a slip of the micrometer, and an instrument that is not there', () => {
+    const read = (mm: number, instrumentId: string) => refusal('seat-read', { seat: 'bore', readingsMm: [[mm, 75.96], [75.96, 75.96], [75.96, 75.96]], instrumentId }, job([]))?.rule;
+    expect([read(57.96, 'gauge'), read(75.96, 'spoon'), read(75.96, 'gauge')]).toEqual(['seat.reading', 'kit.instrument', undefined]);
+  });
+  it('take nothing on a signed card but its recheck', () => {
+    const signed = job([event('signed', { odometerKm: 1000 })]);
+    expect(refusal('caution-read', { cautionId: 'press' }, signed)?.rule).toBe('job.signed');
+    expect(refusal('recheck-done', { odometerKm: 1170 }, signed)).toBeUndefined();
+  });
+});
+
+describe('the record', () => {
+  it('keeps every reading and judges by the latest: a third reading of the old part begins anew', () => {
+    const read = (valueMm: number) => event('old-part-read', { dimension: 'outerMm', valueMm, typed: String(valueMm), instrumentId: 'gauge' });
+    expect(project([read(76), read(67), read(76.01)]).oldReadings.outerMm).toEqual([76.01]);
+    expect(project([read(76), read(76.01)]).oldReadings.outerMm).toEqual([76, 76.01]);
+  });
+  it('a seat read again loses its verdict', () => {
+    const readingsMm = [[75.96, 75.96], [75.96, 75.96], [75.96, 75.96]];
+    const state = project([event('seat-read', { seat: 'bore', readingsMm, instrumentId: 'gauge' }), event('seat-judged', { seat: 'bore', decision: 'reuse' }), event('seat-read', { seat: 'bore', readingsMm, instrumentId: 'gauge' })]);
+    expect(state.seatDecisions.bore).toBeUndefined();
+    expect(judgeReadings('bore', readingsMm, 'gauge', job([]))?.meanMm).toBeCloseTo(75.96, 9);
+    expect(judgeReadings('bore', readingsMm, 'lost', job([]))).toBeUndefined();
+  });
+  it('calls nothing the same that an instrument no longer on record has read', () => {
+    const now = job([event('old-part-read', { dimension: 'outerMm', valueMm: 76, typed: '76', instrumentId: 'lost' })]);
+    expect(compare(oldPart(now.ctx, now.state), now.ctx.parts[0]!).marks.outerMm).toBe('doubt');
+  });
+  it('moves the job to the corner that the diagnosis names', () => {
+    expect(cornerOfJob('unknown', project([event('diagnosis-accepted', { suspectId: 'bearing-RR', probability: 0.9 })]))).toBe('RR');
+    expect(cornerOfJob('LF', project([event('diagnosis-accepted', { suspectId: 'tyre-front', probability: 0.9 })]))).toBe('LF');
+  });
+  it('goes back to a station that is reopened', () => {
+    const done = ['complaint', 'diagnose', 'match'] as const;
+    const events = done.map((station) => event('station-done', { station }));
+    expect(currentStation(project(events).done)).toBe('plan');
+    expect(currentStation(project([...events, event('station-reopened', { station: 'diagnose', reason: 'noise came back' })]).done)).toBe('diagnose');
+  });
+  it('shows Match as provisional until the old part has confirmed it, and a family it cannot walk as Stop', () => {
+    const events = (['complaint', 'diagnose', 'match'] as const).map((station) => event('station-done', { station }));
+    expect(spine(job(events))[2]).toMatchObject({ mark: 'provisional', result: 'provisional' });
+    const other = job(events.slice(0, 2), context({ family: 'P3' }));
+    expect(spine(other)[2]).toMatchObject({ mark: 'blocked' });
+    expect(nextAction(other).text).toMatch(/^Bolt-on hub unit/u);
+  });
+  it('counts the recheck from the distance it was signed at', () => {
+    const now = job([event('signed', { odometerKm: 900 })]);
+    expect(recheck(now)).toEqual({ drivenKm: 100, dueKm: 160 });
+    expect(recheck(job([event('signed', { odometerKm: 900 }), event('recheck-done', { odometerKm: 1070 })]))).toBeUndefined();
+  });
+});
