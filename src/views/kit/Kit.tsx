@@ -45,13 +45,13 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
       <div className="tophd"><div><h1>{pieces.length} pieces</h1><p><span>{pieces.filter((p) => p.retired).length} retired</span><span>One scale, half-sections by inside diameter</span></p></div><a className="btn q" href="/">Floor</a></div>
       <main className="station kit-main">
         <div className="pic"><Shelf pieces={pieces} open={open?.id} onOpen={setOpen} /></div>
-        <aside className="side" aria-label="Add or import">
+        <aside className="side" aria-label="Add or import"><div className="side-in">
           {said && <Call status={said.status}>{said.text}{said.errors && <ul>{said.errors.slice(0, 6).map((e) => <li key={e.field + e.reason}><b>{e.field}</b>: {e.reason}</li>)}</ul>}</Call>}
           <AddPiece onAdded={async (name) => { setSaid({ status: 'good', text: `${name} is in the kit.` }); await refresh(); }} />
           <section><h2>Import</h2><label className="btn q small import-btn">CSV or JSON file<input type="file" className="vh" accept=".csv,.json,text/csv,application/json" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void load(f); }} /></label><p className="cap mt-1">CSV heads: id, name, shape, outerMm, innerMm, heightMm, recessMm, material, ratingKn, retired, note. All of a file is taken or nothing.</p></section>
           {open && <section><h2>{open.name}</h2><p className="num">{open.outerMm} × {open.innerMm || '–'} × {open.heightMm} mm, {open.ratingKn} kN</p><p className="note">{open.material}{open.note ? `, ${open.note}` : ''}</p>{open.retired && <p className="vd stop"><VerdictShape status="stop" size={20} />Retired: {open.retired}</p>}</section>}
           <div className="grow" />
-        </aside>
+        </div></aside>
       </main>
     </div>
   );
