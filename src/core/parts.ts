@@ -82,5 +82,7 @@ export interface CornerRecord {
   sensorSide?: Side;
   knuckle?: Knuckle;
   hub?: Hub;
+  /** The vehicle maker's limits, with where they stand. */
+  limits?: { endPlayMm?: number; runoutMm?: number; source: string };
   source: string;
 }

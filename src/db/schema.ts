@@ -52,4 +52,28 @@ export const choices = sqliteTable('choices', {
   atMs: integer('at_ms').notNull(),
 }, (t) => [primaryKey({ columns: [t.jobId, t.key] })]);
 
+/** What a signed job was judged against, kept as it was: later edits of the records do not reach it. Its hash is in the signed line. */
+export const snapshots = sqliteTable('snapshots', {
+  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  data: text('data').notNull(),
+});
+
+/** Signed jobs whose cause was seen on the bench, for the tests to learn from. */
+export const outcomes = sqliteTable('outcomes', {
+  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  atMs: integer('at_ms').notNull(),
+  data: text('data').notNull(),
+});
+
+/** Versions of the likelihood tables, append-only: a lead's edits whole, and from when outcomes count. */
+export const books = sqliteTable('books', {
+  version: integer('version').primaryKey({ autoIncrement: true }),
+  commandId: text('command_id').notNull(),
+  edits: text('edits').notNull(),
+  countFromMs: integer('count_from_ms').notNull(),
+  reason: text('reason').notNull(),
+  byId: text('by_id').notNull().references(() => technicians.id),
+  atMs: integer('at_ms').notNull(),
+}, (t) => [uniqueIndex('books_command').on(t.commandId)]);
+
 export const meta = sqliteTable('meta', { key: text('key').primaryKey(), value: text('value').notNull() });

@@ -27,6 +27,7 @@ export function jobCard(r: JobRecord) {
   const part = chosenPart(ctx, choices);
   const suspect = suspectsFor(ctx.unit.layout).find((s) => s.id === state.diagnosis?.suspectId);
   const kept = (k: { byId: string; atMs: number }) => ({ who: name(k.byId), atMs: k.atMs });
+  const seal = verifyChain(job, events);
   return {
     format: 'true-spindle/job-card' as const,
     version: 1 as const,
@@ -86,7 +87,7 @@ export function jobCard(r: JobRecord) {
     overrides: state.overrides.map((o) => ({ rule: o.rule, reason: o.reason, ...kept(o) })),
     signed: state.signed ? kept(state.signed) : null,
     recheckKm: state.signed ? recheckKm : null,
-    seal: verifyChain(job, events),
+    seal: { ...seal, verified: seal.verified && r.snapshotFits },
     caution: 'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
   };
 }

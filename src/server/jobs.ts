@@ -1,4 +1,4 @@
-import type { FloorRow, FloorView, JobContext, JobState, JobView, Person } from '../core/job/index.ts';
+import type { FloorRow, FloorView, JobContext, JobState, JobView } from '../core/job/index.ts';
 import { cornerOfJob, cornerRecord, currentStation, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
 import { complaintInShort } from '../core/diagnosis/index.ts';
 import { familyByCode } from '../core/families/index.ts';
@@ -7,17 +7,20 @@ import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, ty
 import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Procedure } from '../core/torque/index.ts';
 import { allJobs, choiceRow, choicesOf, eventById, eventsOf, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow, type JobRow } from '../db/jobs.ts';
-import { getMeta, getRecord, listRecords, listTechnicians, putRecord, technicianById } from '../db/records.ts';
+import { getMeta, getRecord, listRecords } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
 import { eventHash, rootHash } from './chain.ts';
-import { lockedMs, noteTry, pinMatches } from './pin.ts';
+import { bookNow } from './books.ts';
+import { people, personByPin, personOrProblem } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
+import { freeze, frozenJob, noteUnit, signingWrites, snapshotFits, withClock } from './signing.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 
 /** Times are kept in UTC and shown in the shop's zone. */
 const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 
+/** What a job is judged against: what the shop has now, or, once signed, what it had then. */
 async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobContext> {
   const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
@@ -27,16 +30,14 @@ async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobConte
   const procedure = procedureId ? await getRecord<Procedure>(db, 'procedures', procedureId) : undefined;
   return {
     unit, corner, parts: await list('parts'), adapters: await list('adapters'), presses: await list('presses'),
-    instruments: await list('instruments'), wrenches: await list('wrenches'), ...(procedure ? { procedure } : {}),
+    instruments: await list('instruments'), wrenches: await list('wrenches'), book: await bookNow(db), ...(procedure ? { procedure } : {}),
   };
-}
-
-export async function people(): Promise<Person[]> {
-  return (await listTechnicians((await store()).db)).map(({ id, name, lead }) => ({ id, name, lead }));
 }
 
 export interface JobRecord extends JobView {
   events: EventRow[];
+  /** Whether what a signed job was judged against is still what was signed. */
+  snapshotFits: boolean;
 }
 
 /** The job with its whole record. */
@@ -46,11 +47,13 @@ export async function jobRecord(id: string): Promise<JobRecord> {
   if (!job) throw notFound('job', id);
   const events = await eventsOf(db, id);
   const state = project(events);
-  return { job, ctx: await contextOf(db, job, state), state, choices: await choicesOf(db, id), people: await people(), nowMs: Date.now(), timeZone: shopZone, events };
+  const frozen = state.signed ? await frozenJob(db, id) : undefined;
+  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state);
+  return { job, ctx, state, choices: frozen?.choices ?? (await choicesOf(db, id)), people: await people(), nowMs: Date.now(), timeZone: shopZone, events, snapshotFits: await snapshotFits(db, id, state.signed?.snapshot) };
 }
 
 export async function jobView(id: string): Promise<JobView> {
-  const { events: _events, ...view } = await jobRecord(id);
+  const { events: _events, snapshotFits: _fits, ...view } = await jobRecord(id);
   return view;
 }
 
@@ -75,12 +78,6 @@ export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobVie
   return jobView(input.id);
 }
 
-async function personOrProblem(db: Db, id: string) {
-  const person = await technicianById(db, id);
-  if (!person) throw invalid([{ field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` }]);
-  return person;
-}
-
 export interface NewEvent {
   id: string;
   type: EventType;
@@ -96,7 +93,7 @@ export interface NewEvent {
 export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now(), trusted = false): Promise<JobView> {
   const { db, writes } = await store();
   const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
-  if (!trusted && needsPin.includes(input.type)) await checkPin(db, input);
+  if (!trusted && needsPin.includes(input.type)) await personByPin(db, input.byId, input.pin);
   await writes.run(async () => {
     const known = await eventById(db, input.id);
     if (known) {
@@ -108,27 +105,15 @@ export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now()
     const no = refusal(input.type, body, now);
     if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
-    const link = { id: input.id, jobId, type: input.type, body, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
-    if (input.type === 'signed' || input.type === 'recheck-done') await noteOdometer(db, job.unitId, (body as EventBody<'signed'>).odometerKm);
-    await insertEvent(db, { ...link, body: JSON.stringify(body), prevHash, hash: eventHash(prevHash, link as EventRow) });
+    const frozen = input.type === 'signed' ? freeze(now) : undefined;
+    const kept = frozen ? { ...body, snapshot: frozen.snapshot } : body;
+    const link = { id: input.id, jobId, type: input.type, body: kept, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
+    const write = insertEvent(db, { ...link, body: JSON.stringify(kept), prevHash, hash: eventHash(prevHash, link as EventRow) });
+    const more = frozen ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen.data, atMs)
+      : input.type === 'recheck-done' ? await noteUnit(db, job.unitId, { odometerKm: (kept as EventBody<'recheck-done'>).odometerKm }) : [];
+    await db.batch([write, ...more]);
   });
   return jobView(jobId);
-}
-
-/** The unit's record follows the clock, never backwards. */
-async function noteOdometer(db: Db, unitId: string, odometerKm: number): Promise<void> {
-  const unit = await getRecord<UnitRecord>(db, 'units', unitId);
-  if (unit && odometerKm > unit.odometerKm) await putRecord(db, 'units', unitId, 0, { ...unit, odometerKm });
-}
-
-async function checkPin(db: Db, { byId, pin }: NewEvent): Promise<void> {
-  const person = await personOrProblem(db, byId);
-  const now = Date.now();
-  const wait = lockedMs(byId, now);
-  if (wait > 0) throw new Problem(429, 'Too many tries', `Too many wrong PINs. Wait ${Math.ceil(wait / 1000)} s.`, [{ field: 'pin', reason: 'Too many wrong tries.' }]);
-  const right = pin !== undefined && (await pinMatches(pin, person));
-  noteTry(byId, right, now);
-  if (!right) throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [{ field: 'pin', reason: 'Wrong PIN.' }]);
 }
 
 export interface NewChoice {

@@ -1,7 +1,8 @@
 import type { Person } from '../core/job/index.ts';
 import type { Adapter, Press } from '../core/press/index.ts';
 import { listRecords } from '../db/records.ts';
-import { people, shopName } from './jobs.ts';
+import { shopName } from './jobs.ts';
+import { people } from './people.ts';
 import { store } from './store.ts';
 
 /** What the kit screen shows. */

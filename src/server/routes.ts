@@ -3,13 +3,14 @@ import { closed, JobCornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts'
 import { choiceBodies, choiceKeys, eventBodies, eventTypes, type ChoiceKey } from '../core/schemas/events.ts';
 import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
-import { listRecords, putRecord, technicianById } from '../db/records.ts';
+import { listRecords, putRecord } from '../db/records.ts';
 import { cardCsv, jobCard } from './card.ts';
 import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
 import { csvToWorkshop, importWorkshop } from './import.ts';
-import { addEvent, floorView, jobRecord, jobView, people, setChoice, startJob } from './jobs.ts';
-import { pinMatches } from './pin.ts';
-import { invalid, notFound, Problem } from './problem.ts';
+import { bookView, CountResetSchema, editTable, jobLessons, resetCounts, restoreTable, TableEditSchema, TableRestoreSchema } from './books.ts';
+import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './jobs.ts';
+import { leadByPin, people } from './people.ts';
+import { invalid, notFound } from './problem.ts';
 import { store } from './store.ts';
 
 export const jsonLimit = 1_000_000;
@@ -76,6 +77,11 @@ export const routes: readonly Route[] = [
   route('PUT', '/api/jobs/{id}/choices/{key}', 'Change a choice; 409 with both values when it changed meanwhile', { body: ChoiceSchema }, ({ params, body }) => setChoice(params['id']!, known(choiceKeys, params['key'], 'choice') as ChoiceKey, body as Parameters<typeof setChoice>[2])),
   route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) => jobCard(await jobRecord(params['id']!))),
   route('GET', '/api/jobs/{id}/card.csv', 'Job card as lines', {}, async ({ params }) => new Response(cardCsv(jobCard(await jobRecord(params['id']!))), { headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': 'attachment; filename="job-card.csv"' } })),
+  route('GET', '/api/jobs/{id}/lessons', 'What a signed job taught the likelihood tables, before and after', {}, ({ params }) => jobLessons(params['id']!)),
+  route('GET', '/api/tables', 'The likelihood tables: edits, counts of confirmed outcomes, versions', {}, () => bookView()),
+  route('POST', '/api/tables/edit', 'Change rows of one test (lead, PIN); a new version', { body: TableEditSchema }, ({ body }) => editTable(body)),
+  route('POST', '/api/tables/restore', 'Go back to the figures of an earlier version (lead, PIN); a new version', { body: TableRestoreSchema }, ({ body }) => restoreTable(body)),
+  route('POST', '/api/tables/reset-counts', 'Let earlier outcomes count no more (lead, PIN); a new version', { body: CountResetSchema }, ({ body }) => resetCounts(body)),
   route('POST', '/api/compute/press-fit', 'Pressure, force and stresses of a press fit (Lamé)', { body: PressFitSchema }, ({ body }) => pressFit(body)),
   route('POST', '/api/compute/tolerance', 'Deviations of an ISO 286 class', { body: ToleranceSchema }, ({ body }) => toleranceOf(body)),
   route('POST', '/api/compute/wrench', 'What to set on a wrench with an extension', { body: WrenchSchema }, ({ body }) => wrench(body)),
@@ -97,9 +103,7 @@ export const routes: readonly Route[] = [
 
 /** Edits that only a lead may make carry the lead's id and PIN in headers. */
 async function leadOnly(headers: Headers): Promise<void> {
-  const id = headers.get('x-lead-id') ?? '';
-  const person = await technicianById((await store()).db, id);
-  if (!person?.lead || !(await pinMatches(headers.get('x-lead-pin') ?? '', person))) throw new Problem(403, 'Lead only', 'Technicians, units and procedures are imported by a lead, with PIN.', [{ field: 'x-lead-pin', reason: 'Not a lead, or wrong PIN.' }]);
+  await leadByPin((await store()).db, headers.get('x-lead-id') ?? '', headers.get('x-lead-pin') ?? undefined);
 }
 
 /** The interface's own description, from the same schemas that check it. */

@@ -1,5 +1,5 @@
 import type { Model } from './model.ts';
-import { likelihood, testById, type TestResult } from './tests.ts';
+import { likelihood, type TestResult } from './tests.ts';
 
 /** Two results that no single suspect explains well. */
 export interface Contradiction {
@@ -16,9 +16,9 @@ const together = 0.05;
  * than a twentieth of what each would get from the suspect that explains it best alone.
  */
 export function contradictions(m: Model, results: readonly TestResult[]): Contradiction[] {
-  const done = results.filter((r) => !r.skipped && testById(r.testId));
+  const done = results.filter((r) => !r.skipped && m.tests.get(r.testId));
   const rows = done.map((r) => {
-    const t = testById(r.testId)!;
+    const t = m.tests.get(r.testId)!;
     const l = m.suspects.map((s) => likelihood(t, r.place, r, s));
     const best = Math.max(...l);
     return { r, t, l: l.map((x) => x / best) };

@@ -6,3 +6,5 @@ export * from './judge.ts';
 export * from './model.ts';
 export type { SecondFault } from './second.ts';
 export type { Contradiction } from './contradiction.ts';
+export * from './book.ts';
+export * from './history.ts';

@@ -1,4 +1,5 @@
 import { clues, type Complaint } from './complaint.ts';
+import { historyEvidence, type UnitHistory } from './history.ts';
 import { contradictions, type Contradiction } from './contradiction.ts';
 import { beliefOf, groupCap, learn, modelOf, startBelief, stated, worthOf, type Belief, type Instance, type Model } from './model.ts';
 import { secondFault, type SecondFault } from './second.ts';
@@ -49,18 +50,25 @@ export interface Stakes {
   without?: readonly string[];
 }
 
+/** What else bears on a judgement: stakes, the shop's own tables, the unit's history. */
+export interface Circumstances extends Partial<Stakes> {
+  tables?: readonly TestKind[];
+  history?: UnitHistory;
+}
+
 export interface Evidence {
   label: string;
   group: string;
   weight: (s: Suspect) => number;
 }
 
-/** Complaint and results as evidence on the suspects; results that could not be had say nothing. */
-export function evidenceOf(complaint: Complaint | undefined, results: readonly TestResult[]): Evidence[] {
+/** History, complaint and results as evidence on the suspects; results that could not be had say nothing. */
+export function evidenceOf(complaint: Complaint | undefined, results: readonly TestResult[], m?: Model, history?: UnitHistory): Evidence[] {
   return [
+    ...(history ? historyEvidence(history) : []),
     ...(complaint ? clues(complaint).map((c) => ({ ...c, group: 'driver' })) : []),
     ...results.filter((r) => !r.skipped).flatMap((r): Evidence[] => {
-      const t = testById(r.testId);
+      const t = m ? m.tests.get(r.testId) : testById(r.testId);
       return t ? [{ label: resultInWords(t, r), group: t.group, weight: (s) => likelihood(t, r.place, r, s) }] : [];
     }),
   ];
@@ -109,21 +117,22 @@ export function nextTests(m: Model, belief: Belief, done: (i: Instance) => boole
 /**
  * The whole judgement from complaint and results. Pure and exact: the suspects are few enough to enumerate.
  */
-export function judge(layout: Layout, complaint: Complaint | undefined, results: readonly TestResult[], stakes: Stakes = { wrongMinutes: 160 }): Judgement {
-  const m = modelOf(layout);
-  const evidence = evidenceOf(complaint, results);
+export function judge(layout: Layout, complaint: Complaint | undefined, results: readonly TestResult[], { wrongMinutes = 160, without = [], tables, history }: Circumstances = {}): Judgement {
+  const stakes = { wrongMinutes, without };
+  const m = modelOf(layout, tables);
+  const evidence = evidenceOf(complaint, results, m, history);
   const steps = evidence.reduce<Belief[]>((list, e) => [...list, learn(list.at(-1)!, m, e.group, Float64Array.from(m.suspects, (s) => Math.log(e.weight(s))))], [startBelief(m)]);
   const belief = steps.at(-1)!;
   const before = steps[Math.max(0, steps.length - (results.some((r) => !r.skipped) ? 2 : 1))]!;
   const ranked = m.suspects
     .map((s, i): RankedSuspect => ({ ...s, probability: stated(belief.now[i]!, s.prior), before: stated(before.now[i]!, s.prior), reasons: evidence.map((e, n) => ({ label: e.label, bits: Math.log2(steps[n + 1]!.now[i]! / steps[n]!.now[i]!) })) }))
     .sort((a, b) => b.probability - a.probability);
-  const state = testById(results.at(-1)?.testId ?? '')?.state;
+  const state = m.tests.get(results.at(-1)?.testId ?? '')?.state;
   // A test done, or that could not be done, is not offered again at the same place.
   const next = nextTests(m, belief, (i) => results.some((r) => r.testId === i.test.id && r.place === i.place), state, stakes);
   const top = next[0];
   if (top) top.answers = answersOf(m, evidence, top, ranked[0]!);
-  return { suspects: ranked, next, second: secondFault(m.suspects, ranked[0]!, results), contradictions: contradictions(m, results), ...callOf(ranked, next, stakes) };
+  return { suspects: ranked, next, second: secondFault(m, ranked[0]!, results), contradictions: contradictions(m, results), ...callOf(ranked, next, stakes) };
 }
 
 /** What a few answers would do to the leader. */

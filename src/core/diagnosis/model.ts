@@ -1,7 +1,7 @@
 import type { Evidence } from './judge.ts';
 import { suspectsFor, type Layout, type Place, type Suspect } from './suspects.ts';
 import { likelihood, outcomes, placesOf, type TestKind } from './tests.ts';
-import { tests } from './tests.data.ts';
+import { tests as ours } from './tests.data.ts';
 
 /**
  * Results of one group share their errors, so what a group may add is capped: log-likelihoods are summed within
@@ -24,27 +24,31 @@ export interface Instance {
 
 export interface Model {
   suspects: Suspect[];
+  /** Its tests by id, those on the bench too. */
+  tests: ReadonlyMap<string, TestKind>;
   priors: Float64Array;
   priorLogs: Float64Array;
   instances: Instance[];
 }
 
-const models = new Map<Layout, Model>();
+const models = new WeakMap<readonly TestKind[], Map<Layout, Model>>();
 
-/** The model of a layout, built once. */
-export function modelOf(layout: Layout): Model {
-  const known = models.get(layout);
+/** The model of a layout on a set of tables, built once. */
+export function modelOf(layout: Layout, tests: readonly TestKind[] = ours): Model {
+  const kept = models.get(tests) ?? new Map<Layout, Model>();
+  models.set(tests, kept);
+  const known = kept.get(layout);
   if (known) return known;
   const suspects = suspectsFor(layout);
   const instances = tests
-    .filter((t) => !t.layouts || t.layouts.includes(layout))
+    .filter((t) => t.state !== 'off' && (!t.layouts || t.layouts.includes(layout)))
     .flatMap((test) => placesOf(test).map((place): Instance => {
       const chances = outcomes(test).map((o) => Float64Array.from(suspects, (s) => likelihood(test, place, o, s) * o.width));
       return { test, place, chances, logs: chances.map((c) => c.map(Math.log)) };
     }));
   const priors = Float64Array.from(suspects, (s) => s.prior);
-  const model = { suspects, priors, priorLogs: priors.map(Math.log), instances };
-  models.set(layout, model);
+  const model: Model = { suspects, tests: new Map(tests.map((t) => [t.id, t])), priors, priorLogs: priors.map(Math.log), instances };
+  kept.set(layout, model);
   return model;
 }
 

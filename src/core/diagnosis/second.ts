@@ -1,5 +1,6 @@
 import type { Suspect } from './suspects.ts';
-import { background, likelihood, outcomes, testById, type TestResult } from './tests.ts';
+import type { Model } from './model.ts';
+import { background, likelihood, outcomes, type TestResult } from './tests.ts';
 
 /** A second fault that may sit at the same corner as the main one. */
 export interface SecondFault {
@@ -16,13 +17,13 @@ const worthSaying = 0.12;
  * The likeliest second fault at the leader's corner. Two faults speak independently against the
  * background: the pair's likelihood is main × second ÷ background, made to sum to one over the results.
  */
-export function secondFault(suspects: readonly Suspect[], main: Suspect, results: readonly TestResult[]): SecondFault | undefined {
+export function secondFault(m: Model, main: Suspect, results: readonly TestResult[]): SecondFault | undefined {
   if (!main.corner) return undefined;
-  const others = suspects.filter((s) => s.corner === main.corner && s.id !== main.id);
+  const others = m.suspects.filter((s) => s.corner === main.corner && s.id !== main.id);
   const share = others.reduce((a, s) => a + s.prior, 0);
   const found = others.map((s): SecondFault => {
     const odds = results.filter((r) => !r.skipped).reduce((o, r) => {
-      const t = testById(r.testId);
+      const t = m.tests.get(r.testId);
       if (!t) return o;
       const pair = (x: { result?: string; value?: number }) => (likelihood(t, r.place, x, main) * likelihood(t, r.place, x, s)) / background(t, x);
       const sum = outcomes(t).reduce((a, x) => a + pair(x) * x.width, 0);

@@ -126,4 +126,10 @@ export const tests: readonly TestKind[] = [
     rows: { bearing: [0.78, 0.06, 0.02, 0.14], tyre: [0.03, 0.78, 0.02, 0.17], final: [0.03, 0.05, 0.72, 0.2], ujoint: [0.02, 0.12, 0.6, 0.26], gearbox: [0.04, 0.06, 0.3, 0.6], rest: [0.03, 0.07, 0.04, 0.86] },
     why: 'Orders of wheel turning tell which part repeats; not which corner.',
   },
+  {
+    id: 'bench', name: 'Old bearing on the bench, turned by hand', short: 'Turned on the bench', place: 'corner', minutes: 1, state: 'off', group: 'bench', tools: [],
+    results: [{ id: 'smooth', name: 'Smooth' }, { id: 'sandy', name: 'Sandy or loose' }],
+    rows: { 'bearing:here': [0.03, 0.97], rest: [0.97, 0.03] },
+    why: 'The last word. A stiff, smooth bearing is a good one; sand between the fingers is not.',
+  },
 ];

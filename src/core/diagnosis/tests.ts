@@ -9,8 +9,8 @@ interface TestBase {
   /** Where it is made: once for the car, once an axle or once a corner. */
   place: 'car' | 'axle' | 'corner';
   minutes: number;
-  /** State the car must be in. */
-  state: 'driven' | 'lifted' | 'wheel-off';
+  /** State the car must be in; `off`: the part lies on the bench, too late to save it, so such a test is never offered. */
+  state: 'driven' | 'lifted' | 'wheel-off' | 'off';
   tools: readonly string[];
   /** Layouts on which it says anything; all when left out. */
   layouts?: readonly Layout[];
@@ -56,8 +56,12 @@ export function resultFault(r: TestResult): { field: string; reason: string } | 
   return undefined;
 }
 
-const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
-  table[relation(s, place)] ?? table[s.kind] ?? table['rest']!;
+/** Key of the row that holds for a suspect at a place. */
+export function rowKey(table: Readonly<Record<string, unknown>>, s: Suspect, place: Place): string {
+  const exact = relation(s, place);
+  return exact in table ? exact : s.kind in table ? s.kind : 'rest';
+}
+const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T => table[rowKey(table, s, place)]!;
 
 const bellAt = (x: number, [mean, spread]: readonly [number, number]) => Math.exp(-0.5 * ((x - mean) / spread) ** 2);
 

@@ -1,3 +1,4 @@
+import { judge, testsOf, type Book, type Judgement, type UnitHistory } from '../diagnosis/index.ts';
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
 import { judgeSeat } from '../fits/index.ts';
 import { candidates, compare, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
@@ -18,6 +19,8 @@ export interface JobContext {
   instruments: Instrument[];
   wrenches: Wrench[];
   procedure?: Procedure;
+  /** The likelihood tables as the shop keeps them. */
+  book: Book;
 }
 
 /** A job as it stands: what it is judged against, what was done, what was chosen. */
@@ -123,3 +126,10 @@ export function stackOf(ctx: JobContext, ids: ChoiceBody<'stack-hub-out'>): Stac
   if (!pusher || !support || (ids.capId !== undefined && !cap)) return undefined;
   return { ...(cap ? { cap } : {}), pusher, support };
 }
+
+/** What the unit's record says of its bearings. */
+export const historyOf = (unit: UnitRecord): UnitHistory => ({ odometerKm: unit.odometerKm, fitted: unit.fitted ?? {}, exposure: unit.exposure ?? [] });
+
+/** The diagnosis of a job as it stands, on the shop's own tables and the unit's history. */
+export const judgementOf = (ctx: JobContext, state: JobState, choices: Choices): Judgement =>
+  judge(ctx.unit.layout, state.complaint, state.results, { tables: testsOf(ctx.book), history: historyOf(ctx.unit), without: choices.diagnose?.value.without ?? [] });

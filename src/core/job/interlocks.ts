@@ -1,5 +1,5 @@
 import { p1Items, p1Steps, walkSteps } from '../families/index.ts';
-import { resultFault } from '../diagnosis/index.ts';
+import { resultFault, testById } from '../diagnosis/index.ts';
 import { seatReadingFault } from '../fits/index.ts';
 import { readingFault } from '../matching/index.ts';
 import { judgeStack, operationNames } from '../press/index.ts';
@@ -23,9 +23,12 @@ const no = (field: string, rule: string, reason: string): Refusal => ({ field, r
 type Guards = { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Refusal | undefined };
 
 const guards: Guards = {
-  'test-recorded': (b) => {
+  'test-recorded': (b, { state, ctx }) => {
     const fault = resultFault(b);
-    return fault && no(fault.field, 'diagnose.result', fault.reason);
+    if (fault) return no(fault.field, 'diagnose.result', fault.reason);
+    if (testById(b.testId)?.state !== 'off') return undefined;
+    if (b.place !== ctx.corner) return no('place', 'diagnose.bench-corner', `The bearing on the bench is of the ${ctx.corner} corner.`);
+    return state.strokes['bearing-out'] ? undefined : no('testId', 'diagnose.not-off', 'The old bearing is still in: it is turned on the bench once it is out.');
   },
   'item-marked': (b) => (p1Items.some((i) => i.id === b.itemId) ? undefined : no('itemId', 'match.item', `No item is called “${b.itemId}”.`)),
   'step-done': (b) => {

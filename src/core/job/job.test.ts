@@ -3,6 +3,7 @@ import { exampleWork, piece } from '../../../tests/example.ts';
 import type { CornerRecord } from '../parts.ts';
 import type { Choices, EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import { cornerOfJob, currentStation, encoderState, judgeReadings, missingFor, nextAction, oldPart, project, recheck, refusal, sensorSide, spine, type JobContext, type JobNow } from './index.ts';
+import { plainBook } from '../diagnosis/index.ts';
 import { compare } from '../matching/index.ts';
 
 const { knuckle, hub, bearing } = exampleWork;
@@ -11,7 +12,7 @@ const context = (over: Partial<CornerRecord> = {}, encoder = bearing.encoder): J
   unit: { id: 'u', fleetNo: '1', name: 'Hatch', maker: 'Made up', layout: 'front', odometerKm: 1000, tyre: '195/65R15', corners: { LF: record(over) as never }, fasteners: {} },
   corner: 'LF', parts: [{ number: 'A1', maker: 'Made up', kind: 'ring-set', bearing: { ...bearing, encoder }, stock: 1, priceMinor: 1, currency: 'EUR', leadDays: 0, snapRingIncluded: true }],
   adapters: [piece('disc', 74, 0, 12), piece('ring', 75, 68, 30), piece('support', 110, 84, 20), piece('sleeve', 52, 44, 60)],
-  presses: [{ id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 }], instruments: [{ id: 'gauge', name: 'gauge', doubtMm: 0.003 }], wrenches: [],
+  presses: [{ id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 }], instruments: [{ id: 'gauge', name: 'gauge', doubtMm: 0.003 }], wrenches: [], book: plainBook,
 });
 
 let seq = 0;

@@ -41,7 +41,7 @@ export const eventBodies = {
   overridden: closed({ rule: Text(80), reason: Text(400) }),
   'station-done': closed({ station: StationId }),
   'station-reopened': closed({ station: StationId, reason: Text(400) }),
-  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
+  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), snapshot: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of what the job was judged against; written by the server' })) }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
 } satisfies Record<string, TSchema>;
@@ -58,6 +58,8 @@ export const needsPin: readonly EventType[] = ['overridden', 'signed'];
 
 /** Mutable choices of a job; each carries a version. */
 export const choiceBodies = {
+  /** Tools that are not at hand. */
+  diagnose: closed({ without: Type.Array(Text(40), { uniqueItems: true, maxItems: 10 }) }),
   match: closed({ partNumber: Id }),
   plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean() }),
   'stack-hub-out': StackSchema, 'stack-bearing-out': StackSchema, 'stack-bearing-in': StackSchema, 'stack-hub-in': StackSchema,

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { closed, DateOnly, Id, Mm, oneOf, SideId, Text } from './common.ts';
+import { exposures } from '../diagnosis/history.ts';
 import { adapterShapes } from '../press/kit.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
@@ -41,13 +42,21 @@ const HubSchema = closed({
 export const CornerRecordSchema = closed({
   family: oneOf(['P1', 'P2', 'P3', 'P3L', 'B2', 'T2', 'A1', 'A2', 'A3', 'N1'] as const),
   partNumber: Type.Optional(Id), procedureId: Type.Optional(Id), sensorSide: Type.Optional(SideId),
-  knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema), source: Text(),
+  knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema),
+  /** The vehicle maker's limits for this corner, with where they stand. */
+  limits: Type.Optional(closed({ endPlayMm: Type.Optional(Mm()), runoutMm: Type.Optional(Mm()), source: Text() })),
+  source: Text(),
 });
+
+/** When the bearing of a corner was fitted, and by whom: the factory or a workshop. */
+const FittedSchema = closed({ atKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), again: Type.Boolean(), note: Type.Optional(Text(80)) });
 
 export const UnitSchema = closed({
   id: Id, fleetNo: Type.String({ pattern: '^[0-9A-Z-]{1,8}$' }), name: Text(60), maker: Text(60),
   layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const), odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), tyre: Text(20),
   corners: Type.Partial(closed({ LF: CornerRecordSchema, RF: CornerRecordSchema, LR: CornerRecordSchema, RR: CornerRecordSchema })),
+  fitted: Type.Optional(Type.Partial(closed({ LF: FittedSchema, RF: FittedSchema, LR: FittedSchema, RR: FittedSchema }))),
+  exposure: Type.Optional(Type.Array(oneOf(exposures), { uniqueItems: true, maxItems: exposures.length })),
   fasteners: Type.Record(Id, closed({ name: Text(60), figure: Text(40), source: Text() })),
 });
 

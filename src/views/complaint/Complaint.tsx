@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Play } from 'lucide-react';
-import { clues, happeningNames, happenings, judge, sounds, type Complaint as Said, type Happening } from '../../core/diagnosis/index.ts';
+import { clues, happeningNames, happenings, sounds, type Complaint as Said, type Happening } from '../../core/diagnosis/index.ts';
+import { judgementOf } from '../../core/job/index.ts';
 import { cornerNames, type JobCorner } from '../../core/parts.ts';
 import { wholePercents } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
@@ -20,7 +21,7 @@ const lampNames = { abs: 'ABS', brake: 'brake', none: 'none' } as const;
 /** The driver's words, tapped; kept in the browser until recorded. */
 function Body() {
   const { view, send } = useJob();
-  const { job, state, ctx } = view;
+  const { job, state } = view;
   const key = `complaint:${job.id}`;
   const [said, setSaid] = useState<Said>(state.complaint ?? { corner: job.corner, lamps: [], history: [] });
   useEffect(() => {
@@ -60,15 +61,16 @@ function Body() {
           </div>
         </div>
       }
-      side={<Likely said={said} layout={ctx.unit.layout} />}
+      side={<Likely said={said} />}
       actions={<MainAction label="To the tests" missing={said.sound ? undefined : 'Which sound is it most like?'} onAct={record} />}
     />
   );
 }
 
 /** What the talk alone makes likely. */
-function Likely({ said, layout }: { said: Said; layout: Parameters<typeof judge>[0] }) {
-  const j = judge(layout, said, []);
+function Likely({ said }: { said: Said }) {
+  const { ctx, state, choices } = useJob().view;
+  const j = judgementOf(ctx, { ...state, complaint: said, results: [] }, choices);
   const top = j.suspects.slice(0, 5);
   const rest = 1 - top.reduce((a, s) => a + s.probability, 0);
   const shown = wholePercents([...top.map((s) => s.probability), rest]);

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
-import { judge, layoutNames, resultInWords, testById, type NextTest, type Place } from '../../core/diagnosis/index.ts';
+import { layoutNames, resultInWords, testById, tests, type NextTest, type Place } from '../../core/diagnosis/index.ts';
+import { judgementOf } from '../../core/job/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
-import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
+import { Call, Caution, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
@@ -27,13 +28,17 @@ function Body() {
   return <JudgementBody bar={bar} />;
 }
 
+/** Tools that some tests need. */
+const tools = [...new Set(tests.flatMap((t) => t.tools))];
+
 const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
 
 /** Which corner, how sure, what next. */
 function JudgementBody({ bar }: { bar: React.ReactNode }) {
-  const { view, send } = useJob();
-  const { state, ctx, job } = view;
-  const j = judge(ctx.unit.layout, state.complaint, state.results);
+  const { view, send, choose } = useJob();
+  const { state, ctx, job, choices } = view;
+  const j = judgementOf(ctx, state, choices);
+  const without = choices.diagnose?.value.without ?? [];
   const [picked, setPicked] = useState<{ testId: string; place: Place }>();
   const [about, setAbout] = useState<string>();
   const [asking, setAsking] = useState(false);
@@ -74,6 +79,8 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
           <section><h2>Not yet checked</h2>
             <ul className="nyc">{left.map((n) => <li key={n.test.id + n.place}><button type="button" onClick={() => setPicked({ testId: n.test.id, place: n.place })}><span>{n.test.short}{placeName(n.place)}</span><em className="num">{n.minutes} min</em></button></li>)}</ul>
           </section>
+          <section className="tools"><h2>Tools at hand</h2><Toggles name="Tools at hand" values={tools.filter((t) => !without.includes(t))} onValues={(have) => choose('diagnose', { without: tools.filter((t) => !have.includes(t)) })} options={tools.map((t) => ({ id: t, label: t }))} />
+            <a className="link" href="/tables">What each test tells</a></section>
           <div className="grow" />
           {asking && <ReasonDialog title={`Call it at ${shown[0]} %?`} text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`} onClose={() => setAsking(false)} onReason={call} />}
         </>

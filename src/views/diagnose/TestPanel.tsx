@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import type { Judgement, NextTest } from '../../core/diagnosis/index.ts';
+import { corners } from '../../core/parts.ts';
+import { VerdictShape } from '../../ui/Marks.tsx';
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 
-const stateWords = { driven: 'on the road', lifted: 'on the lift, engine off', 'wheel-off': 'wheel off' } as const;
+const stateWords = { driven: 'on the road', lifted: 'on the lift, engine off', 'wheel-off': 'wheel off', off: 'part off' } as const;
 
 /** The test to do next and its possible answers: one tap records one. */
 export function TestPanel({ next, judgement, onDone }: { next: NextTest; judgement: Judgement; onDone: () => void }) {
@@ -61,21 +63,47 @@ function Numeric({ test, place, onRecord }: { test: NextTest['test']; place: str
           : <QuantityInput key={side} label={sides.length === 1 ? side : `${side} side`} dimension={scale} text={text} onText={set} decimals={scale === 'length' ? 3 : 0} />;
       })}</div>
       {wrong && <p className="note" role="alert">{wrong}</p>}
-      <Running value={value} from={from} to={to} unit={unit} />
+      <Running value={value} from={from} to={to} unit={unit} held={heldAgainst(view, test.id, place)} limited={test.id in limitFields} />
       <button type="submit" className="btn q">{sides.length === 1 ? 'Record' : 'Record both'}</button>
     </form>
   );
 }
 
-/** The reading on the scale of its test while it is typed. */
-function Running({ value, from, to, unit }: { value: number | undefined; from: number; to: number; unit: string }) {
+/** What a reading is held against: the unit's own limit, and the other side if it was read. */
+interface Held {
+  limit?: { value: number; source: string };
+  other?: { value: number; name: string };
+}
+
+const limitFields = { endplay: 'endPlayMm', runout: 'runoutMm' } as const;
+
+function heldAgainst(view: ReturnType<typeof useJob>['view'], testId: string, place: string): Held {
+  const corner = corners.find((c) => c === place);
+  const field = limitFields[testId as keyof typeof limitFields];
+  if (!corner || !field) return {};
+  const limits = view.ctx.unit.corners[corner]?.limits;
+  const limit = limits?.[field];
+  const across = corners.find((c) => c !== corner && c[1] === corner[1]);
+  const other = view.state.results.find((r) => r.testId === testId && r.place === across && r.value !== undefined);
+  return { ...(limit !== undefined ? { limit: { value: limit, source: limits!.source } } : {}), ...(other ? { other: { value: other.value!, name: across! } } : {}) };
+}
+
+/** The reading on the scale of its test while it is typed, beside what it is held against. */
+function Running({ value, from, to, unit, held, limited }: { value: number | undefined; from: number; to: number; unit: string; held: Held; limited: boolean }) {
   const x = (v: number) => 10 + (298 * (Math.min(to, Math.max(from, v)) - from)) / (to - from);
   const ticks = [from, (from + to) / 2, to];
+  const digits = unit === 'mm' ? 2 : 0;
+  const over = held.limit && value !== undefined && value > held.limit.value;
+  const more = held.other && value !== undefined ? value - held.other.value : undefined;
   return (
-    <svg className="dr w-full" viewBox="0 0 318 50" role="img" aria-label={value === undefined ? 'no reading yet' : `${value.toFixed(unit === 'mm' ? 2 : 0)} ${unit}`}>
-      <path className="gtk" d="M10 24H308" />{ticks.map((t) => <g key={t}><path className="gtk" d={`M${x(t)} 24v7`} /><text className="n" x={x(t)} y="46" textAnchor={t === from ? 'start' : t === to ? 'end' : 'middle'}>{from < 0 && t !== 0 ? `${t < 0 ? 'right' : 'left'} ${Math.abs(t)}` : t.toFixed(unit === 'mm' ? 1 : 0)} {t === to ? unit : ''}</text></g>)}
-      {value !== undefined && <path className="now-bar" d={`M${x(from < 0 ? 0 : from)} 14H${x(value)}`} />}
-    </svg>
+    <>
+      <svg className="dr w-full" viewBox="0 0 318 50" role="img" aria-label={value === undefined ? 'no reading yet' : `${value.toFixed(digits)} ${unit}`}>
+        <path className="gtk" d="M10 24H308" />{ticks.map((t) => <g key={t}><path className="gtk" d={`M${x(t)} 24v7`} /><text className="n" x={x(t)} y="46" textAnchor={t === from ? 'start' : t === to ? 'end' : 'middle'}>{from < 0 && t !== 0 ? `${t < 0 ? 'right' : 'left'} ${Math.abs(t)}` : t.toFixed(unit === 'mm' ? 1 : 0)} {t === to ? unit : ''}</text></g>)}
+        {value !== undefined && <path className="now-bar" d={`M${x(from < 0 ? 0 : from)} 14H${x(value)}`} />}
+        {held.limit && <path className="act" d={`M${x(held.limit.value)} 2V30`} />}{held.other && <path className="was" d={`M${x(held.other.value)} 4V24`} />}
+      </svg>
+      {limited && <p className={over ? 'vd stop' : 'cap'} aria-live="polite">{over && <VerdictShape status="stop" size={18} />}<span className="num">{held.limit ? `${over ? 'Over the' : 'Limit of this unit'} ${over ? 'limit of ' : ''}${held.limit.value.toFixed(2)} mm (${held.limit.source})` : 'This unit has no limit on record'}{more === undefined ? '' : `; ${more >= 0 ? '+' : '−'}${Math.abs(more).toFixed(2)} mm against ${held.other!.name}`}</span></p>}
+    </>
   );
 }
 

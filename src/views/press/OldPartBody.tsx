@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { candidatesFor, chosenComparison, chosenPart, instrumentById } from '../../core/job/index.ts';
 import { dimensionNames, dimensions, dimensionShort, meanOf, readingFault, sizeInShort, type Comparison, type DimensionId } from '../../core/matching/index.ts';
-import type { Encoder, Side } from '../../core/parts.ts';
+import { resultInWords, testById } from '../../core/diagnosis/index.ts';
+import type { Corner, Encoder, Side } from '../../core/parts.ts';
 import { both, parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { VerdictWord } from '../../ui/Marks.tsx';
@@ -20,8 +21,10 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
   const list = candidatesFor(ctx, state);
   const count = (d: DimensionId) => state.oldReadings[d]?.length ?? 0;
   const due = dimensions.find((d) => count(d) < 2);
-  const [picked, setPicked] = useState<DimensionId>();
-  const lit = picked ?? due;
+  const [picked, setPicked] = useState<DimensionId | 'encoder' | 'bench'>();
+  const turned = state.results.find((r) => r.testId === 'bench' && r.place === ctx.corner);
+  const lit = picked === 'bench' || picked === 'encoder' ? undefined : (picked ?? due);
+  const onBench = picked === 'bench' || (picked === undefined && !due && state.oldEncoder && !turned);
   const instrument = instrumentById(ctx, state.oldInstrumentId);
   const toGo = dimensions.reduce((n, d) => n + Math.max(0, 2 - count(d)), 0) + (state.oldEncoder ? 0 : 1);
   const accept = async () => { if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext(); };
@@ -32,9 +35,10 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
       picture={part ? (
         <div className="old-grid">
           <div className="old-entry">
-            {lit ? <Entry key={lit} dimension={lit} n={Math.min(2, count(lit) + 1)} onDone={() => setPicked(undefined)} /> : <EncoderEntry />}
+            {lit ? <Entry key={lit} dimension={lit} n={Math.min(2, count(lit) + 1)} onDone={() => setPicked(undefined)} /> : onBench ? <BenchEntry onDone={() => setPicked(undefined)} /> : <EncoderEntry />}
             <ul className="read-list">{dimensions.map((d) => <li key={d}><button type="button" aria-pressed={lit === d} onClick={() => setPicked(d)}><span>{dimensionNames[d]}</span><b className="num">{(state.oldReadings[d] ?? []).map((x) => x.toFixed(2)).join(' · ') || 'not read'}</b></button></li>)}
-              <li><button type="button" aria-pressed={!lit} onClick={() => setPicked(undefined)}><span>Encoder</span><b className="num">{state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read'}</b></button></li></ul>
+              <li><button type="button" aria-pressed={!lit && !onBench} onClick={() => setPicked('encoder')}><span>Encoder</span><b className="num">{state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read'}</b></button></li>
+              <li><button type="button" aria-pressed={onBench} onClick={() => setPicked('bench')}><span>Turned by hand</span><b className="num">{turned && !turned.skipped ? resultInWords(testById('bench')!, turned).split(': ')[1] : 'not done'}</b></button></li></ul>
           </div>
           <OldOverNew part={part.bearing} partName={part.number} old={state.oldReadings} lit={lit} encoderSide={state.oldEncoder?.side} />
         </div>
@@ -95,6 +99,18 @@ function EncoderEntry() {
       {kind !== 'none' && <label className={`field${faultOf(problem, 'body.pairs') ? ' bad' : ''}`}><span>{kind === 'toothed' ? 'Teeth' : 'Pole PAIRS (poles ÷ 2)'}</span><span className="box"><input value={pairs} onChange={(e) => setPairs(e.target.value)} inputMode="numeric" /></span><span className="say">{pairs && !(parsed.ok && Number.isInteger(parsed.value)) ? 'A whole number.' : ''}</span></label>}
       <button type="submit" className={`btn${ready ? '' : ' notyet'}`}>Record encoder</button>
     </form>
+  );
+}
+
+/** The last word on the old bearing; what is seen here teaches the tests. */
+function BenchEntry({ onDone }: { onDone: () => void }) {
+  const { view, send } = useJob();
+  const test = testById('bench')!;
+  return (
+    <section className="grid gap-2">
+      <p className="what">{test.name}</p><p className="note">{test.why} What you feel here is counted for the tests that led to it.</p>
+      <ul className="answers">{test.results?.map((r) => <li key={r.id}><button type="button" className="btn q" onClick={async () => { if (await send('test-recorded', { testId: 'bench', place: view.ctx.corner as Corner, result: r.id })) onDone(); }}>{r.name}</button></li>)}</ul>
+    </section>
   );
 }
 

@@ -41,7 +41,7 @@ export default function JobCard({ first, who, card: c }: { first: JobView; who: 
         picture={<Paper c={c} tz={tz} />}
         side={
           <>
-            <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>{c.seal.verified ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.` : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}</Call>
+            <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>{c.seal.verified ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.` : c.seal.brokenAt === undefined ? 'What this job was judged against does not match its seal: the kept copy was altered.' : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}</Call>
             <section><h2>Would it stand in a year?</h2><table className="rows"><tbody>
               <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length} of 4</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
             </tbody></table></section>

@@ -1,0 +1,32 @@
+import { asc, desc, eq, gte } from 'drizzle-orm';
+import type { Edits, Outcome } from '../core/diagnosis/index.ts';
+import type { Db } from './open.ts';
+import { books, outcomes } from './schema.ts';
+
+export interface BookRow {
+  version: number;
+  commandId: string;
+  edits: Edits;
+  countFromMs: number;
+  reason: string;
+  byId: string;
+  atMs: number;
+}
+
+const toBook = (r: typeof books.$inferSelect): BookRow => ({ ...r, edits: JSON.parse(r.edits) as Edits });
+
+/** Versions of the tables, newest first. */
+export const allBooks = async (db: Db): Promise<BookRow[]> => (await db.select().from(books).orderBy(desc(books.version))).map(toBook);
+export async function lastBook(db: Db): Promise<BookRow | undefined> {
+  const [row] = await db.select().from(books).orderBy(desc(books.version)).limit(1);
+  return row && toBook(row);
+}
+export const insertBook = (db: Db, row: Omit<BookRow, 'version'>) => db.insert(books).values({ ...row, edits: JSON.stringify(row.edits) });
+
+export const outcomesFrom = async (db: Db, fromMs: number): Promise<Outcome[]> =>
+  (await db.select().from(outcomes).where(gte(outcomes.atMs, fromMs)).orderBy(asc(outcomes.atMs))).map((r) => JSON.parse(r.data) as Outcome);
+export async function outcomeOf(db: Db, jobId: string): Promise<{ outcome: Outcome; atMs: number } | undefined> {
+  const [row] = await db.select().from(outcomes).where(eq(outcomes.jobId, jobId));
+  return row && { outcome: JSON.parse(row.data) as Outcome, atMs: row.atMs };
+}
+export const putOutcome = (db: Db, jobId: string, atMs: number, outcome: Outcome) => db.insert(outcomes).values({ jobId, atMs, data: JSON.stringify(outcome) }).onConflictDoNothing();
