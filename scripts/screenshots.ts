@@ -5,10 +5,11 @@ const url = process.argv[2] ?? 'http://127.0.0.1:4321';
 const rows = ((await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] }).rows;
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
-interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean; hear?: boolean }
+interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean; hear?: boolean; read?: boolean }
 const shots: Shot[] = [
   { name: 'floor', path: '/' }, { name: 'complaint', path: `${job('04')}/complaint` }, { name: 'diagnose', path: `${job('04')}/diagnose` },
   { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true },
+  { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
   { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'step', path: `${job('21')}/press-out` },
   { name: 'old-part', path: `${job('07')}/press-out`, press: 'Old part' }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('07')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('07')}/press-in`, press: 'Bearing', size: [820, 1180] },
@@ -27,6 +28,12 @@ for (const s of shots) {
     await page.getByLabel(/^Speed, from/u).fill('80');
     await page.getByRole('button', { name: 'Hear a made-up drive' }).click();
     await page.locator('.order-chart canvas').nth(1).waitFor();
+  }
+  if (s.read) {
+    await page.getByLabel(/^Speed, from/u).fill('60');
+    for (const name of ['active', 'tooth missing', 'RF']) await page.getByRole('radio', { name }).click();
+    await page.getByRole('button', { name: 'Take a reading' }).click();
+    await page.locator('.wheel-sig').first().waitFor();
   }
   await page.waitForTimeout(s.hear ? 900 : 200);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });

@@ -14,7 +14,7 @@ import { validated } from './validate.ts';
 const MaterialId = oneOf(['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const);
 
 /** Runs a computation and turns a range error of the core ("field: reason") into a named fault. */
-function named<T>(work: () => T): T {
+export function named<T>(work: () => T): T {
   try {
     return work();
   } catch (e) {
@@ -58,7 +58,7 @@ export function diagnosis(b: Static<typeof DiagnosisSchema>) {
 /** The tests with their results and places, for a client of the interface. */
 export const testList = () => tests.map((t) => ({ id: t.id, name: t.name, places: placesOf(t), minutes: t.minutes, state: t.state, tools: t.tools, results: t.results ?? null, numeric: t.numeric ?? null, why: t.why }));
 
-const NoiseSettingsSchema = closed({ speedKmh: Type.Number(), tyre: Type.String({ minLength: 1, maxLength: 40 }), axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })), bearing: Type.Optional(GeometrySchema) });
+const NoiseSettingsSchema = closed({ speedKmh: Type.Number(), tyre: Type.String({ minLength: 1, maxLength: 40 }), axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })), pinionTeeth: Type.Optional(Type.Integer({ minimum: 5, maximum: 30 })), bearing: Type.Optional(GeometrySchema) });
 
 /** The ear on the server: the same function as in the tablet's worker. */
 export function noise(recording: ArrayBuffer, settingsText: string) {
@@ -71,7 +71,7 @@ export function noise(recording: ArrayBuffer, settingsText: string) {
   const s = validated(NoiseSettingsSchema, json);
   try {
     return named(() => {
-      const settings: Settings = { speeds: [{ atS: 0, kmh: s.speedKmh }], circumferenceMm: tyre(s.tyre).circumferenceMm, ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}), ...(s.bearing ? { bearing: s.bearing } : {}) };
+      const settings: Settings = { speeds: [{ atS: 0, kmh: s.speedKmh }], circumferenceMm: tyre(s.tyre).circumferenceMm, ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}), ...(s.pinionTeeth ? { pinionTeeth: s.pinionTeeth } : {}), ...(s.bearing ? { bearing: s.bearing } : {}) };
       const { finding, confidence, peaks, text, seconds } = analyse(decodeWav(recording), settings);
       return { finding, confidence, peaks, text, seconds };
     });

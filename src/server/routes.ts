@@ -8,9 +8,10 @@ import { cardCsv, jobCard } from './card.ts';
 import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
 import { csvToWorkshop, importWorkshop } from './import.ts';
 import { bookView, CountResetSchema, editTable, jobLessons, resetCounts, restoreTable, TableEditSchema, TableRestoreSchema } from './books.ts';
+import { signals, SignalsSchema, takeSignals, TakeSchema } from './signals.ts';
 import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './jobs.ts';
 import { leadByPin, people } from './people.ts';
-import { invalid, notFound } from './problem.ts';
+import { invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
 
 export const jsonLimit = 1_000_000;
@@ -90,6 +91,8 @@ export const routes: readonly Route[] = [
   route('POST', '/api/compute/tyre', 'Nominal diameter and rolling circumference of a tyre', { body: TyreSchema }, ({ body }) => tyreOf(body)),
   route('POST', '/api/compute/diagnosis', 'Suspects with probabilities and the next best tests', { body: DiagnosisSchema }, ({ body }) => diagnosis(body)),
   route('GET', '/api/compute/tests', 'The tests, their results and where they are made', {}, () => testList()),
+  route('POST', '/api/devices/wheel-speed/take', 'A short recording of the four wheel-speed signals, from the stand-in reader', { body: TakeSchema }, ({ body }) => takeSignals(body)),
+  route('POST', '/api/compute/wheel-speed', 'Which wheel-speed signal is not like the others, and how', { body: SignalsSchema, limit: importLimit }, ({ body }) => signals(body)),
   route('POST', '/api/compute/noise', 'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)', { limit: recordingLimit, takes: 'multipart/form-data' }, async ({ body }) => {
     const form = body as FormData;
     const recording = form.get('recording');
@@ -103,7 +106,9 @@ export const routes: readonly Route[] = [
 
 /** Edits that only a lead may make carry the lead's id and PIN in headers. */
 async function leadOnly(headers: Headers): Promise<void> {
-  await leadByPin((await store()).db, headers.get('x-lead-id') ?? '', headers.get('x-lead-pin') ?? undefined);
+  const id = headers.get('x-lead-id');
+  if (id === null) throw new Problem(403, 'Lead only', 'Technicians, units and procedures are imported by a lead, with PIN.', [{ field: 'x-lead-id', reason: 'Missing.' }]);
+  await leadByPin((await store()).db, id, headers.get('x-lead-pin') ?? undefined);
 }
 
 /** The interface's own description, from the same schemas that check it. */

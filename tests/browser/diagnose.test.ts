@@ -76,3 +76,46 @@ it('takes a WAV from file to finding to a changed probability, and can be stoppe
   expect(await leader(page)).toBeGreaterThan(before);
   expect(complaints).toEqual([]);
 });
+
+it('finds a wheel-speed fault from the reader, and it becomes evidence at its corner', async () => {
+  const { page, complaints } = await tablet(browser);
+  await jobAtDiagnose(page);
+  await button(page, /Wheel speed$/u).click();
+  await page.getByLabel(/^Speed, from/u).fill('0');
+  await button(page, 'Take a reading').click();
+  await page.locator('.call.is-stop', { hasText: 'no wheel turns' }).waitFor();
+  await page.getByLabel(/^Speed, from/u).fill('60');
+  await page.getByRole('radio', { name: 'active' }).click();
+  await page.getByRole('radio', { name: 'wide gap' }).click();
+  await page.getByRole('radio', { name: 'LR' }).click();
+  await button(page, 'Take a reading').click();
+  await page.locator('.call', { hasText: 'Left rear: weak' }).waitFor();
+  expect(await page.locator('.wheel-sig .wheel-word').allTextContents()).toEqual(['Agrees', 'Agrees', 'Weak', 'Agrees']);
+  await button(page, 'Use as evidence').click();
+  await page.locator('.heard', { hasText: 'Wheel-speed signal LR: drops out' }).waitFor();
+  expect(complaints).toEqual([]);
+});
+
+it('lets a lead change what a test tells, and the judgement follows', async () => {
+  const { page } = await tablet(browser, 'ines');
+  const id = await jobAtDiagnose(page);
+  await page.request.post(`${inject('url')}/api/jobs/${id}/events`, { data: { id: uuid(), type: 'test-recorded', body: { testId: 'spring', place: 'RF', result: 'rough' }, byId: 'rafe' } });
+  await page.reload();
+  const before = await leader(page);
+  await go(page, '/tables');
+  await page.locator('svg.tables .sus').first().click();
+  for (const [name, value] of [['Smooth', '70'], ['Rough', '20'], ['Gritty', '20']]) await page.getByRole('textbox', { name: new RegExp(`^${name}`, 'u') }).fill(value!);
+  await page.getByText('The results sum to 110 %, not 100 %.').waitFor();
+  await page.getByRole('textbox', { name: /^Gritty/u }).fill('10');
+  await page.getByLabel('Why').fill('Ours are felt smooth for long');
+  await page.getByLabel('PIN of Ines').fill('2580');
+  await button(page, /^Keep as version/u).click();
+  await page.locator('.call.is-good').waitFor();
+  await go(page, `/jobs/${id}/diagnose`);
+  expect(await leader(page)).toBeLessThan(before);
+  await go(page, '/tables');
+  await page.getByLabel('Why').fill('Back');
+  await page.getByLabel('PIN of Ines').fill('2580');
+  await button(page, /0, as written/u).click();
+  await page.locator('.call.is-good', { hasText: 'stands' }).waitFor();
+});

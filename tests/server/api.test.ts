@@ -172,11 +172,69 @@ describe('interlocks', () => {
     expect(card.json).toMatchObject({ format: 'true-spindle/job-card', signed: { who: 'Ines' }, seal: { verified: true } });
   });
 
+  it('keeps for a signed card what it was judged against, and sees when the copy is altered', async () => {
+    const signed = (await floorView()).rows.find((r) => r.fleetNo === '26')!.id;
+    const path = `/api/jobs/${signed}/card.json`;
+    const before = (await ask('GET', path)).json;
+    const [procedure] = (await ask('GET', '/api/records/procedures')).json.filter((p: Json) => p.name === before.torque.procedure);
+    const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };
+    const file = (p: Json) => ({ format: 'true-spindle/workshop', version: 1, procedures: [p] });
+    const edited = { ...procedure, stages: procedure.stages.map((s: Json) => (s.value ? { ...s, value: s.value * 2 } : s)) };
+    expect((await ask('POST', '/api/import', file(edited), lead)).status).toBe(200);
+    expect((await ask('GET', path)).json).toEqual(before);
+    await ask('POST', '/api/import', file(procedure), lead);
+    const db = createClient({ url: `file:${join(process.env['DATA_DIR']!, 'true-spindle.db')}` });
+    await db.execute({ sql: "UPDATE snapshots SET data = data || ' ' WHERE job_id = ?", args: [signed] });
+    expect((await ask('GET', path)).json.seal).toMatchObject({ verified: false });
+    await db.execute({ sql: 'UPDATE snapshots SET data = rtrim(data) WHERE job_id = ?', args: [signed] });
+    expect((await ask('GET', path)).json.seal).toMatchObject({ verified: true });
+    db.close();
+  });
   it('waits after five wrong PINs', async () => {
     const job = await newJob();
     const sign = (pin: string) => say(job, 'overridden', { rule: 'x', reason: 'y' }, { byId: 'tobi', pin });
     for (let i = 0; i < 5; i++) expect((await sign('0000')).status).toBe(403);
     expect((await sign('1590')).status).toBe(429);
+  });
+});
+
+describe('likelihood tables', () => {
+  const turn = (path: string, body: object) => ask('POST', `/api/tables/${path}`, { id: uuid(), byId: 'ines', pin: '2580', reason: 'from our own jobs', version: 0, ...body });
+  const row = { testId: 'spring', rows: { 'bearing:here': [0.1, 0.5, 0.4] } };
+  it('are changed by a lead only, in versions, and brought back', async () => {
+    expect((await turn('edit', { ...row, byId: 'rafe', pin: '1470' })).status).toBe(403);
+    expect(fieldsOf((await turn('edit', { testId: 'spring', rows: { 'bearing:here': [0, 0.5, 0.5] } })).json)).toEqual(['rows.bearing:here']);
+    const first = await turn('edit', row);
+    expect(first.json.book).toMatchObject({ version: 1, edits: { spring: { 'bearing:here': [0.1, 0.5, 0.4] } } });
+    expect((await turn('edit', row)).status).toBe(409);
+    const back = await turn('restore', { version: 1, restore: 0 });
+    expect(back.json.book).toMatchObject({ version: 2, edits: {} });
+    expect(back.json.versions.map((v: Json) => v.version)).toEqual([2, 1]);
+  });
+  it('count a signed job whose bearing was read on the bench, say what it taught, and begin anew', async () => {
+    const signed = (await floorView()).rows.find((r) => r.fleetNo === '26')!;
+    const { json } = await ask('GET', `/api/jobs/${signed.id}/lessons`);
+    expect(json).toMatchObject({ suspectId: `bearing-${signed.corner}`, counted: true });
+    const spring = json.lessons.find((l: Json) => l.testId === 'spring' && l.key === 'bearing:here');
+    expect(spring.after[2]).toBeGreaterThan(spring.before[2]);
+    expect((await ask('GET', '/api/tables')).json.book.outcomes).toBe(1);
+    expect((await turn('reset-counts', { version: 2 })).json.book).toMatchObject({ version: 3, outcomes: 0, counts: {} });
+    expect((await ask('GET', `/api/jobs/${signed.id}/lessons`)).json.counted).toBe(false);
+  });
+  it('let a bench reading in only when the part is off', async () => {
+    const job = await newJob();
+    expect((await say(job, 'test-recorded', { testId: 'bench', place: 'LF', result: 'sandy' })).json).toMatchObject({ status: 422, rule: 'diagnose.not-off' });
+  });
+});
+
+describe('the wheel-speed reader', () => {
+  it('takes from the stand-in and reads it, and names a bad field', async () => {
+    const request = { kmh: 60, sensor: 'active', seconds: 1, pairs: 48, circumferenceMm: 1900, fault: 'drop-out', corner: 'LR', seed: 3 };
+    const { json } = await ask('POST', '/api/devices/wheel-speed/take', request);
+    const { wheels } = (await ask('POST', '/api/compute/wheel-speed', { ...json, circumferenceMm: 1900 })).json;
+    expect(wheels.map((w: Json) => w.kind)).toEqual(['agrees', 'agrees', 'drops-out', 'agrees']);
+    expect(fieldsOf((await ask('POST', '/api/devices/wheel-speed/take', { ...request, kmh: 0 })).json)).toEqual(['kmh']);
+    expect(fieldsOf((await ask('POST', '/api/compute/wheel-speed', { ...json, kmh: 0, circumferenceMm: 1900 })).json)).toEqual(['kmh']);
   });
 });
 

@@ -48,7 +48,7 @@ export function historyEvidence(h: UnitHistory): { label: string; group: string;
       if (!f) return [];
       const factor = ageWeight(h.odometerKm, f);
       const km = Math.max(0, h.odometerKm - f.atKm).toLocaleString('en-GB').replaceAll(',', ' ');
-      return [{ label: `${c} bearing ${f.again ? 'replaced' : 'in'} for ${km} km`, group: 'history', weight: (s: Suspect) => (s.kind === 'bearing' && s.corner === c ? factor : 1) }];
+      return [{ label: `${c} bearing ${f.again ? 'fitted anew,' : 'from the factory,'} ${km} km`, group: 'history', weight: (s: Suspect) => (s.kind === 'bearing' && s.corner === c ? factor : 1) }];
     }),
     ...h.exposure.map((e) => ({ label: `On record: ${exposureNames[e]}`, group: 'history', weight: exposureWeights[e] })),
   ];

@@ -10,6 +10,7 @@ export interface Settings {
   circumferenceMm: number;
   /** Propshaft turns a wheel turn; leave out where there is no propshaft. */
   axleRatio?: number;
+  /** Teeth of the pinion; its mesh is looked for when the axle ratio is known too. */
   pinionTeeth?: number;
   bearing?: BearingGeometry;
 }
@@ -64,7 +65,9 @@ function combs(s: Settings, o: BearingOrders | undefined): Comb[] {
       { family: 'ball', spectrum: 'envelope', orders: [2 * o.bsf, 4 * o.bsf, 2 * o.bsf - o.ftf, 2 * o.bsf + o.ftf], slack: 0.03 },
     );
   }
-  if (s.axleRatio) list.push({ family: 'driveline', spectrum: 'raw', orders: [s.axleRatio, 2 * s.axleRatio, ...(s.pinionTeeth && s.pinionTeeth * s.axleRatio < 30 ? [s.pinionTeeth * s.axleRatio] : [])], slack: 0.02 });
+  if (s.axleRatio) list.push({ family: 'driveline', spectrum: 'raw', orders: [s.axleRatio, 2 * s.axleRatio], slack: 0.02 });
+  // Pinion mesh with the propshaft turning beside it: a whine of the gears, not of the shaft.
+  if (s.axleRatio && s.pinionTeeth) list.push({ family: 'driveline', spectrum: 'raw', orders: [0, -1, 1].map((k) => (s.pinionTeeth! + k) * s.axleRatio!), slack: 0.02 });
   return list;
 }
 

@@ -116,6 +116,14 @@ describe('the ear', () => {
     expect(analyse(record(d), settings(d)).finding).toBe('inner-ring');
     expect(analyse(record(d), { ...settings(d), speeds: [{ atS: 0, kmh: 50 }] }).finding).not.toBe('inner-ring');
   });
+  it('tells a whine of pinion and ring gear where the teeth are known', () => {
+    const d = drive({ fault: 'driveline', pinionTeeth: 11 });
+    const heard = analyse(record(d), { ...settings(d), axleRatio: d.axleRatio, pinionTeeth: 11 });
+    expect(heard.finding).toBe('driveline');
+    // mesh order = teeth × ratio (handbook; textbook gear kinematics)
+    expect(heard.peaks.some((p) => p.family === 'driveline' && Math.abs(p.order / (11 * d.axleRatio) - 1) < 0.02 && p.dbOverFloor > 8)).toBe(true);
+    expect(analyse(record(d), { ...settings(d), axleRatio: d.axleRatio }).finding).not.toBe('driveline');
+  });
   it('hears the same at any level', () => {
     const d = drive();
     const r = record(d);

@@ -159,7 +159,7 @@ export function envelope(recording: Recording, tick?: (share: number) => void): 
 }
 
 /** Points of a wheel turn that a signal is laid on; orders up to half of it can be read. */
-export const pointsPerTurn = 64;
+export const pointsPerTurn = 128;
 
 /** A speed that holds from a time on; between markers it runs straight. */
 export interface SpeedMark {

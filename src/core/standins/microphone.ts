@@ -8,6 +8,8 @@ export interface MadeUpDrive {
   speeds: SpeedMark[];
   circumferenceMm: number;
   axleRatio: number;
+  /** With teeth given the driveline fault is a whine of pinion and ring gear, else the propshaft. */
+  pinionTeeth?: number;
   seconds: number;
   sampleRate: number;
   /** Energy of the fault against the road noise, whole band, dB. */
@@ -56,7 +58,7 @@ function faultSignal(d: MadeUpDrive, n: number, r: () => number): Float32Array {
   const o = bearingOrders(d.bearing);
   const dt = 1 / d.sampleRate;
   if (d.fault === 'tyre' || d.fault === 'driveline') {
-    const orders = d.fault === 'tyre' ? [1, 2, 3, 4] : [d.axleRatio, 2 * d.axleRatio];
+    const orders = d.fault === 'tyre' ? [1, 2, 3, 4] : d.pinionTeeth ? [0, -1, 1].map((k) => (d.pinionTeeth! + k) * d.axleRatio) : [d.axleRatio, 2 * d.axleRatio];
     const notes = orders.map((order, i) => ({ order, size: (0.5 + r()) / (1 + 0.4 * i), phase: 2 * Math.PI * r() }));
     let turns = 0;
     for (let i = 0; i < n; i++) {

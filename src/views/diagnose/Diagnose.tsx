@@ -13,18 +13,20 @@ import { TestPanel } from './TestPanel.tsx';
 
 // The charts are heavy and only the ear needs them.
 const Ear = lazy(() => import('../ear/Ear.tsx'));
+const Signal = lazy(() => import('../signal/Signal.tsx'));
 
 export default function Diagnose(props: SheetProps) {
   return <JobSheet {...props} station="diagnose"><Body /></JobSheet>;
 }
 
-const tabs = [{ id: 'judgement', name: 'Judgement' }, { id: 'ear', name: 'Ear' }] as const;
+const tabs = [{ id: 'judgement', name: 'Judgement' }, { id: 'ear', name: 'Ear' }, { id: 'signal', name: 'Wheel speed' }] as const;
 type Tab = (typeof tabs)[number]['id'];
 
 function Body() {
   const [open, setOpen] = useState<Tab>('judgement');
   const bar = <Tabs tabs={tabs} open={open} done={[]} onOpen={setOpen} />;
   if (open === 'ear') return <Suspense fallback={<p className="note p-4">Opening the ear…</p>}><Ear tabs={bar} onDone={() => setOpen('judgement')} /></Suspense>;
+  if (open === 'signal') return <Suspense fallback={<p className="note p-4">Opening the reader…</p>}><Signal tabs={bar} onDone={() => setOpen('judgement')} /></Suspense>;
   return <JudgementBody bar={bar} />;
 }
 

@@ -26,18 +26,19 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const [atText, setAt] = useDraft(`${job.id}:ear:at`);
   const [tyreText, setTyre] = useDraft(`${job.id}:ear:tyre`, ctx.unit.tyre);
   const [ratio, setRatio] = useDraft(`${job.id}:ear:ratio`);
+  const [pinion, setPinion] = useDraft(`${job.id}:ear:pinion`);
   const [fault, setFault] = useState<Finding>('outer-ring');
   const [recording, setRecording] = useState<{ stop: () => void }>();
   const [said, setSaid] = useState<string>();
   const file = useRef<HTMLInputElement>(null);
   const part = chosenPart(ctx, view.choices);
   const bearing = part && { balls: part.bearing.balls, ballMm: part.bearing.ballMm, pitchMm: part.bearing.pitchMm, angleDeg: part.bearing.contactAngleDeg, rotating: 'inner' as const };
-  const set = readSettings(speed, speedAfter, atText, tyreText, ratio);
-  const settings: Settings | undefined = set.ok ? { speeds: set.speeds, circumferenceMm: set.circumferenceMm, ...(set.ratio ? { axleRatio: set.ratio } : {}), ...(bearing ? { bearing } : {}) } : undefined;
+  const set = readSettings(speed, speedAfter, atText, tyreText, ratio, pinion);
+  const settings: Settings | undefined = set.ok ? { speeds: set.speeds, circumferenceMm: set.circumferenceMm, ...(set.ratio ? { axleRatio: set.ratio } : {}), ...(set.pinionTeeth ? { pinionTeeth: set.pinionTeeth } : {}), ...(bearing ? { bearing } : {}) } : undefined;
   const hear = (name: string, bytes: ArrayBuffer) => (settings ? ear.hear(name, bytes, settings) : setSaid(set.ok ? undefined : set.reason));
   const standIn = () => {
     if (!settings || !bearing) return setSaid(set.ok ? 'No bearing geometry on record' : set.reason);
-    hear(`stand-in: ${faults.find((f) => f.id === fault)!.label}`, encodeWav(record({ fault, bearing, speeds: settings.speeds, circumferenceMm: settings.circumferenceMm, axleRatio: settings.axleRatio ?? 3.9, seconds: 20, sampleRate: 16_000, faultDb: -2, ringHz: 3100, decay: 900, slip: 0.01, seed: 41 })));
+    hear(`stand-in: ${faults.find((f) => f.id === fault)!.label}`, encodeWav(record({ fault, bearing, speeds: settings.speeds, circumferenceMm: settings.circumferenceMm, axleRatio: settings.axleRatio ?? 3.9, ...(settings.pinionTeeth ? { pinionTeeth: settings.pinionTeeth } : {}), seconds: 20, sampleRate: 16_000, faultDb: -2, ringHz: 3100, decay: 900, slip: 0.01, seed: 41 })));
   };
   const last = ear.heard.at(-1);
   const a = last?.analysis;
@@ -67,7 +68,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           {a ? (
             <>
               <OrderChart title={`Envelope, ${Math.round(a.band.fromHz)}–${Math.round(a.band.toHz)} Hz: what rings once a blow`} lines={lines.envelope} peaks={bearingPeaks} maxOrder={18} fileName={`envelope-${job.number}`} />
-              <OrderChart title="Plain spectrum: wheel, tyre, driveline" lines={lines.raw} peaks={wheelPeaks} maxOrder={10} fileName={`spectrum-${job.number}`} />
+              <OrderChart title="Plain spectrum: wheel, tyre, driveline" lines={lines.raw} peaks={wheelPeaks} maxOrder={set.ok && set.ratio && set.pinionTeeth ? Math.ceil((set.pinionTeeth + 2) * set.ratio) : 10} fileName={`spectrum-${job.number}`} />
             </>
           ) : <div className="ear-empty"><svg viewBox="0 0 600 200" aria-hidden="true"><path className="ghost" d="M20 180H580M20 20V180M60 180L80 120L100 180M200 180L214 60L228 180M400 180L414 90L428 180" /></svg><p className="note big">Drag a WAV file here, or choose one. Speed and tyre first: they lay the sound on turns of the wheel.</p></div>}
           {o && <p className="cap num">Orders of {part!.number}: outer {o.bpfo.toFixed(2)} · inner {o.bpfi.toFixed(2)} · ball {(2 * o.bsf).toFixed(2)} · cage {o.ftf.toFixed(2)}</p>}
@@ -80,7 +81,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           <section className="grid gap-1">
             <QuantityInput compact label="Speed, from satellite or wheel signal" dimension="speed" text={speed} onText={(t) => { setSaid(undefined); setSpeed(t); }} hint="A speedometer reads high" />
             <div className="pair-in"><QuantityInput compact label="Then, if it changed" dimension="speed" text={speedAfter} onText={setSpeedAfter} /><label className="field compact"><span>at second</span><span className="box"><input value={atText} onChange={(e) => setAt(e.target.value)} inputMode="decimal" /><span className="un">s</span></span></label></div>
-            <div className="pair-in"><label className="field compact"><span>Tyre</span><span className="box"><input value={tyreText} onChange={(e) => { setSaid(undefined); setTyre(e.target.value); }} /></span></label><label className="field compact"><span>Axle ratio, if a propshaft</span><span className="box"><input value={ratio} onChange={(e) => setRatio(e.target.value)} inputMode="decimal" /></span></label></div>
+            <div className="pair-in three"><label className="field compact"><span>Tyre</span><span className="box"><input value={tyreText} onChange={(e) => { setSaid(undefined); setTyre(e.target.value); }} /></span></label><label className="field compact"><span>Axle ratio</span><span className="box"><input value={ratio} onChange={(e) => setRatio(e.target.value)} inputMode="decimal" /></span></label><label className="field compact"><span>Pinion teeth</span><span className="box"><input value={pinion} onChange={(e) => setPinion(e.target.value)} inputMode="numeric" /></span></label></div>
             {!set.ok && speed !== '' && <p className="cap" role="alert">{set.reason}</p>}
           </section>
           <section><div className="pair-in"><button type="button" className="btn q small" onClick={() => file.current?.click()}><Upload aria-hidden="true" />WAV file</button><button type="button" className="btn q small" onClick={mic}>{recording ? <><Square aria-hidden="true" />Stop</> : <><Mic aria-hidden="true" />Record</>}</button></div>
@@ -95,10 +96,10 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   );
 }
 
-type Read = { ok: true; speeds: SpeedMark[]; circumferenceMm: number; ratio: number | undefined } | { ok: false; reason: string };
+type Read = { ok: true; speeds: SpeedMark[]; circumferenceMm: number; ratio: number | undefined; pinionTeeth: number | undefined } | { ok: false; reason: string };
 
 /** Speed, tyre and ratio as typed, or the first thing that is wrong with them. */
-function readSettings(speed: string, after: string, at: string, tyreText: string, ratio: string): Read {
+function readSettings(speed: string, after: string, at: string, tyreText: string, ratio: string, pinion: string): Read {
   const v = parseQuantity(speed, 'speed');
   if (!v.ok) return { ok: false, reason: `Speed: ${v.reason}` };
   if (!(v.value > 0)) return { ok: false, reason: 'Speed 0 gives no wheel order: type the speed of the drive.' };
@@ -112,8 +113,10 @@ function readSettings(speed: string, after: string, at: string, tyreText: string
   }
   const r = ratio.trim() === '' ? undefined : parseQuantity(ratio, 'turns');
   if (r && (!r.ok || r.value <= 1)) return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
+  const teeth = pinion.trim() === '' ? undefined : Number(pinion);
+  if (teeth !== undefined && !(Number.isInteger(teeth) && teeth >= 5 && teeth <= 30)) return { ok: false, reason: 'A pinion has 5 to 30 teeth.' };
   try {
-    return { ok: true, speeds, circumferenceMm: tyre(tyreText).circumferenceMm, ratio: r?.ok ? r.value : undefined };
+    return { ok: true, speeds, circumferenceMm: tyre(tyreText).circumferenceMm, ratio: r?.ok ? r.value : undefined, pinionTeeth: teeth };
   } catch (e) {
     return { ok: false, reason: (e as Error).message.replace(/^tyre: /u, 'Tyre: ') };
   }

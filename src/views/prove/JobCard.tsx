@@ -8,6 +8,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
+import { Lessons } from './Lessons.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
 interface Line { what: string; value: string; limit?: string; status?: Status; who?: string; atMs?: number }
@@ -46,6 +47,7 @@ export default function JobCard({ first, who, card: c }: { first: JobView; who: 
               <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length} of 4</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
             </tbody></table></section>
             <section><h2>Seal</h2><p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p><p className="cap">SHA-256 over every entry and the one before it</p></section>
+            {c.signed && <Lessons jobId={first.job.id} />}
             {c.recheckKm !== null && <Recheck dueKm={c.recheckKm} />}
             <div className="grow" />
           </>

@@ -30,7 +30,7 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
         const cases = count ? (t.numeric ? count[0]! : count.reduce((a, b) => a + b, 0)) : 0;
         const y = i * rowHeight + 8;
         return (
-          <g key={key} className={`sus${open === key ? ' on' : ''}`} role="button" tabIndex={0} aria-pressed={open === key} aria-label={`${rowName(key)}: ${inWords(t, now)}`} onClick={() => onOpen(key)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onOpen(key); } }}>
+          <g key={key} className={`sus${open === key ? ' on' : ''}`} role="button" tabIndex={0} aria-pressed={open === key} onClick={() => onOpen(key)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onOpen(key); } }}>
             <rect className="hit" x="0" y={y - 2} width="778" height={rowHeight - 6} />
             <text className="nm" x="4" y={y + 24}>{rowName(key)}</text>
             <text className="cap" x="4" y={y + 43}>{[edited ? 'changed by a lead' : '', cases > 0 ? `${cases} seen on the bench` : ''].filter(Boolean).join(', ') || 'as written'}</text>
@@ -41,8 +41,6 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
     </svg>
   );
 }
-
-const inWords = (t: TestKind, row: readonly number[]) => (t.numeric ? `about ${row[0]!.toFixed(2)} ${t.numeric.unit}, spread ${row[1]!.toFixed(2)}` : t.results.map((r, i) => `${r.name} ${Math.round(row[i]! * 100)} per cent`).join(', '));
 
 /** Running sums: where each part of a split begins. */
 const starts = (row: readonly number[]) => row.reduce<number[]>((a, p) => [...a, a.at(-1)! + p], [0]);
