@@ -5,7 +5,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { csvToWorkshop, importJobs, importWorkshop } from '../src/server/import.ts';
+import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
 import { shopName } from '../src/server/jobs.ts';
 import { Problem } from '../src/server/problem.ts';
 
@@ -17,8 +17,9 @@ try {
     console.log('Demo data is already there; kept as it is.');
   } else {
     const counts = [
-      await importWorkshop(csvToWorkshop('parts', read('parts.csv'))),
-      await importWorkshop(csvToWorkshop('adapters', read('kit.csv'))),
+      await importTable('parts', read('parts.csv'), false),
+      await importTable('consumables', read('consumables.csv'), false),
+      await importTable('adapters', read('kit.csv'), false),
       await importWorkshop(JSON.parse(read('workshop.json'))),
       await importJobs(JSON.parse(read('jobs.json'))),
     ];

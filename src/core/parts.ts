@@ -17,6 +17,20 @@ export interface Encoder {
   pairs: number;
 }
 
+/** What rolls. A cylindrical roller takes no side load, so it never stands in for a taper roller or a ball. */
+export type Rolling = 'ball' | 'taper' | 'cylindrical' | 'needle';
+export type SealKind = 'contact' | 'shield' | 'open';
+export type Spacer = 'none' | 'built-in' | 'separate';
+
+/** A flange with its holes, mm. */
+export interface Flange {
+  bolts: number;
+  boltCircleMm: number;
+  pilotMm: number;
+  studs: number;
+  studLengthMm: number;
+}
+
 /** A ring set, all in mm. Both faces are alike but for the encoder. */
 export interface Bearing {
   outerMm: number;
@@ -83,6 +97,6 @@ export interface CornerRecord {
   knuckle?: Knuckle;
   hub?: Hub;
   /** The vehicle maker's limits, with where they stand. */
-  limits?: { endPlayMm?: number; runoutMm?: number; source: string };
+  limits?: { endPlayMm?: number; runoutMm?: number; /** Radial load of the wheel, N. */ radialN?: number; source: string };
   source: string;
 }

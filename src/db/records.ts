@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Db } from './open.ts';
 import { meta, records, technicians } from './schema.ts';
@@ -18,6 +18,10 @@ export const putRecord = (db: Db, kind: WorkshopKind, id: string, position: numb
   const row = { kind, id, position, data: JSON.stringify(data) };
   return db.insert(records).values(row).onConflictDoUpdate({ target: [records.kind, records.id], set: { data: row.data } });
 };
+
+/** Many records in one statement; later ones replace earlier ones of the same id. */
+export const putRecords = (db: Db, rows: (typeof records.$inferInsert)[]) =>
+  db.insert(records).values(rows).onConflictDoUpdate({ target: [records.kind, records.id], set: { data: sql`excluded.data` } });
 
 export const listTechnicians = (db: Db) => db.select().from(technicians);
 

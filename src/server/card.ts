@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import { cornerNames } from '../core/parts.ts';
 import { complaintInShort, layoutNames, resultInWords, suspectsFor, testById } from '../core/diagnosis/index.ts';
-import { familyByCode, p1Items } from '../core/families/index.ts';
-import { benchOf, chosenPart, cornerRecord, instrumentById, seatResult, stackOf } from '../core/job/index.ts';
-import { dimensionNames, dimensions, meanOf, sizeInShort } from '../core/matching/index.ts';
+import { itemsOf } from '../core/families/index.ts';
+import { benchOf, chosenPart, familyCodeOf, familyOf, instrumentById, seatResult, stackOf } from '../core/job/index.ts';
+import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../core/matching/index.ts';
 import { judgeStack, judgeStroke, operationNames, operations } from '../core/press/index.ts';
 import { judgeCheck, p1Checks, recheckKm } from '../core/proof/index.ts';
 import { judgeStage, stageWindow } from '../core/torque/index.ts';
@@ -35,14 +35,18 @@ export function jobCard(r: JobRecord) {
     startedMs: job.createdMs,
     unit: { fleetNo: ctx.unit.fleetNo, name: ctx.unit.name, maker: ctx.unit.maker, layout: layoutNames[ctx.unit.layout], odometerKm: state.signed?.odometerKm ?? ctx.unit.odometerKm },
     corner: { id: ctx.corner, name: cornerNames[ctx.corner] },
-    family: familyByCode(cornerRecord(ctx)?.family ?? '')?.name ?? 'not on record',
+    family: familyOf(ctx, state)?.name ?? 'not on record',
     complaint: state.complaint ? { short: complaintInShort(state.complaint), ...state.complaint } : null,
     diagnosis: state.diagnosis ? { suspect: suspect?.name ?? state.diagnosis.suspectId, probability: state.diagnosis.probability, reason: state.diagnosis.reason ?? null, ...kept(state.diagnosis) } : null,
     findings: state.results.map((t): CardLine => ({ what: testById(t.testId)?.short ?? t.testId, value: testById(t.testId) ? resultInWords(testById(t.testId)!, t) : '', ...kept(t) })),
     found: state.found,
-    part: part ? { number: part.number, maker: part.maker, size: sizeInShort(part.bearing), encoderPairs: part.bearing.encoder.pairs } : null,
-    items: p1Items.map((i): CardLine => ({ what: i.name, value: (state.items[i.id] ?? 'not ordered').replace('-', ' '), ...(i.singleUse ? { limit: 'new each time' } : {}) })),
-    oldPart: dimensions.map((d): CardLine => ({ what: dimensionNames[d], value: meanOf(state.oldReadings[d])?.toFixed(2) ?? 'not read', ...(part ? { limit: part.bearing[d].toFixed(2) } : {}) })),
+    part: part ? { number: part.number, maker: part.maker, size: partInShort(part), encoderPairs: part.bearing.encoder.pairs } : null,
+    items: itemsOf(familyCodeOf(ctx, state)).map((i): CardLine => ({ what: i.name, value: (state.items[i.id] ?? 'not ordered').replace('-', ' '), ...(i.singleUse ? { limit: 'new each time' } : {}) })),
+    oldPart: dimensionsOf(familyOf(ctx, state)?.kind ?? 'ring-set').map((d): CardLine => {
+      const nominal = part && sizeOf(part, d);
+      const digits = isCount(d) ? 0 : 2;
+      return { what: dimensionNames[d], value: meanOf(state.oldReadings[d])?.toFixed(digits) ?? 'not read', ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }) };
+    }),
     seats: (['bore', 'journal'] as const).flatMap((kind): CardLine[] => {
       const s = seatResult(kind, ctx, state, choices);
       const read = state.seats[kind];

@@ -1,9 +1,8 @@
 import type { FloorRow, FloorView, JobContext, JobState, JobView } from '../core/job/index.ts';
-import { cornerOfJob, cornerRecord, currentStation, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
+import { cornerOfJob, currentStation, familyOf, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
 import { complaintInShort } from '../core/diagnosis/index.ts';
-import { familyByCode } from '../core/families/index.ts';
 import type { JobCorner } from '../core/parts.ts';
-import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, type EventType } from '../core/schemas/events.ts';
+import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type Choices, type EventBody, type EventType } from '../core/schemas/events.ts';
 import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Procedure } from '../core/torque/index.ts';
 import { allJobs, choiceRow, choicesOf, eventById, eventsOf, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow, type JobRow } from '../db/jobs.ts';
@@ -14,6 +13,7 @@ import { bookNow } from './books.ts';
 import { people, personByPin, personOrProblem } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
 import { freeze, frozenJob, noteUnit, signingWrites, snapshotFits, withClock } from './signing.ts';
+import { partIndex, partsOfJob } from './parts.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 
@@ -21,7 +21,7 @@ import { validated } from './validate.ts';
 const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** What a job is judged against: what the shop has now, or, once signed, what it had then. */
-async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobContext> {
+async function contextOf(db: Db, job: JobRow, state: JobState, choices: Choices): Promise<JobContext> {
   const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
   const list = <T>(kind: WorkshopKind) => listRecords<T>(db, kind);
@@ -29,7 +29,7 @@ async function contextOf(db: Db, job: JobRow, state: JobState): Promise<JobConte
   const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
   const procedure = procedureId ? await getRecord<Procedure>(db, 'procedures', procedureId) : undefined;
   return {
-    unit, corner, parts: await list('parts'), adapters: await list('adapters'), presses: await list('presses'),
+    unit, corner, parts: await partsOfJob(db, { unit, corner }, state, choices.match?.value.partNumber), adapters: await list('adapters'), presses: await list('presses'),
     instruments: await list('instruments'), wrenches: await list('wrenches'), book: await bookNow(db), ...(procedure ? { procedure } : {}),
   };
 }
@@ -48,8 +48,9 @@ export async function jobRecord(id: string): Promise<JobRecord> {
   const events = await eventsOf(db, id);
   const state = project(events);
   const frozen = state.signed ? await frozenJob(db, id) : undefined;
-  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state);
-  return { job, ctx, state, choices: frozen?.choices ?? (await choicesOf(db, id)), people: await people(), nowMs: Date.now(), timeZone: shopZone, events, snapshotFits: await snapshotFits(db, id, state.signed?.snapshot) };
+  const choices = frozen?.choices ?? (await choicesOf(db, id));
+  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
+  return { job, ctx, state, choices, people: await people(), nowMs: Date.now(), timeZone: shopZone, events, snapshotFits: await snapshotFits(db, id, state.signed?.snapshot) };
 }
 
 export async function jobView(id: string): Promise<JobView> {
@@ -137,17 +138,17 @@ export async function setChoice(jobId: string, key: ChoiceKey, input: NewChoice,
       throw new Problem(409, 'Changed meanwhile', `Somebody changed this since you saw it (version ${input.version}, now ${row?.version ?? 0}). Look at both and choose again.`, [{ field: 'version', reason: 'Stale.' }], { yours: value, theirs: row ? JSON.parse(row.value) : null, version: row?.version ?? 0 });
     }
     if (now.state.signed) throw new Problem(422, 'Not now', 'This job card is signed.', [{ field: key, reason: 'The job is signed.' }]);
-    choiceFault(key, value, now);
+    await choiceFault(db, key, value, now);
     await putChoice(db, { jobId, key, version: input.version + 1, value: JSON.stringify(value), commandId: input.id, byId: input.byId, atMs });
   });
   return jobView(jobId);
 }
 
 /** A choice may only name what the shop has. */
-function choiceFault(key: ChoiceKey, value: unknown, { ctx }: JobView): void {
+async function choiceFault(db: Db, key: ChoiceKey, value: unknown, { ctx, state }: JobView): Promise<void> {
   if (key === 'match') {
     const { partNumber } = value as { partNumber: string };
-    if (!ctx.parts.some((p) => p.number === partNumber)) throw invalid([{ field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` }]);
+    if (state.handPart?.number !== partNumber && !(await partIndex(db)).byNumber.has(partNumber)) throw invalid([{ field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` }]);
     return;
   }
   if (!key.startsWith('stack-')) return;
@@ -168,7 +169,7 @@ function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
   const by = events.at(-1)?.byId ?? job.byId;
   return {
     id: job.id, number: job.number, fleetNo: now.ctx.unit.fleetNo, unitName: now.ctx.unit.name, corner: now.ctx.corner,
-    complaint: complaintInShort(now.state.complaint), family: familyByCode(cornerRecord(now.ctx)?.family ?? '')?.name ?? 'Bearing not on record',
+    complaint: complaintInShort(now.state.complaint), family: familyOf(now.ctx, now.state)?.name ?? 'Bearing not on record',
     spine: spine(now), next: nextAction(now), station: currentStation(now.state.done), timers: now.state.timers, startedMs: job.createdMs,
     who: all.find((p) => p.id === by)?.name ?? by,
     ...(due ? { recheck: due } : {}), ...(now.state.closed ? { closed: now.state.closed } : {}),

@@ -6,13 +6,17 @@ import { adapterFaults, type Adapter } from '../core/press/index.ts';
 import { listRecords, putRecord } from '../db/records.ts';
 import { cardCsv, jobCard } from './card.ts';
 import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
-import { csvToWorkshop, importWorkshop } from './import.ts';
+import { exportFile } from './export.ts';
+import { importTable, importWorkshop, tableKinds } from './import.ts';
 import { bookView, CountResetSchema, editTable, jobLessons, resetCounts, restoreTable, TableEditSchema, TableRestoreSchema } from './books.ts';
+import { MoodSchema, moodNow, offers, setMood } from './offers.ts';
+import { findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
 import { signals, SignalsSchema, takeSignals, TakeSchema } from './signals.ts';
 import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './jobs.ts';
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
+import { indicatorStream } from './streams.ts';
 
 export const jsonLimit = 1_000_000;
 export const importLimit = 64_000_000;
@@ -71,7 +75,11 @@ export const routes: readonly Route[] = [
     if (body.technicians || body.procedures || body.units) await leadOnly(headers);
     return importWorkshop(body);
   }),
-  route('POST', '/api/import/{kind}', 'Import a CSV table of adapters or parts', { limit: importLimit, takes: 'text/csv' }, ({ params, body }) => importWorkshop(csvToWorkshop(known(['adapters', 'parts'] as const, params['kind'], 'kind of table'), String(body)))),
+  route('POST', '/api/import/{kind}', 'Import a CSV table of adapters, parts or consumables', { limit: importLimit, takes: 'text/csv' }, ({ params, body }) => importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), false)),
+  route('POST', '/api/import/{kind}/rest', 'Take the lines of a CSV table that are right and leave the others out', { limit: importLimit, takes: 'text/csv' }, ({ params, body }) => importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), true)),
+  route('GET', '/api/export/{file}', 'One kind of record as the import takes it: parts.csv, adapters.json, …', {}, ({ params }) => exportFile(params['file']!)),
+  route('GET', '/api/schema/workshop', 'JSON schema of a workshop file', {}, () => ({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...WorkshopSchema })),
+  route('POST', '/api/parts/search', 'Parts of the catalogue by size and tolerance, kind, number or maker', { body: PartSearchSchema }, ({ body }) => findParts(body)),
   route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
   route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) => jobView(params['id']!)),
   route('POST', '/api/jobs/{id}/events', 'Add one line to the record of a job', { body: EventSchema }, ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1])),
@@ -91,6 +99,10 @@ export const routes: readonly Route[] = [
   route('POST', '/api/compute/tyre', 'Nominal diameter and rolling circumference of a tyre', { body: TyreSchema }, ({ body }) => tyreOf(body)),
   route('POST', '/api/compute/diagnosis', 'Suspects with probabilities and the next best tests', { body: DiagnosisSchema }, ({ body }) => diagnosis(body)),
   route('GET', '/api/compute/tests', 'The tests, their results and where they are made', {}, () => testList()),
+  route('GET', '/api/devices/indicator/{nominal}', 'Readings of the stand-in indicator until it settles (server-sent events)', {}, ({ params }) => indicatorStream(params['nominal']!)),
+  route('POST', '/api/parts-service/offers', 'Price, stock and lead time from the parts service; `down` says why there is none', { body: PartNumbersSchema }, ({ body }) => offers(body)),
+  route('GET', '/api/parts-service/mood', 'How the stand-in service behaves; null when a real one is set', {}, () => moodNow()),
+  route('PUT', '/api/parts-service/mood', 'Make the stand-in service slow or let it fail', { body: MoodSchema }, ({ body }) => setMood(body)),
   route('POST', '/api/devices/wheel-speed/take', 'A short recording of the four wheel-speed signals, from the stand-in reader', { body: TakeSchema }, ({ body }) => takeSignals(body)),
   route('POST', '/api/compute/wheel-speed', 'Which wheel-speed signal is not like the others, and how', { body: SignalsSchema, limit: importLimit }, ({ body }) => signals(body)),
   route('POST', '/api/compute/noise', 'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)', { limit: recordingLimit, takes: 'multipart/form-data' }, async ({ body }) => {

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
-import { sizeInShort } from '../core/matching/index.ts';
-import { candidatesFor, chosenPart, type JobContext, type JobNow, type JobView } from '../core/job/index.ts';
+import { partInShort } from '../core/matching/index.ts';
+import { chosenPart, type JobContext, type JobNow, type JobView } from '../core/job/index.ts';
 import type { EventBody } from '../core/schemas/events.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { putOutcome } from '../db/books.ts';
@@ -14,9 +14,8 @@ type Frozen = Pick<JobView, 'ctx' | 'choices'>;
 const hashOf = (data: string): string => createHash('sha256').update(data).digest('hex');
 
 /** What the job is judged against as it is kept, and the hash that goes into the signed line. */
-export function freeze({ ctx, choices, state }: JobNow): { data: string; snapshot: string } {
-  const near = new Set([chosenPart(ctx, choices)?.number, ...candidatesFor(ctx, state).map((c) => c.part.number)]);
-  const data = JSON.stringify({ ctx: { ...ctx, parts: ctx.parts.filter((p) => near.has(p.number)) }, choices } satisfies Frozen);
+export function freeze({ ctx, choices }: JobNow): { data: string; snapshot: string } {
+  const data = JSON.stringify({ ctx, choices } satisfies Frozen);
   return { data, snapshot: hashOf(data) };
 }
 
@@ -48,7 +47,7 @@ export async function noteUnit(db: Db, unitId: string, more: Partial<UnitRecord>
 export async function signingWrites(db: Db, job: JobRow, { ctx, state, choices }: JobNow, { odometerKm }: EventBody<'signed'>, data: string, atMs: number) {
   const { corner } = ctx;
   const part = chosenPart(ctx, choices);
-  const fitted = corner !== 'unknown' && state.strokes['bearing-in'] && part ? { [corner]: { atKm: odometerKm, again: true, note: `${job.number}, ${sizeInShort(part.bearing)}` } } : {};
+  const fitted = corner !== 'unknown' && state.strokes['bearing-in'] && part ? { [corner]: { atKm: odometerKm, again: true, note: `${job.number}, ${partInShort(part)}` } } : {};
   const seen = state.results.find((r) => r.testId === 'bench' && r.place === corner && !r.skipped);
   const results = state.results.map(({ byId: _b, atMs: _a, ...r }) => r);
   return [

@@ -7,10 +7,16 @@ const compiled = new WeakMap<TSchema, ValidateFunction>();
 
 /** Checks a value against a schema and gives it its type, or throws a 422 that names fields and reasons. */
 export function validated<T extends TSchema>(schema: T, value: unknown): Static<T> {
+  const faults = faultsIn(schema, value);
+  if (faults) throw invalid(faults);
+  return value as Static<T>;
+}
+
+/** What is wrong with a value by a schema; undefined when nothing is. */
+export function faultsIn(schema: TSchema, value: unknown): FieldFault[] | undefined {
   let check = compiled.get(schema);
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
-  if (!check(value)) throw invalid(faultsOf(check.errors ?? []));
-  return value as Static<T>;
+  return check(value) ? undefined : faultsOf(check.errors ?? []);
 }
 
 function faultsOf(errors: readonly ErrorObject[]): FieldFault[] {
@@ -24,7 +30,7 @@ function faultsOf(errors: readonly ErrorObject[]): FieldFault[] {
       case 'exclusiveMinimum': return { field: path, reason: `Must be more than ${e.params['limit']}.` };
       case 'minimum': return { field: path, reason: `Must be at least ${e.params['limit']}.` };
       case 'maximum': return { field: path, reason: `Must be at most ${e.params['limit']}.` };
-      case 'type': return { field: path || 'body', reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `a ${e.params['type']}`}.` };
+      case 'type': return { field: path || 'body', reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `${/^[aeiou]/u.test(String(e.params['type'])) ? 'an' : 'a'} ${e.params['type']}`}.` };
       case 'pattern': return { field: path, reason: `Has not the form asked for${(e.parentSchema as { description?: string }).description ? `: ${(e.parentSchema as { description?: string }).description}` : ''}.` };
       default: return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
     }

@@ -38,16 +38,6 @@ export const p1Steps: readonly Step[] = [
     back: { text: 'Dust shield on, before the hub', why: 'Forgotten, it means the bearing again.', look: 'Lies flat, clears the disc' } },
 ];
 
-/** What the family uses up, with the step that it stops when it is missing. */
-export const p1Items: readonly { id: string; name: string; singleUse: boolean; blocks: string; blocksText: string }[] = [
-  { id: 'axle-nut', name: 'Axle nut', singleUse: true, blocks: 'shaft', blocksText: 'Axle nut' },
-  { id: 'bearing', name: 'Bearing', singleUse: true, blocks: 'bearing-in', blocksText: 'Bearing in' },
-  { id: 'snap-ring', name: 'Snap ring', singleUse: true, blocks: 'snap-ring', blocksText: 'Snap ring' },
-  { id: 'pinch-bolts', name: 'Pinch bolt', singleUse: true, blocks: 'lower', blocksText: 'Lower joint' },
-  { id: 'split-pin', name: 'Split pin', singleUse: true, blocks: 'steering', blocksText: 'Steering joint' },
-  { id: 'seat-oil', name: 'Seat oil', singleUse: false, blocks: 'bearing-in', blocksText: 'Bearing in' },
-];
-
 export const cautions: Record<string, { text: string; why: string }> = {
   'bar-slips': { text: 'A bar that slips breaks fingers.', why: 'Pull, do not push; firm stance.' },
   stands: { text: 'Stands under before any pull or blow. A jack is not a stand.', why: 'The car moves when the joint lets go.' },

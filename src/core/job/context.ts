@@ -1,9 +1,11 @@
 import { judge, testsOf, type Book, type Judgement, type UnitHistory } from '../diagnosis/index.ts';
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
-import { judgeSeat } from '../fits/index.ts';
-import { candidates, compare, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
+import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, judgeDamage, judgeSeat, limitsMm, yieldsAtMm, type FitChain } from '../fits/index.ts';
+import { gravestFirst, type Verdict } from '../verdict.ts';
+import { familyByCode, type Family, type FamilyCode } from '../families/index.ts';
+import { atTwenty, candidates, compare, conflicts, meanOf, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
 import { corners, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
-import { classFits, requirement, strokeForceKn, type Adapter, type Bench, type Fits, type Operation, type Press, type Stack, type Work } from '../press/index.ts';
+import { classFits, requirement, seatFit, strokeForceKn, type Adapter, type Bench, type Fits, type Operation, type Press, type Stack, type Work } from '../press/index.ts';
 import type { ChoiceBody, Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { Procedure, Wrench } from '../torque/index.ts';
@@ -66,17 +68,34 @@ export function workOf(ctx: JobContext, state: JobState, choices: Choices): Work
   return { bearing: part.bearing, knuckle: record.knuckle, hub: record.hub, encoderSide: sensorSide(ctx, state) };
 }
 
+/** Family of the job: what was seen and named by hand, else the unit's record; undefined while neither says. */
+export const familyCodeOf = (ctx: JobContext, state: JobState): FamilyCode | undefined => state.family?.code ?? familyByCode(cornerRecord(ctx)?.family)?.code;
+export const familyOf = (ctx: JobContext, state: JobState): Family | undefined => familyByCode(familyCodeOf(ctx, state));
+
 export function oldPart(ctx: JobContext, state: JobState): OldPart {
-  // Readings of an instrument that is no longer on record are in doubt altogether.
-  return { readings: state.oldReadings, doubtMm: instrumentById(ctx, state.oldInstrumentId)?.doubtMm ?? Infinity, ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}) };
+  const named = partByNumber(ctx, cornerRecord(ctx)?.partNumber);
+  return {
+    kind: familyOf(ctx, state)?.kind ?? 'ring-set', readings: state.oldReadings,
+    // Readings of an instrument that is no longer on record are in doubt altogether.
+    doubtMm: instrumentById(ctx, state.oldInstrumentId)?.doubtMm ?? Infinity,
+    ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}), ...state.oldPoints, ...(named ? { ratingKn: named.bearing.staticRatingKn } : {}),
+  };
 }
 
-export const ringSets = (ctx: JobContext) => ctx.parts.filter((p) => p.kind === 'ring-set');
-export const candidatesFor = (ctx: JobContext, state: JobState): Comparison[] => candidates(oldPart(ctx, state), ringSets(ctx));
+/** Parts that may be right: all that lie near what was read, or near the part on record. */
+export const candidatesFor = (ctx: JobContext, state: JobState): Comparison[] => candidates(oldPart(ctx, state), ctx.parts.filter((p) => p.kind === (familyOf(ctx, state)?.kind ?? 'ring-set')));
 export const chosenComparison = (ctx: JobContext, state: JobState, choices: Choices): Comparison | undefined => {
   const part = chosenPart(ctx, choices);
   return part && compare(oldPart(ctx, state), part);
 };
+
+/** Readings of old part and seats that cannot all be true. */
+export function conflictsOf({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>): { field: string; reason: string }[] {
+  const middle = (rows: readonly (readonly number[])[] | undefined) => meanOf(rows?.flat());
+  const named = partByNumber(ctx, cornerRecord(ctx)?.partNumber);
+  const sizes = Object.fromEntries(Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)]));
+  return conflicts(sizes, { boreMm: middle(state.seats.bore?.readingsMm), journalMm: middle(state.seats.journal?.readingsMm) }, named?.bearing.widthMm);
+}
 
 /** Nominal size and class of a seat with the word of where they come from. */
 export const seatOf = (kind: SeatKind, work: Work) => (kind === 'bore'
@@ -84,18 +103,57 @@ export const seatOf = (kind: SeatKind, work: Work) => (kind === 'bore'
   : { nominalMm: work.bearing.boreMm, toleranceClass: work.hub.journalClass });
 
 /** Verdict on readings of a seat, kept or still being typed; undefined while geometry or instrument is missing. */
-export function judgeReadings(kind: SeatKind, readingsMm: readonly (readonly number[])[], instrumentId: string, { ctx, state, choices }: JobNow): SeatResult | undefined {
+export function judgeReadings(kind: SeatKind, taken: readonly (readonly number[])[], instrumentId: string, { ctx, state, choices }: JobNow, { zeroMm, partC }: { zeroMm?: number | undefined; partC?: number | undefined } = {}): SeatResult | undefined {
   const work = workOf(ctx, state, choices);
   const instrument = instrumentById(ctx, instrumentId);
   if (!work || !instrument) return undefined;
   const seat = seatOf(kind, work);
+  const readingsMm = taken.map((row) => row.map((valueMm) => atTwenty({ valueMm, zeroMm, partC }, kind === 'bore' ? work.knuckle.material : 'steel')));
   return judgeSeat({ kind, readingsMm, instrument, ...seat, classSource: `${seat.toleranceClass}, ${cornerRecord(ctx)!.source}` });
 }
 
 /** Verdict on the kept readings of a seat; undefined before they are read. */
 export function seatResult(kind: SeatKind, ctx: JobContext, state: JobState, choices: Choices): SeatResult | undefined {
   const read = state.seats[kind];
-  return read && judgeReadings(kind, read.readingsMm, read.instrumentId, { ctx, state, choices });
+  const result = read && judgeReadings(kind, read.readingsMm, read.instrumentId, { ctx, state, choices }, read);
+  if (!result) return undefined;
+  const marks = state.damage[kind];
+  const more = [...(marks ? judgeDamage(kind, marks) : []), ...warmVerdict(kind, result, workOf(ctx, state, choices)!)];
+  // A seat with a mark on it is no longer simply good.
+  const own = more.length > 0 ? result.verdicts.filter((v) => v.status !== 'good') : result.verdicts;
+  return { ...result, verdicts: gravestFirst([...own, ...more]) };
+}
+
+/** How much warmer than the shop a housing runs on the road, K (judgement). */
+const serviceK = 60;
+
+/** An aluminium housing gives grip back when it is warm: what is left then. */
+function warmVerdict(kind: SeatKind, { interference }: SeatResult, { bearing, knuckle }: Work): Verdict[] {
+  if (kind !== 'bore' || knuckle.material !== 'aluminium') return [];
+  const left = gripWarmMm(interference.likely, bearing.outerMm, 'aluminium', serviceK);
+  return left > 0 ? [] : [{ status: 'check', rule: 'seat.warm', value: left, limit: 'over 0 mm', text: `Warm on the road, +${serviceK} K, the aluminium bore gives back all its grip: ${left.toFixed(3)} mm left. The ring would creep.`, source: 'difference of expansion, common practice for the 60 K' }];
+}
+
+/** Roughness heights Rz of a turned or bored seat and a ground ring together, mm (judgement; measured where it can be). */
+const bothRz = { mean: 0.008, sd: 0.002 };
+
+/** The chain of a seat that was read, for its spread; undefined before. What is not on record is left out, not guessed. */
+export function seatChain(kind: SeatKind, { ctx, state, choices }: JobNow): FitChain | undefined {
+  const work = workOf(ctx, state, choices);
+  const result = seatResult(kind, ctx, state, choices);
+  const instrument = instrumentById(ctx, state.seats[kind]?.instrumentId);
+  if (!work || !result || !instrument) return undefined;
+  const seat = { mean: result.meanMm, sd: instrument.doubtMm / 2 };
+  const nominal = seatOf(kind, work).nominalMm;
+  const ringLimits = limitsMm(nominal, bearingNormal(nominal, kind === 'bore' ? 'outside' : 'bore'));
+  const ring = fromLimits(ringLimits.lowMm, ringLimits.highMm);
+  const radialN = cornerRecord(ctx)?.limits?.radialN;
+  const { fit, lengthMm } = seatFit(kind, work);
+  return {
+    fit, lengthMm, ...(kind === 'bore' ? { inside: ring, outside: seat, tightMm: yieldsAtMm(fit) } : { inside: seat, outside: ring }),
+    roughness: bothRz, friction: fromLimits(frictions.oiled.low, frictions.oiled.high, 2),
+    creepMm: kind === 'journal' && radialN !== undefined ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm) : 0,
+  };
 }
 
 /** Fits of the two seats: measured where they were read, classes where not. */

@@ -1,9 +1,9 @@
-import { dimensionNames, dimensions } from '../matching/index.ts';
-import { familyByCode, p1Items, p1Steps, walkSteps, type Phase } from '../families/index.ts';
+import { dimensionNames, dimensionsOf, readingsNeeded } from '../matching/index.ts';
+import { itemsOf, p1Steps, walkSteps, type Phase } from '../families/index.ts';
 import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
 import { judgeCheck, p1Checks } from '../proof/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
-import { benchOf, chosenComparison, chosenPart, cornerRecord, encoderState, workOf, type JobNow } from './context.ts';
+import { benchOf, chosenComparison, chosenPart, conflictsOf, encoderState, familyCodeOf, familyOf, workOf, type JobNow } from './context.ts';
 import { overrideOf } from './state.ts';
 import { stations, type Station } from './stations.ts';
 
@@ -21,13 +21,14 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
     state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && 'The call is not a bearing: close the job or call again',
   ],
   match: (job) => [familyMissing(job), !chosenPart(job.ctx, job.choices) && 'No part chosen', ...itemsMissing(job)],
-  plan: (job) => [familyMissing(job), !job.choices.plan && 'No route chosen', job.choices.plan && job.choices.plan.value.route !== 'bench' && 'Only the bench press route can be walked here'],
+  plan: (job) => [familyMissing(job), notWalked(job), !job.choices.plan && 'No route chosen', job.choices.plan && job.choices.plan.value.route !== 'bench' && 'Only the bench press route can be walked here'],
   'press-out': (job) => [
     geometryMissing(job), ...stepsMissing(job, 'strip'), strokeMissing('hub-out', job), fact(job, 'inner-ring-off', 'Old inner ring still on the hub'),
     fact(job, 'snap-ring-out', 'Snap ring still in'), strokeMissing('bearing-out', job),
-    ...dimensions.map((d) => (job.state.oldReadings[d]?.length ?? 0) < 2 && `${dimensionNames[d]} of the old part: ${2 - (job.state.oldReadings[d]?.length ?? 0)} reading to go`),
+    ...readingsToGo(job).map(({ d, n }) => `${dimensionNames[d]} of the old part: ${n} reading to go`),
     !job.state.oldEncoder && 'Encoder of the old part not read',
     !job.state.seats.bore && 'Knuckle bore not measured', !job.state.seats.journal && 'Hub journal not measured',
+    ...conflictsOf(job).map((c) => c.reason),
     !confirmed(job) && 'Part not confirmed against the old one',
   ],
   'press-in': (job) => [
@@ -47,18 +48,25 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
   ],
 };
 
-function familyMissing({ ctx }: JobNow): Missing {
-  const record = cornerRecord(ctx);
+function familyMissing({ ctx, state }: JobNow): Missing {
   if (ctx.corner === 'unknown') return 'No corner named yet';
-  if (!record) return `No record of the ${ctx.corner} corner of this unit: enter it or import it`;
-  const family = familyByCode(record.family);
+  return !familyOf(ctx, state) && 'Which family is it? Nothing is on record: name it by what is seen';
+}
+
+function notWalked({ ctx, state }: JobNow): Missing {
+  const family = familyOf(ctx, state);
   return family && !family.walked && `${family.name}: this version walks pressed-in bearings only`;
+}
+
+/** Readings of the old part that are still owed, by dimension. */
+export function readingsToGo({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>) {
+  return dimensionsOf(familyOf(ctx, state)?.kind ?? 'ring-set').map((d) => ({ d, n: Math.max(0, readingsNeeded(d) - (state.oldReadings[d]?.length ?? 0)) })).filter(({ n }) => n > 0);
 }
 
 const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.state, job.choices) && 'Dimensions of knuckle and hub are not on record';
 
-/** Single-use parts that are neither here nor in the store, unless somebody answers for it. */
-export const openItems = ({ state }: Pick<JobNow, 'state'>) => p1Items.filter((i) => !['in-hand', 'in-store'].includes(state.items[i.id] ?? '') && !overrideOf(state, `match.open-item:${i.id}`));
+/** What the job uses up and is neither here nor in the store, unless somebody answers for it. */
+export const openItems = ({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>) => itemsOf(familyCodeOf(ctx, state)).filter((i) => !['in-hand', 'in-store'].includes(state.items[i.id] ?? '') && !overrideOf(state, `match.open-item:${i.id}`));
 
 const itemsMissing = (job: JobNow): Missing[] => openItems(job).map((i) => `${i.name} is not here`);
 

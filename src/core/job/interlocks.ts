@@ -1,12 +1,12 @@
-import { p1Items, p1Steps, walkSteps } from '../families/index.ts';
+import { answersFault, familiesBy, itemsOf, p1Steps, walkSteps } from '../families/index.ts';
 import { resultFault, testById } from '../diagnosis/index.ts';
 import { seatReadingFault } from '../fits/index.ts';
-import { readingFault } from '../matching/index.ts';
+import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { judgeStack, operationNames } from '../press/index.ts';
 import { p1Checks } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
-import { benchOf, encoderState, partByNumber, seatOf, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
+import { benchOf, encoderState, familyCodeOf, partByNumber, seatOf, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
 import { missingFor } from './gates.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
@@ -30,7 +30,7 @@ const guards: Guards = {
     if (b.place !== ctx.corner) return no('place', 'diagnose.bench-corner', `The bearing on the bench is of the ${ctx.corner} corner.`);
     return state.strokes['bearing-out'] ? undefined : no('testId', 'diagnose.not-off', 'The old bearing is still in: it is turned on the bench once it is out.');
   },
-  'item-marked': (b) => (p1Items.some((i) => i.id === b.itemId) ? undefined : no('itemId', 'match.item', `No item is called “${b.itemId}”.`)),
+  'item-marked': (b, { ctx, state }) => (itemsOf(familyCodeOf(ctx, state)).some((i) => i.id === b.itemId) ? undefined : no('itemId', 'match.item', `No item is called “${b.itemId}”.`)),
   'step-done': (b) => {
     const steps = walkSteps(p1Steps, b.phase);
     return steps.some((s) => s.id === b.stepId) ? undefined : no('stepId', 'plan.step', `The ${b.phase} has no step “${b.stepId}”.`);
@@ -38,7 +38,20 @@ const guards: Guards = {
   'old-part-read': (b, { ctx, state }) => {
     if (!ctx.instruments.some((i) => i.id === b.instrumentId)) return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
     const fault = readingFault(b.dimension, b.valueMm, state.oldReadings);
-    return fault ? no('valueMm', 'match.reading', fault) : undefined;
+    if (fault) return no('valueMm', 'match.reading', fault);
+    return isCount(b.dimension) && !Number.isInteger(b.valueMm) ? no('valueMm', 'match.count', 'This is counted: a whole number.') : undefined;
+  },
+  'family-named': (b) => {
+    const fault = answersFault(b.answers);
+    if (fault) return no('answers', 'match.family', fault);
+    // Named by hand without a question is allowed; a probability that the answers do not give is not.
+    const given = familiesBy(b.answers).find((f) => f.code === b.code)!.probability;
+    return Math.abs(given - b.probability) > 0.01 && Object.keys(b.answers).length > 0 ? no('probability', 'match.family', 'The answers do not give this probability.') : undefined;
+  },
+  'part-entered': (b, { ctx }) => {
+    const fault = bearingFaults(b.part.bearing)[0];
+    if (fault) return no(`part.bearing.${fault.field}`, 'match.part', fault.reason);
+    return ctx.parts.some((p) => p.number === b.part.number && !p.byHand) ? no('part.number', 'match.part-twice', `The catalogue already has a part “${b.part.number}”.`) : undefined;
   },
   'seat-read': (b, { ctx, state, choices }) => {
     if (!ctx.instruments.some((i) => i.id === b.instrumentId)) return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);

@@ -106,8 +106,8 @@ describe('the record', () => {
   it('shows Match as provisional until the old part has confirmed it, and a family it cannot walk as Stop', () => {
     const events = (['complaint', 'diagnose', 'match'] as const).map((station) => event('station-done', { station }));
     expect(spine(job(events))[2]).toMatchObject({ mark: 'provisional', result: 'provisional' });
-    const other = job(events.slice(0, 2), context({ family: 'P3' }));
-    expect(spine(other)[2]).toMatchObject({ mark: 'blocked' });
+    const other = job(events, context({ family: 'P3' }));
+    expect(spine(other)[3]).toMatchObject({ mark: 'blocked' });
     expect(nextAction(other).text).toMatch(/^Bolt-on hub unit/u);
   });
   it('counts the recheck from the distance it was signed at', () => {

@@ -1,5 +1,6 @@
 import type { Complaint, TestResult } from '../diagnosis/index.ts';
-import type { OldPart } from '../matching/index.ts';
+import type { FamilyCode } from '../families/index.ts';
+import { atTwenty, isCount, readingsNeeded, type CataloguePart, type DimensionId, type OldPart, type Reading } from '../matching/index.ts';
 import type { Encoder, Side } from '../parts.ts';
 import type { Operation, StrokeReading } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
@@ -27,11 +28,20 @@ export interface JobState {
   timers: Timer[];
   cautionsRead: string[];
   facts: string[];
-  oldReadings: OldPart['readings'];
+  /** Family as it was identified by what is seen. */
+  family?: Kept<{ code: FamilyCode; probability: number }>;
+  /** Readings brought to 20 °C, their zero taken off. */
+  oldReadings: Partial<Record<DimensionId, number[]>>;
+  /** The same as they were taken. */
+  oldTaken: Partial<Record<DimensionId, Reading[]>>;
+  oldPoints: Pick<OldPart, 'rolling' | 'seals' | 'spacer'>;
+  /** A part entered by hand. */
+  handPart?: CataloguePart;
   oldInstrumentId?: string;
   oldEncoder?: Encoder & { side: Side };
   seats: { bore?: Kept<EventBody<'seat-read'>>; journal?: Kept<EventBody<'seat-read'>> };
   seatDecisions: { bore?: 'reuse' | 'replace'; journal?: 'reuse' | 'replace' };
+  damage: { bore?: Kept<EventBody<'damage-read'>>; journal?: Kept<EventBody<'damage-read'>> };
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
   readings: Partial<Record<Operation, StrokeReading[]>>;
@@ -46,8 +56,8 @@ export interface JobState {
 }
 
 export const emptyState = (): JobState => ({
-  results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: [], facts: [], oldReadings: {},
-  seats: {}, seatDecisions: {}, readings: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
+  results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: [], facts: [], oldReadings: {}, oldTaken: {}, oldPoints: {},
+  seats: {}, seatDecisions: {}, damage: {}, readings: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
 });
 
 /** Folds the record into the state. Order is the server's sequence. */
@@ -55,6 +65,12 @@ export function project(events: readonly JobEvent[]): JobState {
   const s = emptyState();
   for (const e of events) apply(s, e);
   return s;
+}
+
+/** A reading at a named place replaces the one there; without a place the list fills up and then begins anew, so a slip is corrected by reading again. */
+function withReading(list: readonly Reading[], r: Reading, most: number): Reading[] {
+  if (r.plane === undefined && r.angleDeg === undefined) return list.length >= most ? [r] : [...list, r];
+  return [...list.filter((x) => x.plane !== r.plane || x.angleDeg !== r.angleDeg), r];
 }
 
 const once = (list: string[], x: string) => { if (!list.includes(x)) list.push(x); };
@@ -78,13 +94,17 @@ function apply(s: JobState, e: JobEvent): void {
     case 'timer-ended': s.timers = s.timers.filter((t) => t.id !== e.body.timerId); break;
     case 'fact-seen': once(s.facts, e.body.factId); break;
     case 'old-part-read': {
-      const list = s.oldReadings[e.body.dimension] ?? [];
-      // Two readings across 90°; a third begins anew, so a slip is corrected by reading again.
-      s.oldReadings[e.body.dimension] = list.length >= 2 ? [e.body.valueMm] : [...list, e.body.valueMm];
-      s.oldInstrumentId = e.body.instrumentId;
+      const { dimension: d, instrumentId, typed: _typed, ...taken } = e.body;
+      s.oldTaken[d] = withReading(s.oldTaken[d] ?? [], taken, readingsNeeded(d));
+      s.oldReadings[d] = s.oldTaken[d].map((r) => (isCount(d) ? r.valueMm : atTwenty(r)));
+      s.oldInstrumentId = instrumentId;
       break;
     }
     case 'encoder-read': s.oldEncoder = e.body; break;
+    case 'family-named': s.family = { code: e.body.code, probability: e.body.probability, ...kept }; break;
+    case 'points-read': s.oldPoints = { ...s.oldPoints, ...e.body }; break;
+    case 'part-entered': s.handPart = { ...e.body.part, byHand: true } as CataloguePart; break;
+    case 'damage-read': s.damage[e.body.seat] = { ...e.body, ...kept }; break;
     case 'seat-read': s.seats[e.body.seat] = { ...e.body, ...kept }; delete s.seatDecisions[e.body.seat]; break;
     case 'seat-judged': s.seatDecisions[e.body.seat] = e.body.decision; break;
     case 'part-confirmed': s.partConfirmed = e.body.partNumber; break;

@@ -1,9 +1,8 @@
 import { complaintInShort } from '../diagnosis/index.ts';
-import { familyByCode } from '../families/index.ts';
-import { sizeInShort } from '../matching/index.ts';
+import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../proof/index.ts';
 import { procedureInShort } from '../torque/index.ts';
-import { chosenPart, cornerRecord, type JobNow } from './context.ts';
+import { chosenPart, familyOf, type JobNow } from './context.ts';
 import { confirmed, currentStation, missingFor } from './gates.ts';
 import { stations, type Station } from './stations.ts';
 
@@ -19,10 +18,9 @@ export interface SpineMark {
 /** Reason why the job cannot go on at all from here; undefined when it can. */
 export function blockedBy(job: JobNow): string | undefined {
   const now = currentStation(job.state.done);
-  if (now !== 'match' && now !== 'plan') return undefined;
-  const family = familyByCode(cornerRecord(job.ctx)?.family ?? '');
-  if (!family) return `no record of the ${job.ctx.corner} corner`;
-  return family.walked ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
+  if (now !== 'plan') return undefined;
+  const family = familyOf(job.ctx, job.state);
+  return !family || family.walked ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
 }
 
 /** The centre line of a job: where it is and what each station found. */
@@ -44,7 +42,7 @@ function resultOf(station: Station, job: JobNow): string {
     case 'diagnose': return state.diagnosis ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %` : '';
     case 'match': {
       const part = chosenPart(ctx, choices);
-      return part ? sizeInShort(part.bearing) : '';
+      return part ? partInShort(part) : '';
     }
     case 'plan': return choices.plan?.value.route === 'bench' ? 'bench press' : (choices.plan?.value.route ?? '');
     case 'press-out': {

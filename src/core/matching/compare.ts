@@ -1,80 +1,110 @@
-import type { Bearing, Encoder, Side } from '../parts.ts';
+import type { Encoder, Rolling, SealKind, Side, Spacer } from '../parts.ts';
 import type { Status, Verdict } from '../verdict.ts';
+import { dimensionNames, dimensionsOf, isCount, kindNames, sizeOf, type CataloguePart, type DimensionId, type PartKind } from './part.ts';
 
-/** A part that can be bought, as a catalogue lists it. */
-export interface CataloguePart {
-  number: string;
-  maker: string;
-  kind: 'ring-set' | 'hub-unit' | 'axle-bearing';
-  bearing: Bearing;
-  /** In stock here, price in minor units, days to come otherwise. */
-  stock: number;
-  priceMinor: number;
-  currency: string;
-  leadDays: number;
-  snapRingIncluded: boolean;
-}
+/** Points that are seen, not measured. */
+export const points = ['encoder', 'rolling', 'seals', 'spacer', 'rating'] as const;
+export type PointId = (typeof points)[number];
+export const pointNames: Record<PointId, string> = { encoder: 'Encoder', rolling: 'What rolls', seals: 'Seals', spacer: 'Spacer', rating: 'Static rating' };
 
-/** The dimensions read on the old part, in the order they are asked for. */
-export const dimensions = ['outerMm', 'boreMm', 'widthMm'] as const;
-export type DimensionId = (typeof dimensions)[number];
-export const dimensionNames: Record<DimensionId, string> = { outerMm: 'Outer diameter', boreMm: 'Bore', widthMm: 'Width' };
-export const dimensionShort: Record<DimensionId, string> = { outerMm: 'outer', boreMm: 'bore', widthMm: 'width' };
-
+/** The old part as far as it was read. What was not read stays open. */
 export interface OldPart {
-  /** Two readings across 90° for diameters, one or more for the width; mm. */
-  readings: Partial<Record<DimensionId, number[]>>;
+  /** What it should be by its family. */
+  kind: PartKind;
+  /** Corrected readings, mm; counts as they are. */
+  readings: Partial<Record<DimensionId, readonly number[]>>;
   /** Half-width of what the instrument can be off by, mm. */
   doubtMm: number;
   encoder?: Encoder & { side: Side };
+  rolling?: Rolling;
+  seals?: { inboard: SealKind; outboard: SealKind };
+  spacer?: Spacer;
+  /** Static rating of the part that the unit's record names, kN. */
+  ratingKn?: number;
 }
 
 export type Mark = 'same' | 'doubt' | 'different' | 'unread';
 
 export interface Comparison {
   part: CataloguePart;
-  marks: Record<DimensionId | 'encoder', Mark>;
+  marks: Partial<Record<DimensionId | PointId, Mark>>;
   blockers: Verdict[];
+  /** What is not a blocker but should be known. */
+  notes: string[];
   /** 0 to 100. */
   score: number;
   status: Status;
 }
 
-/** A rolling bearing's sizes go in whole steps: within this of a nominal it can be that one (common practice). */
-export const nominalStepMm = 0.1;
+/** Nominal sizes go in whole steps: within this of a candidate it is that one, read with a calliper (common practice, no published source). */
+const nominalStepMm = 0.1;
+/** A finer instrument narrows the window, down to this: an old ring is worn and dirty (judgement). */
+const finestMm = 0.03;
+const windowMm = (doubtMm: number): number => Math.min(nominalStepMm, Math.max(finestMm, 3 * doubtMm));
 
 export const meanOf = (xs: readonly number[] | undefined): number | undefined =>
   xs && xs.length > 0 ? xs.reduce((a, b) => a + b, 0) / xs.length : undefined;
 
-/** Same when the reading with all its doubt is within a step of the nominal, different when none of it is. */
+/** Same when the reading with all its doubt is within the window round the nominal, different when none of it is. */
 export function mark(readMm: number | undefined, nominalMm: number, doubtMm: number): Mark {
   if (readMm === undefined) return 'unread';
   const off = Math.abs(readMm - nominalMm);
-  if (off + doubtMm <= nominalStepMm) return 'same';
-  return off - doubtMm > nominalStepMm ? 'different' : 'doubt';
+  const window = windowMm(doubtMm);
+  if (off + doubtMm <= window) return 'same';
+  return off - doubtMm > window ? 'different' : 'doubt';
 }
 
-function encoderMark(old: OldPart['encoder'], part: Encoder): Mark {
-  if (!old) return 'unread';
-  return old.kind === part.kind && old.pairs === part.pairs ? 'same' : 'different';
-}
+const equal = <T>(old: T | undefined, part: T | undefined): Mark => (old === undefined ? 'unread' : part === undefined ? 'doubt' : old === part ? 'same' : 'different');
 
-/** Compares the old part with one candidate: marks, blockers with both figures, and a score. */
+/** Compares the old part with one candidate: marks, blockers with both figures, and a score with its reasons. */
 export function compare(old: OldPart, part: CataloguePart): Comparison {
-  const size = (d: DimensionId) => mark(meanOf(old.readings[d]), part.bearing[d], old.doubtMm);
-  const marks: Comparison['marks'] = { outerMm: size('outerMm'), boreMm: size('boreMm'), widthMm: size('widthMm'), encoder: encoderMark(old.encoder, part.bearing.encoder) };
+  const marks: Comparison['marks'] = {};
   const blockers: Verdict[] = [];
-  for (const d of dimensions) {
-    if (marks[d] !== 'different') continue;
-    const read = meanOf(old.readings[d])!;
-    blockers.push({ status: 'stop', rule: `match.${d}`, value: read, limit: `${part.bearing[d]} mm`, text: `${dimensionNames[d]} ${part.bearing[d].toFixed(2)} against ${read.toFixed(2)} read.`, source: 'old part on the bench' });
+  const notes: string[] = [];
+  const block = (rule: string, text: string, more: Partial<Verdict> = {}) => blockers.push({ status: 'stop', rule: `match.${rule}`, text, source: 'old part on the bench', ...more });
+  if (part.kind !== old.kind) block('kind', `${part.number} is a ${kindNames[part.kind]}, the job needs a ${kindNames[old.kind]}.`);
+  for (const d of dimensionsOf(old.kind)) {
+    const read = meanOf(old.readings[d]);
+    const nominal = sizeOf(part, d);
+    const m = (marks[d] = nominal === undefined ? (read === undefined ? 'unread' : 'doubt') : mark(read, nominal, isCount(d) ? 0 : old.doubtMm));
+    const digits = isCount(d) ? 0 : 2;
+    if (m === 'different') block(d, `${dimensionNames[d]} ${nominal!.toFixed(digits)} against ${read!.toFixed(digits)} read.`, { value: read!, limit: `${nominal} mm` });
+    else if (nominal === undefined) notes.push(`Its catalogue does not say: ${dimensionNames[d].toLowerCase()}.`);
   }
-  if (marks.encoder === 'different') blockers.push({ status: 'stop', rule: 'match.encoder', text: encoderText(old.encoder!, part.bearing.encoder), source: 'old part on the bench' });
-  if (part.kind !== 'ring-set') blockers.push({ status: 'stop', rule: 'match.kind', text: `${part.number} is not a pressed-in ring set.` });
+  marks.encoder = old.encoder ? (old.encoder.kind === part.bearing.encoder.kind && old.encoder.pairs === part.bearing.encoder.pairs ? 'same' : 'different') : 'unread';
+  if (marks.encoder === 'different') block('encoder', encoderText(old.encoder!, part.bearing.encoder));
+  marks.rolling = equal(old.rolling, part.rolling);
+  if (marks.rolling === 'different') {
+    block('rolling', part.rolling === 'cylindrical' ? `Cylindrical rollers take no side load: never in place of ${rollingWords[old.rolling!]}, whatever the size.` : `${rollingWords[part.rolling!]} against ${rollingWords[old.rolling!]}.`);
+  }
+  marks.seals = sealMark(old.seals, part.seals);
+  if (marks.seals === 'different') block('seals', sealText(old.seals!, part.seals!));
+  marks.spacer = equal(old.spacer, part.spacer);
+  if (marks.spacer === 'different') block('spacer', part.spacer === 'built-in' ? 'Its spacer is built in: with the old spacer fitted too, the preload is wrong.' : `Spacer ${part.spacer} against ${old.spacer} before: keep or order the spacer to suit.`);
+  const rating = part.bearing.staticRatingKn;
+  marks.rating = old.ratingKn === undefined ? 'unread' : rating >= 0.98 * old.ratingKn ? 'same' : 'different';
+  if (marks.rating === 'different') block('rating', `Static rating ${rating} kN is below the ${old.ratingKn} kN of the part on record.`, { value: rating, limit: `at least ${old.ratingKn} kN` });
+  if (part.kind === 'taper-set') notes.push(part.partner ? `Cone and cup are a set: buy ${part.partner} with it.` : 'Cone and cup only as a set: read both numbers.');
+  if (part.kind === 'ring-set' && !part.snapRingIncluded) notes.push('No snap ring in the box.');
+  // Points that this kind of part may not have do not count against it while unread.
   const values = Object.values(marks);
+  const must = [...dimensionsOf(old.kind), 'encoder' as const].map((k) => marks[k]!);
   const score = Math.round((100 * values.reduce((a, m) => a + ({ same: 1, unread: 0.5, doubt: 0.4, different: 0 } as const)[m], 0)) / values.length);
-  const status: Status = blockers.length > 0 ? 'stop' : values.includes('doubt') || values.includes('unread') ? 'check' : 'good';
-  return { part, marks, blockers, score, status };
+  const status: Status = blockers.length > 0 ? 'stop' : must.includes('doubt') || must.includes('unread') ? 'check' : 'good';
+  return { part, marks, blockers, notes, score, status };
+}
+
+const rollingWords: Record<Rolling, string> = { ball: 'balls', taper: 'taper rollers', cylindrical: 'cylindrical rollers', needle: 'needles' };
+
+function sealMark(old: OldPart['seals'], part: OldPart['seals']): Mark {
+  if (!old) return 'unread';
+  if (!part) return 'doubt';
+  return old.inboard === part.inboard && old.outboard === part.outboard ? 'same' : 'different';
+}
+const sealWords: Record<SealKind, string> = { contact: 'a lip seal', shield: 'a shield', open: 'open' };
+function sealText(old: NonNullable<OldPart['seals']>, part: NonNullable<OldPart['seals']>): string {
+  if (old.inboard === part.outboard && old.outboard === part.inboard) return `Sealed the other way: ${sealWords[part.inboard]} inboard where ${sealWords[old.inboard]} was.`;
+  return `Seals: ${sealWords[part.inboard]} inboard and ${sealWords[part.outboard]} outboard, against ${sealWords[old.inboard]} and ${sealWords[old.outboard]}.`;
 }
 
 function encoderText(old: Encoder, part: Encoder): string {
@@ -85,36 +115,33 @@ function encoderText(old: Encoder, part: Encoder): string {
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
 
-/** Candidates best first: status, then score, then stock, then price. */
-export function candidates(old: OldPart, catalogue: readonly CataloguePart[], most = 4): Comparison[] {
+/** Candidates best first: status, then how few blockers, then score, then stock, then price. */
+export function candidates(old: OldPart, catalogue: readonly CataloguePart[], most = 6): Comparison[] {
   return catalogue
     .map((p) => compare(old, p))
-    .sort((a, b) => order[a.status] - order[b.status] || b.score - a.score || Number(b.part.stock > 0) - Number(a.part.stock > 0) || a.part.priceMinor - b.part.priceMinor)
+    .sort((a, b) => order[a.status] - order[b.status] || a.blockers.length - b.blockers.length || b.score - a.score || Number(b.part.stock > 0) - Number(a.part.stock > 0) || a.part.priceMinor - b.part.priceMinor)
     .slice(0, most);
 }
 
-/** "40 × 76 × 37": bore, outside, width, as it stands on the box. */
-export const sizeInShort = (b: Bearing): string => `${b.boreMm} × ${b.outerMm} × ${b.widthMm}`;
-
-/** Why a candidate's own figures cannot be a bearing; empty when they can. */
-export function bearingFaults(b: Bearing): { field: string; reason: string }[] {
-  const faults: { field: string; reason: string }[] = [];
-  for (const f of ['outerMm', 'boreMm', 'widthMm', 'innerWidthMm', 'ballMm', 'pitchMm'] as const) {
-    if (!(b[f] > 0)) faults.push({ field: f, reason: `${f} must be more than 0 mm, not ${b[f]}.` });
-  }
-  if (b.boreMm >= b.outerMm) faults.push({ field: 'boreMm', reason: `Bore ${b.boreMm} mm must be smaller than the outside, ${b.outerMm} mm.` });
-  if (!(b.innerFaceOuterMm > b.boreMm && b.innerFaceOuterMm < b.outerFaceInnerMm)) faults.push({ field: 'innerFaceOuterMm', reason: `The inner ring's face must end between bore and outer ring, not at ${b.innerFaceOuterMm} mm.` });
-  if (!(b.outerFaceInnerMm < b.outerMm)) faults.push({ field: 'outerFaceInnerMm', reason: `The outer ring's face must begin inside ${b.outerMm} mm, not at ${b.outerFaceInnerMm} mm.` });
-  return faults;
+export interface Again {
+  dimension: DimensionId;
+  between: readonly [string, string];
+  /** Largest doubt that could tell them apart, mm. */
+  needMm: number;
+  text: string;
 }
 
-/** Why one reading of the old part cannot be; undefined when it can. */
-export function readingFault(d: DimensionId, valueMm: number, readings: OldPart['readings']): string | undefined {
-  if (!(valueMm > 0)) return `${dimensionNames[d]} must be more than 0 mm.`;
-  if (valueMm > 300) return `${dimensionNames[d]} of ${valueMm} mm is larger than any wheel bearing here (300 mm).`;
-  const outer = meanOf(readings.outerMm);
-  const bore = meanOf(readings.boreMm);
-  if (d === 'boreMm' && outer !== undefined && valueMm >= outer) return `A bore of ${valueMm} mm cannot be larger than the outside, ${outer.toFixed(2)} mm.`;
-  if (d === 'outerMm' && bore !== undefined && valueMm <= bore) return `An outside of ${valueMm} mm cannot be smaller than the bore, ${bore.toFixed(2)} mm.`;
+/** What to measure again when two candidates that still stand are closer together than the doubt; undefined when none are. */
+export function measureAgain(list: readonly Comparison[], old: OldPart, instruments: readonly { name: string; doubtMm: number }[]): Again | undefined {
+  const standing = list.filter((c) => c.status !== 'stop');
+  if (!Number.isFinite(old.doubtMm)) return undefined;
+  for (const [i, a] of standing.entries()) for (const b of standing.slice(i + 1)) for (const dimension of dimensionsOf(old.kind)) {
+    const apart = Math.abs((sizeOf(a.part, dimension) ?? Number.NaN) - (sizeOf(b.part, dimension) ?? Number.NaN));
+    if (!(apart > 0) || isCount(dimension) || !old.readings[dimension]?.length || apart > 2 * (old.doubtMm + windowMm(old.doubtMm))) continue;
+    const needMm = apart / 2;
+    const tool = [...instruments].sort((x, y) => y.doubtMm - x.doubtMm).find((x) => x.doubtMm < needMm && x.doubtMm < old.doubtMm);
+    const told = tool ? `measure again with the ${tool.name} (± ${tool.doubtMm} mm)` : 'no instrument here can tell them apart: compare the parts side by side';
+    return { dimension, between: [a.part.number, b.part.number], needMm, text: `${a.part.number} and ${b.part.number} differ by ${apart.toFixed(2)} mm in ${dimensionNames[dimension].toLowerCase()}: ${told}.` };
+  }
   return undefined;
 }

@@ -1,1 +1,4 @@
+export * from './part.ts';
+export * from './measure.ts';
 export * from './compare.ts';
+export * from './search.ts';

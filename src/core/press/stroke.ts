@@ -1,4 +1,4 @@
-import { forceN, frictions, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal } from '../fits/index.ts';
+import { forceN, frictions, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal, type PressFit, type SeatKind } from '../fits/index.ts';
 import { band, worst, type Band, type Status, type Verdict } from '../verdict.ts';
 import type { Operation, Requirement, Work } from './operation.ts';
 import type { Press } from './kit.ts';
@@ -24,13 +24,18 @@ export function classFits({ bearing, knuckle, hub }: Work): Fits {
 const removal = (o: Operation) => o === 'hub-out' || o === 'bearing-out';
 const onBore = (o: Operation) => o === 'bearing-in' || o === 'bearing-out';
 
+/** The two bodies of a seat and its length. */
+export function seatFit(kind: SeatKind, { bearing: b, knuckle: k, hub: h }: Work): { fit: Omit<PressFit, 'interferenceMm'>; lengthMm: number } {
+  return kind === 'bore'
+    ? { fit: { diameterMm: b.outerMm, outerDiameterMm: k.bossOuterMm, innerBoreMm: b.outerFaceInnerMm, outerMaterial: k.material, innerMaterial: 'steel' }, lengthMm: b.widthMm }
+    : { fit: { diameterMm: b.boreMm, outerDiameterMm: b.innerFaceOuterMm, innerBoreMm: h.boreMm, outerMaterial: 'steel', innerMaterial: 'steel' }, lengthMm: b.innerWidthMm };
+}
+
 /** Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area, oiled seats. */
 export function strokeForceKn(o: Operation, w: Work, fits: Fits): Band {
-  const { bearing: b, knuckle: k, hub: h } = w;
-  const [diameter, length] = onBore(o) ? [b.outerMm, b.widthMm] : [b.boreMm, b.innerWidthMm];
-  const pressure = (interferenceMm: number) => pressureMpa(onBore(o)
-    ? { interferenceMm, diameterMm: diameter, outerDiameterMm: k.bossOuterMm, innerBoreMm: b.outerFaceInnerMm, outerMaterial: k.material, innerMaterial: 'steel' }
-    : { interferenceMm, diameterMm: diameter, outerDiameterMm: b.innerFaceOuterMm, innerBoreMm: h.boreMm, outerMaterial: 'steel', innerMaterial: 'steel' });
+  const { fit, lengthMm: length } = seatFit(onBore(o) ? 'bore' : 'journal', w);
+  const diameter = fit.diameterMm;
+  const pressure = (interferenceMm: number) => pressureMpa({ ...fit, interferenceMm });
   const delta = onBore(o) ? fits.bore : fits.journal;
   const rust = removal(o) ? removalFactor : band(1, 1, 1);
   const at = (which: keyof Band) => (forceN(pressure(delta[which]), frictions.oiled[which], diameter, length) * rust[which]) / 1000;

@@ -1,12 +1,18 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Text } from './common.ts';
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
+import { familyCodes } from '../families/families.data.ts';
+import { dimensions } from '../matching/part.ts';
+import { PartSchema, RollingId, SealsSchema, SpacerId } from './workshop.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
 
 const Speed = Type.Number({ minimum: 0, maximum: 250 });
 const PlaceId = oneOf(['car', 'front', 'rear', 'LF', 'RF', 'LR', 'RR'] as const);
 const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
+
+/** Zero of the instrument and temperature of the part, where they were read. */
+const Taken = { zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })), partC: Type.Optional(Type.Number({ minimum: -60, maximum: 200 })) };
 
 export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Id });
 
@@ -28,9 +34,13 @@ export const eventBodies = {
   'timer-started': closed({ timerId: Id, label: Text(60), minutes: Type.Number({ exclusiveMinimum: 0, maximum: 10_080 }) }),
   'timer-ended': closed({ timerId: Id }),
   'fact-seen': closed({ factId: oneOf(factIds) }),
-  'old-part-read': closed({ dimension: oneOf(['outerMm', 'boreMm', 'widthMm'] as const), valueMm: Mm(), typed: Text(40), instrumentId: Id }),
+  'family-named': closed({ code: oneOf(familyCodes), probability: Type.Number({ minimum: 0, maximum: 1 }), answers: Type.Record(Id, Id) }),
+  'old-part-read': closed({ dimension: oneOf(dimensions), valueMm: Mm(), typed: Text(40), instrumentId: Id, plane: Type.Optional(Type.Integer({ minimum: 0, maximum: 5 })), angleDeg: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })), ...Taken }),
+  'points-read': closed({ rolling: Type.Optional(RollingId), spacer: Type.Optional(SpacerId), seals: Type.Optional(SealsSchema) }),
+  'part-entered': closed({ part: PartSchema }),
+  'damage-read': closed({ seat: oneOf(['bore', 'journal'] as const), nickShare: Type.Number({ minimum: 0, maximum: 1 }), nickDepthMm: Type.Number({ minimum: 0, maximum: 10 }), sealTrack: Type.Boolean(), grooved: Type.Boolean() }),
   'encoder-read': closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }), side: SideId }),
-  'seat-read': closed({ seat: oneOf(['bore', 'journal'] as const), readingsMm: Type.Array(Type.Array(Mm(), { minItems: 2, maxItems: 3 }), { minItems: 3, maxItems: 3 }), instrumentId: Id }),
+  'seat-read': closed({ seat: oneOf(['bore', 'journal'] as const), readingsMm: Type.Array(Type.Array(Mm(), { minItems: 2, maxItems: 3 }), { minItems: 2, maxItems: 3 }), instrumentId: Id, ...Taken }),
   'seat-judged': closed({ seat: oneOf(['bore', 'journal'] as const), decision: oneOf(['reuse', 'replace'] as const) }),
   'part-confirmed': closed({ partNumber: Id }),
   'encoder-checked': closed({ side: SideId, method: oneOf(['viewing-card', 'paper-clip'] as const) }),

@@ -1,6 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { closed, DateOnly, Id, Mm, oneOf, SideId, Text } from './common.ts';
+import { familyCodes } from '../families/families.data.ts';
 import { exposures } from '../diagnosis/history.ts';
+import { partKinds } from '../matching/part.ts';
 import { adapterShapes } from '../press/kit.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
@@ -24,8 +26,16 @@ export const BearingSchema = closed({
   staticRatingKn: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }), encoder: EncoderSchema,
 });
 
+export const RollingId = oneOf(['ball', 'taper', 'cylindrical', 'needle'] as const);
+export const SpacerId = oneOf(['none', 'built-in', 'separate'] as const);
+const SealId = oneOf(['contact', 'shield', 'open'] as const);
+export const SealsSchema = closed({ inboard: SealId, outboard: SealId });
+const Count = (most: number) => Type.Integer({ minimum: 1, maximum: most });
+
 export const PartSchema = closed({
-  number: Id, maker: Text(60), kind: oneOf(['ring-set', 'hub-unit', 'axle-bearing'] as const), bearing: BearingSchema,
+  number: Id, maker: Text(60), kind: oneOf(partKinds), bearing: BearingSchema,
+  rolling: Type.Optional(RollingId), seals: Type.Optional(SealsSchema), spacer: Type.Optional(SpacerId),
+  flange: Type.Optional(closed({ bolts: Count(12), boltCircleMm: Mm(), pilotMm: Mm(), studs: Count(12), studLengthMm: Mm() })), splines: Type.Optional(closed({ count: Count(80), majorMm: Mm() })), partner: Type.Optional(Id),
   stock: Type.Integer({ minimum: 0, maximum: 10_000 }), priceMinor: Type.Integer({ minimum: 0 }), currency: Type.String({ pattern: '^[A-Z]{3}$' }),
   leadDays: Type.Integer({ minimum: 0, maximum: 365 }), snapRingIncluded: Type.Boolean(),
 });
@@ -40,11 +50,11 @@ const HubSchema = closed({
 });
 
 export const CornerRecordSchema = closed({
-  family: oneOf(['P1', 'P2', 'P3', 'P3L', 'B2', 'T2', 'A1', 'A2', 'A3', 'N1'] as const),
+  family: oneOf(familyCodes),
   partNumber: Type.Optional(Id), procedureId: Type.Optional(Id), sensorSide: Type.Optional(SideId),
   knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema),
   /** The vehicle maker's limits for this corner, with where they stand. */
-  limits: Type.Optional(closed({ endPlayMm: Type.Optional(Mm()), runoutMm: Type.Optional(Mm()), source: Text() })),
+  limits: Type.Optional(closed({ endPlayMm: Type.Optional(Mm()), runoutMm: Type.Optional(Mm()), radialN: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })), source: Text() })),
   source: Text(),
 });
 
@@ -76,6 +86,12 @@ export const WrenchSchema = closed({
   minNm: Type.Optional(Type.Number({ exclusiveMinimum: 0 })), maxNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
   lengthMm: Type.Optional(Mm()), calibrationDue: Type.Optional(DateOnly),
 });
+/** A thing that the job uses up and that is bought by its own number: nut, ring, seal, bolt, grease. */
+export const ConsumableSchema = closed({
+  number: Id, maker: Text(60), item: Id, sizeText: Text(60), stock: Type.Integer({ minimum: 0, maximum: 10_000 }), priceMinor: Type.Integer({ minimum: 0 }), currency: Type.String({ pattern: '^[A-Z]{3}$' }), leadDays: Type.Integer({ minimum: 0, maximum: 365 }),
+});
+export type Consumable = Static<typeof ConsumableSchema>;
+
 export const InstrumentSchema = closed({ id: Id, name: Text(60), doubtMm: Type.Number({ exclusiveMinimum: 0, maximum: 1 }) });
 
 export const TechnicianSchema = closed({ id: Id, name: Text(60), lead: Type.Boolean(), pin: Type.String({ pattern: '^\\d{4,8}$', description: 'Kept only as a scrypt hash' }) });
@@ -87,6 +103,7 @@ export const WorkshopSchema = closed({
   technicians: Type.Optional(Type.Array(TechnicianSchema)),
   units: Type.Optional(Type.Array(UnitSchema)),
   parts: Type.Optional(Type.Array(PartSchema)),
+  consumables: Type.Optional(Type.Array(ConsumableSchema)),
   adapters: Type.Optional(Type.Array(AdapterSchema)),
   presses: Type.Optional(Type.Array(PressSchema)),
   procedures: Type.Optional(Type.Array(ProcedureSchema)),
@@ -97,5 +114,5 @@ export type WorkshopFile = Static<typeof WorkshopSchema>;
 export type UnitRecord = Static<typeof UnitSchema>;
 
 /** What the workshop's file kinds are called in a route and in a table. */
-export const workshopKinds = ['units', 'parts', 'adapters', 'presses', 'procedures', 'wrenches', 'instruments'] as const;
+export const workshopKinds = ['units', 'parts', 'consumables', 'adapters', 'presses', 'procedures', 'wrenches', 'instruments'] as const;
 export type WorkshopKind = (typeof workshopKinds)[number];

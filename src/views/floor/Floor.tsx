@@ -29,7 +29,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           <h1>{words[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open</h1>
           <p><span>{waiting.length} waiting on a clock</span>{stopped.length > 0 && <span className="vd stop"><VerdictShape status="stop" size={18} />{stopped.length} stopped</span>}</p>
         </div>
-        <div className="two"><a className="btn q" href="/kit">Kit</a><button type="button" className="btn main" onClick={() => setStarting(true)}><Plus aria-hidden="true" />Start a job</button></div>
+        <div className="two"><a className="btn q" href="/parts">Parts</a><a className="btn q" href="/kit">Kit</a><button type="button" className="btn main" onClick={() => setStarting(true)}><Plus aria-hidden="true" />Start a job</button></div>
       </div>
       <div className="cols"><span>Unit and complaint</span><ol>{stations.map((s) => <li key={s}>{stationNames[s]}</li>)}</ol><div className="do"><span className="pl-4">Next action</span><span className="pl-[14px]">Clock</span></div></div>
       {open.length === 0 ? <div className="empty-floor"><p className="note">No job is open. The first one takes half a minute.</p><button type="button" className="btn main" onClick={() => setStarting(true)}>Start a job</button></div> : <ol className="jobs">{open.map((r) => <Row key={r.id} r={r} now={now} />)}</ol>}

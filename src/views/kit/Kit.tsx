@@ -7,6 +7,7 @@ import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
+import { ImportBox } from './ImportBox.tsx';
 import { Shelf } from './Shelf.tsx';
 
 interface Props {
@@ -26,19 +27,8 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
   const [pieces, setPieces] = useState(first);
   const [who, setWho] = useState(firstWho);
   const [open, setOpen] = useState<Adapter | undefined>();
-  const [said, setSaid] = useState<{ status: 'good' | 'stop'; text: string; errors?: ProblemDoc['errors'] }>();
+  const [said, setSaid] = useState<string>();
   const refresh = async () => { const r = await call<Adapter[]>('GET', '/api/records/adapters'); if (r.ok) setPieces(r.value); };
-  const load = async (file: File) => {
-    const text = await file.text();
-    const csv = file.name.toLowerCase().endsWith('.csv');
-    let body: unknown = text;
-    if (!csv) {
-      try { body = JSON.parse(text); } catch (e) { return setSaid({ status: 'stop', text: `${file.name} is not JSON: ${(e as Error).message}` }); }
-    }
-    const r = await call<Record<string, number>>('POST', csv ? '/api/import/adapters' : '/api/import', body, csv ? 'text/csv' : 'application/json');
-    setSaid(r.ok ? { status: 'good', text: `${file.name}: took ${Object.entries(r.value).map(([k, n]) => `${n} ${k}`).join(', ')}.` } : { status: 'stop', text: `${file.name}: nothing was taken.`, errors: r.problem.errors.length > 0 ? r.problem.errors : [{ field: r.problem.title, reason: r.problem.detail }] });
-    if (r.ok) await refresh();
-  };
   return (
     <div className="frame kit-frame">
       <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {presses.map((p) => `${p.name}, ${p.capacityKn} kN`).join(', ')}</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
@@ -46,9 +36,9 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
       <main className="station kit-main">
         <div className="pic"><Shelf pieces={pieces} open={open?.id} onOpen={setOpen} /></div>
         <aside className="side" aria-label="Add or import"><div className="side-in">
-          {said && <Call status={said.status}>{said.text}{said.errors && <ul>{said.errors.slice(0, 6).map((e) => <li key={e.field + e.reason}><b>{e.field}</b>: {e.reason}</li>)}</ul>}</Call>}
-          <AddPiece onAdded={async (name) => { setSaid({ status: 'good', text: `${name} is in the kit.` }); await refresh(); }} />
-          <section><h2>Import</h2><label className="btn q small import-btn">CSV or JSON file<input type="file" className="vh" accept=".csv,.json,text/csv,application/json" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void load(f); }} /></label><p className="cap mt-1">CSV heads: id, name, shape, outerMm, innerMm, heightMm, recessMm, material, ratingKn, retired, note. All of a file is taken or nothing.</p></section>
+          {said && <Call status="good">{said}</Call>}
+          <AddPiece onAdded={async (name) => { setSaid(`${name} is in the kit.`); await refresh(); }} />
+          <ImportBox kind="adapters" onTaken={refresh} />
           {open && <section><h2>{open.name}</h2><p className="num">{open.outerMm} × {open.innerMm || '–'} × {open.heightMm} mm, {open.ratingKn} kN</p><p className="note">{open.material}{open.note ? `, ${open.note}` : ''}</p>{open.retired && <p className="vd stop"><VerdictShape status="stop" size={20} />Retired: {open.retired}</p>}</section>}
           <div className="grow" />
         </div></aside>

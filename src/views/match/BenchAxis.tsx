@@ -1,6 +1,6 @@
-import { p1Items } from '../../core/families/index.ts';
+import type { Item } from '../../core/families/index.ts';
 import type { ItemState } from '../../core/job/index.ts';
-import { sizeInShort, type CataloguePart } from '../../core/matching/index.ts';
+import { partInShort, type CataloguePart } from '../../core/matching/index.ts';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks, type Marks } from '../../ui/section/primitives.tsx';
 
@@ -16,35 +16,34 @@ export function ItemMark({ state = 'not-ordered' }: { state?: ItemState | undefi
 }
 
 const axisY = 150;
-const colX = (i: number) => 74 + i * 144;
-
 /** Everything used up, along one axis, in the order it goes on; what is missing is dashed and leads to the step it stops. */
-export function BenchAxis({ items, part, onState }: { items: Record<string, ItemState>; part: CataloguePart | undefined; onState: (id: string, s: ItemState) => void }) {
+export function BenchAxis({ items, states, part, onState }: { items: readonly Item[]; states: Record<string, ItemState>; part: CataloguePart | undefined; onState: (id: string, s: ItemState) => void }) {
   const marks = useMarks();
-  const stopsAt = p1Items.map((i) => (['in-hand', 'in-store'].includes(items[i.id] ?? '') ? undefined : i));
-  const blockNames = [...new Set(p1Items.map((i) => i.blocksText))];
-  const order = ['Bearing in', 'Snap ring', 'Lower joint', 'Steering joint', 'Axle nut'].filter((b) => blockNames.includes(b));
-  const stepX = (b: string) => 90 + order.indexOf(b) * 172;
+  const gap = 864 / items.length;
+  const colX = (i: number) => 8 + gap * (i + 0.5);
+  const stopsAt = items.map((i) => (['in-hand', 'in-store'].includes(states[i.id] ?? '') ? undefined : i));
+  const order = [...new Set(items.map((i) => i.blocksText))];
+  const stepX = (b: string) => 70 + order.indexOf(b) * (740 / Math.max(1, order.length - 1));
   return (
     <svg className="dr bench" viewBox="0 0 880 560" role="group" aria-label="Parts the job uses up">
       <Defs id={marks.id} />
       <text className="cap" x="0" y="16">outboard</text><text className="cap" x="880" y="16" textAnchor="end">Filled: in hand. Tap a part to change its mark</text>
       <path className="axis" d={`M0 ${axisY}H880`} />
-      {p1Items.map((item, i) => {
-        const state = items[item.id];
+      {items.map((item, i) => {
+        const state = states[item.id];
         const ghost = state !== 'in-hand';
-        const text = item.id === 'bearing' && part ? sizeInShort(part.bearing) : item.singleUse ? 'new each time' : '5 ml';
+        const text = item.id === 'bearing' && part ? partInShort(part) : (item.quantity ?? 'new each time');
         return (
           <g key={item.id} className="item" role="button" tabIndex={0} onClick={() => onState(item.id, nextState(state))} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onState(item.id, nextState(state)); } }}>
-            <rect className="hit" x={colX(i) - 68} y="40" width="136" height="330" />
+            <rect className="hit" x={colX(i) - gap / 2 + 2} y="40" width={gap - 4} height="330" />
             <g className={ghost ? 'ghosted' : ''}><ItemFigure id={item.id} x={colX(i)} part={part} marks={marks} /></g>
             <path className="extl" d={`M${colX(i)} 232v28`} /><circle className="bal" cx={colX(i)} cy="274" r="14" /><text className="n b" x={colX(i)} y="279" textAnchor="middle">{i + 1}</text>
-            <text className="b" x={colX(i)} y="312" textAnchor="middle" fontSize="16">{item.name}</text><text className="n" x={colX(i)} y="333" textAnchor="middle">{text}</text>
-            <svg x={colX(i) - 50} y="343" width="18" height="18"><ItemMark state={state} /></svg><text x={colX(i) - 26} y="357">{stateName(state)}</text>
+            <text className="b" x={colX(i)} y="312" textAnchor="middle" fontSize="16">{item.name}</text><Wrapped text={text} x={colX(i)} y={333} />
+            <svg x={colX(i) - 50} y="366" width="18" height="18"><ItemMark state={state} /></svg><text x={colX(i) - 26} y="380">{stateName(state)}</text>
           </g>
         );
       })}
-      <path className="thin" d="M0 388H880" /><text className="b" x="0" y="412">What waits for it</text>
+      <path className="thin" d="M0 396H880" /><text className="b" x="0" y="418">What waits for it</text>
       <path className="axis" d="M0 480H880" />
       {order.map((b) => {
         const stop = stopsAt.some((s) => s?.blocksText === b);
@@ -56,9 +55,16 @@ export function BenchAxis({ items, part, onState }: { items: Record<string, Item
           </g>
         );
       })}
-      {stopsAt.map((item, i) => item && <path key={item.id} className="leads" d={`M${colX(i)} 366V${430 + (i % 3) * 5}H${stepX(item.blocksText)}V452`} />)}
+      {stopsAt.map((item, i) => item && <path key={item.id} className="leads" d={`M${colX(i)} 386V${432 + (i % 3) * 5}H${stepX(item.blocksText)}V452`} />)}
     </svg>
   );
+}
+
+/** A few words in at most two lines. */
+function Wrapped({ text, x, y }: { text: string; x: number; y: number }) {
+  const words = text.split(' ');
+  const cut = text.length <= 18 ? words.length : Math.ceil(words.length / 2);
+  return <text className="n" x={x} y={y} textAnchor="middle">{words.slice(0, cut).join(' ')}{cut < words.length && <tspan x={x} dy="17">{words.slice(cut).join(' ')}</tspan>}</text>;
 }
 
 function ItemFigure({ id, x, part, marks }: { id: string; x: number; part: CataloguePart | undefined; marks: Marks }) {
@@ -67,6 +73,12 @@ function ItemFigure({ id, x, part, marks }: { id: string; x: number; part: Catal
     case 'bearing': return part ? <g><svg x={x - 60} y={axisY - 130} width="120" height="210" viewBox="-60 -130 120 210" overflow="visible"><g transform={`translate(${-part.bearing.widthMm} 0) rotate(-90)`}><BearingHalf b={part.bearing} at={{ ax: 0, u: 2 }} top={0} marks={marks} /></g></svg><rect className="out f-sheet" x={x - part.bearing.widthMm} y={axisY} width={part.bearing.widthMm * 2} height={part.bearing.outerMm} /></g> : <rect className="ghost" x={x - 36} y={axisY - 76} width="72" height="152" />;
     case 'snap-ring': return <g><path className="f-ink" d={`M${x - 3} ${axisY - 84}h6v12h-6z`} /><path className="thin" d={`M${x - 3} ${axisY - 84}v164m6-164v164m-6 0h6`} /></g>;
     case 'pinch-bolts': return <path className="out f-sheet" d={`M${x - 46} ${axisY - 18}h14v6h64v24h-64v6h-14zM${x + 6} ${axisY - 12}v24`} />;
+    case 'plate-bolts': case 'hub-bolts': case 'lock-screws': case 'flange-nuts': return <path className="out f-sheet" d={`M${x - 46} ${axisY - 18}h14v6h64v24h-64v6h-14zM${x + 6} ${axisY - 12}v24`} />;
+    case 'lock-ring': case 'shaft-snap-ring': case 'vacuum-o-ring': case 'dust-rings': return <g><circle className="out f-none" cx={x} cy={axisY} r="42" /><circle className="out f-none" cx={x} cy={axisY} r="36" /></g>;
+    case 'hub-seal': case 'axle-seal': case 'stub-seal': return <g><rect className="f-ink" x={x - 8} y={axisY - 62} width="16" height="18" /><rect className="f-ink" x={x - 8} y={axisY + 44} width="16" height="18" /><path className="out thin2 f-none" d={`M${x - 8} ${axisY - 62}v124M${x + 8} ${axisY - 62}v124`} /></g>;
+    case 'press-ring': return <g><rect className="out" fill={marks.fill('seat')} x={x - 14} y={axisY - 46} width="28" height="18" /><rect className="out" fill={marks.fill('seat')} x={x - 14} y={axisY + 28} width="28" height="18" /><path className="thin" d={`M${x - 14} ${axisY - 28}v56m28-56v56`} /></g>;
+    case 'cover-gasket': case 'shaft-gasket': return <path className="out f-none" d={`M${x} ${axisY - 50}l40 24v52l-40 24l-40-24v-52z`} />;
+    case 'grease-cap': return <path className="out f-sheet" d={`M${x + 26} ${axisY - 34}v68h-30a34 34 0 0 1 0-68z`} />;
     case 'split-pin': return <path className="out f-none" d={`M${x + 44} ${axisY - 3}H${x - 26}a10 10 0 1 0 0 8H${x + 36}`} />;
     default: return <g><rect className="f-ink" x={x - 14} y={axisY - 78} width="28" height="14" /><path className="out f-sheet" d={`M${x - 12} ${axisY - 62}h24v12l14 16v84h-52v-84l14-16z`} /></g>;
   }

@@ -1,13 +1,16 @@
-import { meanOf, type DimensionId, type OldPart } from '../../core/matching/index.ts';
+import { meanOf, type OldPart, type ReadingStats } from '../../core/matching/index.ts';
 import type { Bearing, Side } from '../../core/parts.ts';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+
+/** The sizes that a ring section can show. */
+export type RingDimension = 'outerMm' | 'boreMm' | 'widthMm';
 
 const ax = 270;
 const top = 110;
 
 /** The new part in section, the old one's outline over it: new solid blue, old dashed ink, the difference shaded. */
-export function OldOverNew({ part, partName, old, lit, encoderSide, nominal }: { part: Bearing; partName: string; old: OldPart['readings']; lit: DimensionId | undefined; encoderSide: Side | undefined; nominal?: boolean }) {
+export function OldOverNew({ part, partName, old, lit, encoderSide, nominal, stats }: { part: Bearing; partName: string; old: OldPart['readings']; lit: string | undefined; encoderSide: Side | undefined; nominal?: boolean; stats?: Partial<Record<string, ReadingStats | undefined>> }) {
   const marks = useMarks();
   const read = { outerMm: meanOf(old.outerMm), boreMm: meanOf(old.boreMm), widthMm: meanOf(old.widthMm) };
   const size = { outerMm: Math.max(part.outerMm, read.outerMm ?? 0), widthMm: Math.max(part.widthMm, read.widthMm ?? 0) };
@@ -18,10 +21,11 @@ export function OldOverNew({ part, partName, old, lit, encoderSide, nominal }: {
   const any = read.outerMm !== undefined || read.boreMm !== undefined || read.widthMm !== undefined;
   const oldHalf = (s: 1 | -1) => `M${x(s * o.boreMm)} ${top}H${x(s * o.outerMm)}V${top + o.widthMm * u}H${x(s * o.boreMm)}Z`;
   const newHalf = (s: 1 | -1) => `M${x((s * part.boreMm) / 2)} ${top}H${x((s * part.outerMm) / 2)}V${bottom}H${x((s * part.boreMm) / 2)}Z`;
-  const cls = (d: DimensionId) => (lit === d ? 'dim blue' : 'dim');
-  const arrow = (d: DimensionId) => (lit === d ? marks.arrowBlue : marks.arrow);
+  const cls = (d: RingDimension) => (lit === d ? 'dim blue' : 'dim');
+  const arrow = (d: RingDimension) => (lit === d ? marks.arrowBlue : marks.arrow);
   const encoderUp = part.encoder.kind === 'none' || !encoderSide ? undefined : encoderSide === 'outboard';
-  const figure = (d: DimensionId, pre: string) => (read[d] !== undefined ? `${pre}${read[d].toFixed(2)}` : nominal ? `${pre}${part[d]}` : `${pre}?`);
+  const doubt = (d: RingDimension) => (stats?.[d] ? ` ± ${stats[d].doubtMm.toFixed(stats[d].doubtMm < 0.01 ? 3 : 2)}` : '');
+  const figure = (d: RingDimension, pre: string) => (read[d] !== undefined ? `${pre}${read[d].toFixed(2)}${doubt(d)}` : nominal ? `${pre}${part[d]}` : `${pre}?`);
   return (
     <svg className="dr oon" viewBox="0 0 540 440" role="img" aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}>
       <Defs id={marks.id} />

@@ -1,9 +1,10 @@
-import { benchOf, chosenPart, missingFor } from '../../core/job/index.ts';
+import { benchOf, chosenPart, familyCodeOf, familyOf, missingFor } from '../../core/job/index.ts';
 import { expansionMm, materials } from '../../core/fits/index.ts';
-import { p1Items, p1Steps, walkSteps } from '../../core/families/index.ts';
+import { itemsOf, p1Steps, walkSteps, type Family } from '../../core/families/index.ts';
 import { chillMinutes, routes, schedule, type RouteId } from '../../core/plan/index.ts';
 import { solve, operations, operationNames } from '../../core/press/index.ts';
 import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { timeLeft } from '../../core/units/index.ts';
@@ -15,6 +16,23 @@ export default function Plan(props: SheetProps) {
 }
 
 type Wait = 'soak' | 'chill';
+
+/** A family that is named, matched and laid out here, but not yet walked step by step: said plainly, with its routes and strokes. */
+function OtherFamily({ family }: { family: Family }) {
+  const { view, send } = useJob();
+  const part = chosenPart(view.ctx, view.choices);
+  return (
+    <StationBody
+      kicker="Plan" title={family.name}
+      picture={<div className="fam-known"><FamilySection code={family.code} ring={part?.kind === family.kind ? part.bearing : undefined} label={`${family.name} in section`} /><p className="note big">{family.out}</p>
+        <div className="routes">{family.routes.map((r) => <div key={r.id}><b>{r.name}</b><span>{r.risk}</span></div>)}</div></div>}
+      side={<><Call status="stop">{family.name}: strip, strokes and rebuild are walked for pressed-in bearings only. Work this one by the maker’s instructions; parts and findings stay on the card.</Call>
+        <section><h2>Strokes</h2><p className="note">{family.strokes.length > 0 ? family.strokes.join(', ') : 'Nothing is pressed.'}</p></section><section><h2>Grips or slides</h2><p className="note">{family.grips}</p></section>
+        <section><h2>New each time</h2><p className="note">{itemsOf(family.code).filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section><div className="grow" /></>}
+      actions={<MainAction label="Close this job" onAct={() => send('job-closed', { reason: `${family.name}: worked outside True Spindle` })} />}
+    />
+  );
+}
 
 /** What goes beside what, and when it ends. */
 function Body() {
@@ -32,6 +50,8 @@ function Body() {
     if (!choices.plan && !(await set('bench', waits))) return;
     if (state.done.includes('plan') || (await send('station-done', { station: 'plan' }))) location.assign(`/jobs/${job.id}/press-out`);
   };
+  const family = familyOf(ctx, state);
+  if (family && !family.walked) return <OtherFamily family={family} />;
   const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
   return (
     <StationBody
@@ -59,7 +79,7 @@ function Body() {
             {Object.entries(ctx.unit.fasteners).map(([k, f]) => <tr key={k}><td>{f.name}</td><td className="n"><b>{f.figure}</b></td></tr>)}
             {Object.keys(ctx.unit.fasteners).length === 0 && <tr><td>No figures on record: take them from the maker’s data.</td></tr>}
           </tbody></table><p className="cap">{Object.values(ctx.unit.fasteners)[0]?.source}</p></section>
-          <section><h2>New each time</h2><p className="note">{p1Items.filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section>
+          <section><h2>New each time</h2><p className="note">{itemsOf(familyCodeOf(ctx, state)).filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section>
           <section><p className="cap">True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.</p></section>
           <div className="grow" />
         </>

@@ -3,11 +3,14 @@ import { judgeReadings, seatOf, workOf } from '../../core/job/index.ts';
 import { seatReadingFault, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
+import { outlierInWords, statsOf } from '../../core/matching/index.ts';
 import { worst } from '../../core/verdict.ts';
+import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { DamageEntry } from './DamageEntry.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
 
 export const seatNames: Record<SeatKind, string> = { bore: 'Knuckle bore', journal: 'Hub journal' };
@@ -28,6 +31,8 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
   const [instrumentId, setInstrument] = useState(kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'));
   const [again, setAgain] = useState(false);
+  const [zero, setZero] = useDraft(`${view.job.id}:seat:${kind}:zero`);
+  const [temp, setTemp] = useDraft(`${view.job.id}:seat:${kind}:temp`);
   if (!work) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
   const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
   const setCell = (i: number, value: string) => setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
@@ -41,10 +46,15 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   const grid = editing ? [0, 1, 2].map((d) => [values[2 * d], values[2 * d + 1]]) : kept.readingsMm;
   const full = values.every((v) => v !== undefined);
   const readingsMm = editing ? (full ? (grid as number[][]) : undefined) : kept.readingsMm;
-  const result = readingsMm && judgeReadings(kind, readingsMm, instrumentId, view);
+  const z = zero.trim() === '' ? undefined : parseQuantity(zero, 'length');
+  const t = temp.trim() === '' ? undefined : parseQuantity(temp, 'temperature');
+  const slip = z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
+  const taken = { ...(z?.ok ? { zeroMm: z.value } : {}), ...(t?.ok ? { partC: t.value } : {}) };
+  const result = readingsMm && judgeReadings(kind, readingsMm, instrumentId, view, editing ? taken : kept);
+  const odd = statsOf(values.flatMap((v, i) => (v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }])), 0.003)?.outlier;
   const depths = seatDepths(kind, work);
   const record = async () => {
-    if (!full || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId }))) return;
+    if (!full || slip || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId, ...taken }))) return;
     clear();
     setAgain(false);
     if (kind === 'bore' && !state.seats.journal) onKind('journal');
@@ -67,13 +77,16 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
       side={
         <>
           <Call status={result ? worst(result.verdicts) : 'check'}>{result ? result.verdicts[0]!.text : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}</Call>
-          <section><label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label></section>
+          <section><label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label>
+            <details className="more"><summary>Zero and temperature</summary><div className="pair-in"><QuantityInput compact label="Zero" dimension="length" decimals={3} text={zero} onText={setZero} /><QuantityInput compact label="Part at" dimension="temperature" decimals={0} text={temp} onText={setTemp} /></div></details></section>
+          {(odd ?? slip) && <section><p className="line-v"><VerdictShape status="check" size={22} /><span>{slip ?? outlierInWords(odd!)}</span></p></section>}
+          <section><DamageEntry kind={kind} /></section>
           {result && <section><h2>What the readings say</h2><VerdictLines verdicts={result.verdicts} />
             <table className="rows"><tbody><tr><th>Mean</th><td className="n"><b>{result.meanMm.toFixed(3)} mm</b></td></tr><tr><th>Out of round</th><td className="n"><b>{result.outOfRoundMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>Taper</th><td className="n"><b>{result.taperMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>New ring sits tight by</th><td className="n"><b>{result.interference.likely.toFixed(3)}</b> {result.interference.low.toFixed(3)}–{result.interference.high.toFixed(3)}</td></tr></tbody></table></section>}
           <div className="grow" />
         </>
       }
-      actions={editing ? <MainAction label={`Record ${kind}`} missing={full ? undefined : `${values.filter((v) => v === undefined).length} readings to go`} onAct={record} /> : <MainAction label="To Press in" missing={missing} onAct={onDone} />}
+      actions={editing ? <MainAction label={`Record ${kind}`} missing={full ? slip : `${values.filter((v) => v === undefined).length} readings to go`} onAct={record} /> : <MainAction label="To Press in" missing={missing} onAct={onDone} />}
     />
   );
 }

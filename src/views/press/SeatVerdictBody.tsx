@@ -1,12 +1,13 @@
 import { useState, type ReactNode } from 'react';
-import { overrideOf, seatResult, workOf } from '../../core/job/index.ts';
+import { overrideOf, seatChain, seatResult, workOf } from '../../core/job/index.ts';
 import type { SeatKind } from '../../core/fits/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
-import { FitHump } from './FitHump.tsx';
+import { FitSpread } from './FitSpread.tsx';
+import { TemperaturePlan } from './TemperaturePlan.tsx';
 import { SeatUnrolled } from './SeatUnrolled.tsx';
 import { seatNames } from './SeatReadBody.tsx';
 
@@ -22,6 +23,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
   const read = state.seats[kind];
   if (!work || !result || !read) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>} side={<Call status="stop">Press in is locked until the seats are measured.</Call>} actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />} />;
   const status = worst(result.verdicts);
+  const chain = seatChain(kind, view);
   const decided = state.seatDecisions[kind];
   const both = state.seatDecisions.bore && state.seatDecisions.journal;
   const judge = async (decision: 'reuse' | 'replace') => {
@@ -44,7 +46,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
           <div className="seat-foot">
             <div><p className="cap">Mean {kind}</p><p className="far-n num">{result.meanMm.toFixed(3)} <small>mm</small></p>
               <div className="grid gap-2 mt-2 justify-items-start"><Frame name="Out of round" value={result.outOfRoundMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'} /><Frame name="Taper" value={result.taperMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.taperMm <= result.limitMm ? 'good' : 'stop'} /></div></div>
-            <FitHump band={result.interference} />
+            {chain && <FitSpread key={kind} chain={chain} seed={1} />}
           </div>
         </div>
       }
@@ -53,6 +55,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
           <Call status={status}>{result.verdicts[0]!.text}</Call>
           <section><h2>Seats</h2>{(['bore', 'journal'] as const).map((k) => <button key={k} type="button" className="seat-pick" aria-pressed={k === kind} onClick={() => setKind(k)}><b>{seatNames[k]}</b><span>{state.seatDecisions[k] ?? 'no verdict yet'}</span></button>)}</section>
           <section><h2>Reasons</h2><VerdictLines verdicts={result.verdicts} /><p className="cap">Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering judgement; the maker’s figure comes first.</p></section>
+          {kind === 'bore' && <section><TemperaturePlan /></section>}
           <div className="grow" />
           {owning && <PinDialog title="Reuse a seat that is judged Stop?" text={result.verdicts[0]!.text} reason onClose={() => setOwning(false)} onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)} />}
         </>

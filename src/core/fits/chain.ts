@@ -1,0 +1,113 @@
+import type { Band } from '../verdict.ts';
+import { forceN, pressureMpa, type PressFit } from './pressure.ts';
+
+/** A quantity known to a mean and a standard deviation. */
+export interface Normal {
+  mean: number;
+  sd: number;
+}
+
+/** Half of a tolerance zone, or of an instrument's doubt, taken as two or three deviations (common practice, no published source). */
+export const fromLimits = (low: number, high: number, sigmas: 2 | 3 = 3): Normal => ({ mean: (low + high) / 2, sd: (high - low) / (2 * sigmas) });
+
+/** What decides how tight a ring sits and what it takes to press it. Lengths in mm. */
+export interface FitChain {
+  /** Size of the inner body's seat, and of the outer body's. */
+  inside: Normal;
+  outside: Normal;
+  /** Sum of the roughness heights Rz of both seats; 0.8 of it is flattened (DIN 7190-1). */
+  roughness: Normal;
+  friction: Normal;
+  fit: Omit<PressFit, 'interferenceMm'>;
+  lengthMm: number;
+  /** Grip that is lost under load, and the grip from which the outer body yields or the clearance is gone; absent where not known. */
+  creepMm: number;
+  tightMm?: number;
+}
+
+export const smoothingShare = 0.8;
+
+/** Mean and deviation of the effective interference, mm: a sum of independent parts, so exact for any of their shapes. */
+export function gripOf(c: FitChain): Normal {
+  return { mean: c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean, sd: Math.hypot(c.inside.sd, c.outside.sd, smoothingShare * c.roughness.sd) };
+}
+
+/** Share of a normal law below x (Abramowitz and Stegun 7.1.26, error under 1.5e-7). */
+export function shareBelow(x: number, { mean, sd }: Normal): number {
+  if (sd === 0) return x > mean ? 1 : 0;
+  const z = (x - mean) / (sd * Math.SQRT2);
+  const t = 1 / (1 + 0.3275911 * Math.abs(z));
+  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-z * z);
+  return z > 0 ? 1 - tail / 2 : tail / 2;
+}
+
+export interface ChainResult {
+  draws: number;
+  grip: Normal;
+  /** Least and greatest of all draws, mm, and counts in even steps between them. */
+  from: number;
+  to: number;
+  counts: number[];
+  /** Shares of assemblies that would creep, and that would be too tight. */
+  creeps: number;
+  tooTight: number;
+  /** Pressing force over the whole length, kN: 5th, 50th and 95th hundredth. */
+  forceKn: Band;
+}
+
+const bins = 60;
+
+/** Two uniform numbers to two normal ones (Box–Muller), from a small fast generator (mulberry32). */
+function source(seed: number): () => number {
+  let a = seed >>> 0;
+  const uniform = () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), a | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+  let kept = 0;
+  let has = false;
+  return () => {
+    if (has) { has = false; return kept; }
+    const r = Math.sqrt(-2 * Math.log(1 - uniform()));
+    const w = 2 * Math.PI * uniform();
+    kept = r * Math.sin(w);
+    has = true;
+    return r * Math.cos(w);
+  };
+}
+
+/** The whole chain drawn many times (Monte Carlo): shape of the grip, shares beyond the limits, band of the force. */
+export function drawChain(c: FitChain, draws: number, seed: number): ChainResult {
+  const next = source(seed);
+  const grips = new Float64Array(draws);
+  const forces = new Float64Array(Math.min(draws, 50_000));
+  // Force goes with pressure, pressure with grip: one factor serves all draws.
+  const perMm = pressureMpa({ ...c.fit, interferenceMm: 1 });
+  let sum = 0;
+  let squares = 0;
+  let from = Infinity;
+  let to = -Infinity;
+  let creeps = 0;
+  let tooTight = 0;
+  const tight = c.tightMm ?? Infinity;
+  for (let i = 0; i < draws; i++) {
+    const g = c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean + c.inside.sd * next() + c.outside.sd * next() + smoothingShare * c.roughness.sd * next();
+    grips[i] = g;
+    sum += g;
+    squares += g * g;
+    if (g < from) from = g;
+    if (g > to) to = g;
+    if (g <= c.creepMm) creeps += 1;
+    if (g >= tight) tooTight += 1;
+    if (i < forces.length) forces[i] = forceN(perMm * Math.max(0, g), Math.max(0.01, c.friction.mean + c.friction.sd * next()), c.fit.diameterMm, c.lengthMm) / 1000;
+  }
+  const counts = Array<number>(bins).fill(0);
+  const step = (to - from) / bins || 1;
+  for (let i = 0; i < draws; i++) counts[Math.min(bins - 1, Math.floor((grips[i]! - from) / step))]! += 1;
+  forces.sort();
+  const at = (share: number) => forces[Math.min(forces.length - 1, Math.floor(share * forces.length))]!;
+  const mean = sum / draws;
+  return { draws, grip: { mean, sd: Math.sqrt(Math.max(0, squares / draws - mean * mean)) }, from, to, counts, creeps: creeps / draws, tooTight: tooTight / draws, forceKn: { low: at(0.05), likely: at(0.5), high: at(0.95) } };
+}

@@ -1,0 +1,42 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { indexParts, meanOf, partKinds, searchParts, dimensions, type CataloguePart, type Found, type PartIndex, type PartQuery } from '../core/matching/index.ts';
+import { familyOf, type JobContext, type JobState } from '../core/job/index.ts';
+import { closed, Id, oneOf } from '../core/schemas/common.ts';
+import { listRecords } from '../db/records.ts';
+import type { Db } from '../db/open.ts';
+import { store } from './store.ts';
+
+let kept: Promise<PartIndex> | undefined;
+
+/** The catalogue laid out for search; made once and again after an import. */
+export function partIndex(db: Db): Promise<PartIndex> {
+  kept ??= listRecords<CataloguePart>(db, 'parts').then(indexParts);
+  kept.catch(() => { kept = undefined; });
+  return kept;
+}
+export const forgetParts = (): void => { kept = undefined; };
+
+const Size = Type.Number({ exclusiveMinimum: 0, maximum: 2000 });
+export const PartSearchSchema = closed({
+  sizes: Type.Optional(Type.Partial(closed(Object.fromEntries(dimensions.map((d) => [d, Size])) as Record<(typeof dimensions)[number], typeof Size>))),
+  toleranceMm: Type.Optional(Type.Number({ minimum: 0, maximum: 50 })), kind: Type.Optional(oneOf(partKinds)), text: Type.Optional(Type.String({ maxLength: 60 })), most: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
+});
+export const findParts = async (b: Static<typeof PartSearchSchema>): Promise<Found> => searchParts(await partIndex((await store()).db), b as PartQuery);
+export const PartNumbersSchema = closed({ numbers: Type.Array(Id, { minItems: 1, maxItems: 40 }) });
+
+/** How far round what was read, or round the part on record, candidates are taken, mm. */
+const nearMm = 1.2;
+
+/** The few parts a job can have to do with: named on the unit, chosen, entered by hand, or near what was read. */
+export async function partsOfJob(db: Db, ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState, chosen: string | undefined): Promise<CataloguePart[]> {
+  const index = await partIndex(db);
+  const record = ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner];
+  const named = record?.partNumber ? index.byNumber.get(record.partNumber) : undefined;
+  const kind = familyOf({ ...ctx, parts: [] } as unknown as JobContext, state)?.kind ?? 'ring-set';
+  const read = Object.fromEntries(Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)!]));
+  const sizes = Object.keys(read).length > 0 ? read : named ? { outerMm: named.bearing.outerMm, boreMm: named.bearing.boreMm } : undefined;
+  const near = sizes ? searchParts(index, { sizes, toleranceMm: nearMm, kind, most: 24 }).parts : searchParts(index, { kind, most: 24 }).parts;
+  const numbers = [chosen, ...Object.values(ctx.unit.corners).map((c) => c?.partNumber)];
+  const own = numbers.flatMap((n) => (n ? (index.byNumber.get(n) ?? []) : []));
+  return [...new Map([...(state.handPart ? [state.handPart] : []), ...own, ...near].map((p) => [p.number, p])).values()];
+}

@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { chosenPart, familyCodeOf, missingFor, openItems, type ItemState } from '../../core/job/index.ts';
+import { itemName, itemsOf } from '../../core/families/index.ts';
+import { Call, MainAction } from '../../ui/Panels.tsx';
+import { StationBody } from '../shell/JobSheet.tsx';
+import { PinDialog } from '../shell/PinDialog.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { BenchAxis, itemStates, ItemMark } from './BenchAxis.tsx';
+
+/** What the job uses up, laid out along the axis in the order it goes on. */
+export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => void }) {
+  const { view, send } = useJob();
+  const { state, ctx } = view;
+  const [owning, setOwning] = useState<string>();
+  const items = itemsOf(familyCodeOf(ctx, state));
+  const missing = openItems(view);
+  const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
+  const owned = state.overrides.filter((o) => o.rule.startsWith('match.open-item:'));
+  const part = chosenPart(ctx, view.choices);
+  const gate = missingFor('match', view)[0];
+  return (
+    <StationBody
+      kicker="Match, 4 of 4" title="Is everything on the bench?" tabs={bar}
+      picture={<BenchAxis items={items} states={state.items} part={part} onState={(itemId, s) => send('item-marked', { itemId, state: s })} />}
+      side={
+        <>
+          <Call status={missing.length === 0 ? 'good' : 'check'}>{missing.length === 0 ? 'Everything the job uses up is here.' : `Work can start. It stops at “${missing[0]!.blocksText}” unless it comes.`}</Call>
+          <section><p><b className="num text-[52px] leading-none">{inHand}</b> <span className="note">of {items.length} in hand</span></p></section>
+          <section><h2>Missing</h2>{missing.length === 0 && <p className="note">Nothing.</p>}
+            <ul>{missing.map((i) => <li key={i.id} className="miss"><ItemMark state={state.items[i.id]} /><span><b>{i.name}</b><br /><span className="cap">blocks {i.blocksText}</span></span><button type="button" className="link" onClick={() => setOwning(i.id)}>Answer for it</button></li>)}</ul>
+            {owned.map((o) => <p key={o.rule} className="cap mt-2">{view.people.find((p) => p.id === o.byId)?.name} answers for {itemName(o.rule.split(':')[1]!).toLowerCase()}: {o.reason}</p>)}
+          </section>
+          <section><h2>Marks, tap to change</h2><ul className="legend2">{itemStates.map(([s, name]) => <li key={s}><ItemMark state={s} /> {name}</li>)}</ul></section>
+          <div className="grow" />
+          {owning && <PinDialog title={`Start without ${itemName(owning).toLowerCase()}?`} text="The job can go on; it stops where the part is needed. Name and reason are kept on the job card." reason onClose={() => setOwning(undefined)} onPin={(pin, reason) => send('overridden', { rule: `match.open-item:${owning}`, reason }, pin)} />}
+        </>
+      }
+      actions={<><MainAction label="All here" missing={gate} onAct={finish} />{missing.length > 1 && <button type="button" className="btn q small" onClick={async () => { for (const i of missing) await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState }); }}>Mark all in hand</button>}</>}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import { useEffect, useRef, useState } from 'react';
+
+interface IndicatorReading {
+  valueMm: number;
+  settled: boolean;
+}
+
+/** Reads the stand-in indicator until it stands still; the last figure is handed over. */
+export function useIndicator() {
+  const source = useRef<EventSource>(undefined);
+  const [now, setNow] = useState<number>();
+  const stop = () => { source.current?.close(); source.current = undefined; setNow(undefined); };
+  useEffect(() => stop, []);
+  const read = (nominalMm: number, onSettled: (mm: number) => void) => {
+    stop();
+    const s = new EventSource(`/api/devices/indicator/${nominalMm}`);
+    source.current = s;
+    s.onmessage = (e: MessageEvent<string>) => {
+      const r = JSON.parse(e.data) as IndicatorReading;
+      setNow(r.valueMm);
+      if (r.settled) { onSettled(r.valueMm); stop(); }
+    };
+    s.onerror = stop;
+  };
+  return { now, read };
+}
