@@ -43,7 +43,7 @@ function calibrationError(list: readonly Outcome[]): number {
 const mean = (list: readonly Outcome[], of: (o: Outcome) => number) => list.reduce((a, o) => a + of(o), 0) / list.length;
 const layouts: readonly Layout[] = ['front', 'rear', 'all', 'solid-rear'];
 
-export interface Comparison { minutesSaved: number; accuracyGained: number; ece: number; text: string }
+export interface Comparison { minutesSaved: number; accuracyGained: number; /** Standard error of the paired difference. */ accuracyError: number; ece: number; text: string }
 
 /** Both orders on the same cars. */
 export function compareOrders(cars: number, spread: number, seed: number): Comparison {
@@ -57,7 +57,10 @@ export function compareOrders(cars: number, spread: number, seed: number): Compa
     fixed.push(diagnose(m, car, true));
   }
   const line = (name: string, l: readonly Outcome[]) => `${name} ${mean(l, (o) => o.tests).toFixed(1)} tests, ${mean(l, (o) => o.minutes).toFixed(1)} min, ${(100 * mean(l, (o) => Number(o.right))).toFixed(1)} % right, ECE ${(100 * calibrationError(l)).toFixed(1)} %`;
+  const gains = ours.map((o, i) => Number(o.right) - Number(fixed[i]!.right));
+  const gain = gains.reduce((a, b) => a + b, 0) / gains.length;
   return {
+    accuracyError: 100 * Math.sqrt(gains.reduce((a, g) => a + (g - gain) ** 2, 0) / (gains.length - 1) / gains.length),
     minutesSaved: 100 * (1 - mean(ours, (o) => o.minutes) / mean(fixed, (o) => o.minutes)),
     accuracyGained: 100 * (mean(ours, (o) => Number(o.right)) - mean(fixed, (o) => Number(o.right))),
     ece: 100 * calibrationError(ours),

@@ -5,13 +5,13 @@ const url = process.argv[2] ?? 'http://127.0.0.1:4321';
 const rows = ((await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] }).rows;
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
-interface Shot { name: string; path: string; press?: string; size?: [number, number]; night?: boolean; hear?: boolean; read?: boolean }
+interface Shot { name: string; path: string; press?: string; then?: string; size?: [number, number]; night?: boolean; hear?: boolean; read?: boolean }
 const shots: Shot[] = [
   { name: 'floor', path: '/' }, { name: 'complaint', path: `${job('04')}/complaint` }, { name: 'diagnose', path: `${job('04')}/diagnose` },
   { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true },
   { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
-  { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'step', path: `${job('21')}/press-out` },
-  { name: 'old-part', path: `${job('07')}/press-out`, press: 'Old part' }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
+  { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' }, { name: 'measure', path: `${job('30')}/match`, press: 'Measure' }, { name: 'compare', path: `${job('30')}/match`, press: 'Part' },
+  { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('07')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('07')}/press-in`, press: 'Bearing', size: [820, 1180] },
   { name: 'torque', path: `${job('33')}/torque` }, { name: 'torque-phone', path: `${job('33')}/torque`, size: [390, 844] }, { name: 'prove', path: `${job('26')}/prove` }, { name: 'card', path: `${job('26')}/card` }, { name: 'kit', path: '/kit' },
 ];
@@ -24,6 +24,7 @@ for (const s of shots) {
   await page.goto(url + s.path, { waitUntil: 'networkidle' });
   await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
+  if (s.then) await page.getByRole('button', { name: s.then }).click();
   if (s.hear) {
     await page.getByLabel(/^Speed, from/u).fill('80');
     await page.getByRole('button', { name: 'Hear a made-up drive' }).click();
@@ -35,7 +36,7 @@ for (const s of shots) {
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
   }
-  await page.waitForTimeout(s.hear ? 900 : 200);
+  await page.waitForTimeout(s.hear ? 900 : s.name === 'seat' ? 1500 : 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
   await context.close();
 }

@@ -1,3 +1,4 @@
+import type { Rolling } from '../parts.ts';
 import type { FamilyCode } from './families.data.ts';
 
 /** Rings of the bearing that a section is drawn round, mm. */
@@ -124,6 +125,17 @@ function bodiesOf(code: FamilyCode, ring: RingSizes): Body[] {
       box('outer', 0, b, R - 1, R), box('outer', 0, 1, r + 0.4, R), ...[0.26, 0.5, 0.74].map((k) => ball(b * k, (R - 1 + r) / 2, (R - 1 - r) / 2)), box('cage', b - 2, b - 0.8, r + 0.6, R - 1.4), box('seal', -9, -3, r + 0.5, R + 3),
       shape('spindle', [-11, R + 3], [-2, R + 3], [-2, R], [b + 3, R], [b + 3, R - 2], [b + 40, R - 2], [b + 40, R + 16], [30, R + 18], [26, R + 34], [14, R + 34], [10, R + 12], [-11, R + 10]), box('shaft', -40, b + 50, 0, r),
     ];
+  }
+}
+
+/** The bearing of a part alone, by what rolls in it, from its outboard face. */
+export function bearingBodies(rolling: Rolling, ring: RingSizes): Body[] {
+  const [R, r, b] = [ring.outerMm / 2, ring.boreMm / 2, ring.widthMm];
+  switch (rolling) {
+    case 'taper': return taper(ring, 0, 1);
+    case 'ball': return singleRow(ring, 0);
+    case 'cylindrical': { const h = (R - r) * 0.3; return [box('outer', 0, b, R - h, R), ...(r < R - 3 * h ? [box('inner', 0, b, r, r + h)] : []), box('ball', b * 0.14, b * 0.86, r + h + 0.2, R - h - 0.2)]; }
+    case 'needle': return [box('outer', 0, b, R - 1, R), box('ball', b * 0.12, b * 0.84, r, R - 1.2), box('cage', b * 0.84, b * 0.9, r + 0.6, R - 1.6)];
   }
 }
 

@@ -57,24 +57,31 @@ export interface ChainResult {
 
 const bins = 60;
 
-/** Two uniform numbers to two normal ones (Box–Muller), from a small fast generator (mulberry32). */
+/** Standard normal numbers in pairs (Marsaglia's polar method) from a small fast generator (mulberry32). */
 function source(seed: number): () => number {
   let a = seed >>> 0;
-  const uniform = () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), a | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
   let kept = 0;
   let has = false;
   return () => {
     if (has) { has = false; return kept; }
-    const r = Math.sqrt(-2 * Math.log(1 - uniform()));
-    const w = 2 * Math.PI * uniform();
-    kept = r * Math.sin(w);
+    let x = 0;
+    let y = 0;
+    let s = 0;
+    do {
+      a = (a + 0x6d2b79f5) | 0;
+      let t = Math.imul(a ^ (a >>> 15), a | 1);
+      t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+      x = (t ^ (t >>> 14)) / 2_147_483_648;
+      a = (a + 0x6d2b79f5) | 0;
+      t = Math.imul(a ^ (a >>> 15), a | 1);
+      t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+      y = (t ^ (t >>> 14)) / 2_147_483_648;
+      s = x * x + y * y;
+    } while (s >= 1 || s === 0);
+    const k = Math.sqrt((-2 * Math.log(s)) / s);
+    kept = y * k;
     has = true;
-    return r * Math.cos(w);
+    return x * k;
   };
 }
 

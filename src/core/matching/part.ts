@@ -53,6 +53,9 @@ export function dimensionsOf(kind: PartKind): readonly DimensionId[] {
   }
 }
 
+/** Built of one row; the others have two rows of balls. */
+export const oneRow = (kind: PartKind): boolean => !['ring-set', 'cartridge', 'hub-unit'].includes(kind);
+
 /** A candidate's figure; undefined where its catalogue does not say. */
 export function sizeOf(part: CataloguePart, d: DimensionId): number | undefined {
   switch (d) {

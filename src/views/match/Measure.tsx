@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { candidatesFor, chosenPart, conflictsOf, familyOf, instrumentById, oldPart, readingsToGo } from '../../core/job/index.ts';
-import { atTwenty, dimensionNames, dimensionsOf, isCount, measureAgain, outlierInWords, readingFault, readingsNeeded, statsOf, type DimensionId, type Reading } from '../../core/matching/index.ts';
+import { atTwenty, dimensionNames, dimensionsOf, isCount, measureAgain, oneRow, outlierInWords, readingFault, readingsNeeded, statsOf, type DimensionId, type Reading } from '../../core/matching/index.ts';
 import { resultInWords, testById } from '../../core/diagnosis/index.ts';
 import type { Corner, Encoder, Rolling, SealKind, Side, Spacer } from '../../core/parts.ts';
 import { both, parseQuantity } from '../../core/units/index.ts';
@@ -55,7 +55,7 @@ export function useMeasure({ off }: MeasureProps) {
         {open === 'encoder' ? <EncoderEntry onDone={() => setPicked(undefined)} /> : open === 'points' ? <PointsEntry /> : open === 'bench' ? <BenchEntry onDone={() => setPicked(undefined)} /> : <Entry key={open} dimension={open} onDone={() => setPicked(undefined)} />}
       </div>
       <div className="old-see">
-        {part ? (kind === 'hub-unit' ? <FlangeOver part={part} old={state.oldReadings} lit={open} /> : <OldOverNew part={part.bearing} partName={chosen ? part.number : `${part.number}, nearest`} old={state.oldReadings} lit={open} encoderSide={state.oldEncoder?.side} stats={stats} />) : <p className="note big">Measure, and the catalogue answers. No part is chosen yet to lay the old one over.</p>}
+        {part ? (kind === 'hub-unit' ? <FlangeOver part={part} old={state.oldReadings} lit={open} /> : <OldOverNew part={part.bearing} single={oneRow(part.kind)} rolling={part.rolling} partName={chosen ? part.number : `${part.number}, nearest`} old={state.oldReadings} lit={open} encoderSide={state.oldEncoder?.side} stats={stats} />) : <p className="note big">Measure, and the catalogue answers. No part is chosen yet to lay the old one over.</p>}
         <ul className="read-list">
           {dims.map((d) => row(d, dimensionNames[d], stats[d] ? `${stats[d].meanMm.toFixed(isCount(d) ? 0 : 3)}${isCount(d) ? '' : ` ± ${stats[d].doubtMm.toFixed(3)}`}${stats[d].outOfRoundMm > 0 ? `, round to ${stats[d].outOfRoundMm.toFixed(3)}` : ''}${stats[d].taperMm > 0 ? `, taper ${stats[d].taperMm.toFixed(3)}` : ''}` : 'not read'))}
           {row('encoder', 'Encoder', state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read')}

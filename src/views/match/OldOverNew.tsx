@@ -1,7 +1,8 @@
 import { meanOf, type OldPart, type ReadingStats } from '../../core/matching/index.ts';
-import type { Bearing, Side } from '../../core/parts.ts';
+import { bearingBodies } from '../../core/families/index.ts';
+import type { Bearing, Rolling, Side } from '../../core/parts.ts';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
-import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+import { Defs, poly, useMarks } from '../../ui/section/primitives.tsx';
 
 /** The sizes that a ring section can show. */
 export type RingDimension = 'outerMm' | 'boreMm' | 'widthMm';
@@ -10,7 +11,7 @@ const ax = 270;
 const top = 110;
 
 /** The new part in section, the old one's outline over it: new solid blue, old dashed ink, the difference shaded. */
-export function OldOverNew({ part, partName, old, lit, encoderSide, nominal, stats }: { part: Bearing; partName: string; old: OldPart['readings']; lit: string | undefined; encoderSide: Side | undefined; nominal?: boolean; stats?: Partial<Record<string, ReadingStats | undefined>> }) {
+export function OldOverNew({ part, rolling = 'ball', single, partName, old, lit, encoderSide, nominal, stats }: { part: Bearing; /** One row, of what rolls; double-row balls otherwise. */ single?: boolean; rolling?: Rolling | undefined; partName: string; old: OldPart['readings']; lit: string | undefined; encoderSide: Side | undefined; nominal?: boolean; stats?: Partial<Record<string, ReadingStats | undefined>> }) {
   const marks = useMarks();
   const read = { outerMm: meanOf(old.outerMm), boreMm: meanOf(old.boreMm), widthMm: meanOf(old.widthMm) };
   const size = { outerMm: Math.max(part.outerMm, read.outerMm ?? 0), widthMm: Math.max(part.widthMm, read.widthMm ?? 0) };
@@ -27,10 +28,10 @@ export function OldOverNew({ part, partName, old, lit, encoderSide, nominal, sta
   const doubt = (d: RingDimension) => (stats?.[d] ? ` ± ${stats[d].doubtMm.toFixed(stats[d].doubtMm < 0.01 ? 3 : 2)}` : '');
   const figure = (d: RingDimension, pre: string) => (read[d] !== undefined ? `${pre}${read[d].toFixed(2)}${doubt(d)}` : nominal ? `${pre}${part[d]}` : `${pre}?`);
   return (
-    <svg className="dr oon" viewBox="0 0 540 440" role="img" aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}>
+    <svg className="dr oon" viewBox={`0 0 540 ${Math.round(bottom + 64)}`} role="img" aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}>
       <Defs id={marks.id} />
-      <BearingHalf b={part} at={{ ax, u }} top={top} marks={marks} encoderUp={encoderUp} />
-      <BearingHalf b={part} at={{ ax, u, dir: -1 }} top={top} marks={marks} encoderUp={encoderUp} />
+      {single ? ([1, -1] as const).map((s) => <g key={s}>{bearingBodies(rolling, part).map((b, i) => ('ball' in b ? <circle key={i} className="ball" cx={x(s * b.ball.r)} cy={top + b.ball.z * u} r={b.ball.radius * u} /> : <path key={i} className={`out thin2${b.role === 'ball' ? ' f-sheet' : ''}`} {...(b.role === 'outer' || b.role === 'inner' ? { fill: marks.fill(b.role) } : {})} d={poly(b.points.map(([z, r]) => [x(s * r), top + z * u] as const))} />))}</g>)
+        : <><BearingHalf b={part} at={{ ax, u }} top={top} marks={marks} encoderUp={encoderUp} /><BearingHalf b={part} at={{ ax, u, dir: -1 }} top={top} marks={marks} encoderUp={encoderUp} /></>}
       <path className="thin" d={`M${x(-part.boreMm / 2)} ${top}H${x(part.boreMm / 2)}M${x(-part.boreMm / 2)} ${bottom}H${x(part.boreMm / 2)}`} />
       {any && [1, -1].map((s) => <g key={s}><path fill={marks.fill('only')} fillRule="evenodd" d={`${oldHalf(s as 1)}${newHalf(s as 1)}`} className="diff" /><path className="new-line" d={newHalf(s as 1)} /><path className="old-line" d={oldHalf(s as 1)} /></g>)}
       <path className="axis" d={`M${ax} ${top - 26}V${bottom + 26}`} />

@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
 import { candidatesFor, chosenComparison, chosenPart, cornerRecord, familyOf, oldPart, sensorSide } from '../../core/job/index.ts';
-import { compare, dimensionNames, dimensionsOf, isCount, kindNames, measureAgain, meanOf, partInShort, pointNames, points, sizeOf, type CataloguePart, type Comparison, type Found, type PointId } from '../../core/matching/index.ts';
+import { compare, dimensionNames, dimensionsOf, isCount, kindNames, measureAgain, oneRow, meanOf, partInShort, pointNames, points, sizeOf, type CataloguePart, type Comparison, type Found, type PointId } from '../../core/matching/index.ts';
 import { both } from '../../core/units/index.ts';
 import { Call, Caution, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -38,7 +38,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
       kicker={read ? 'Match, 3 of 4: old over new' : 'Match, provisional: the old part on the bench decides'} title={part ? `${part.maker} ${part.number}` : 'Which part?'} tabs={tabs}
       picture={shown ? (
         <div className="match-pic">
-          {kind === 'hub-unit' ? <FlangeOver part={shown.part} old={state.oldReadings} lit={undefined} /> : <OldOverNew part={shown.part.bearing} partName={part ? part.number : `${shown.part.number}, nearest`} old={state.oldReadings} lit={undefined} nominal encoderSide={sensorSide(ctx, state)} />}
+          {kind === 'hub-unit' ? <FlangeOver part={shown.part} old={state.oldReadings} lit={undefined} /> : <OldOverNew part={shown.part.bearing} single={oneRow(shown.part.kind)} rolling={shown.part.rolling} partName={part ? part.number : `${shown.part.number}, nearest`} old={state.oldReadings} lit={undefined} nominal encoderSide={sensorSide(ctx, state)} />}
           <Points c={shown} />
         </div>
       ) : <div className="fam-known"><FamilySection code={familyOf(ctx, state)!.code} label={`${familyOf(ctx, state)!.name} in section`} /><p className="note big">No part is named for this corner. Measure the old one, look in the catalogue by size, or choose from the list.</p></div>}
