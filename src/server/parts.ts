@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { indexParts, meanOf, partKinds, searchParts, dimensions, type CataloguePart, type Found, type PartIndex, type PartQuery } from '../core/matching/index.ts';
 import { familyOf, type JobContext, type JobState } from '../core/job/index.ts';
 import { closed, Id, oneOf } from '../core/schemas/common.ts';
+import type { Consumable } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
 import { store } from './store.ts';
@@ -23,6 +24,12 @@ export const PartSearchSchema = closed({
 });
 export const findParts = async (b: Static<typeof PartSearchSchema>): Promise<Found> => searchParts(await partIndex((await store()).db), b as PartQuery);
 export const PartNumbersSchema = closed({ numbers: Type.Array(Id, { minItems: 1, maxItems: 40 }) });
+
+/** Consumables for each item, those in stock first and cheapest of them. */
+export async function consumablesFor(items: readonly string[]): Promise<Record<string, Consumable[]>> {
+  const all = await listRecords<Consumable>((await store()).db, 'consumables');
+  return Object.fromEntries(items.map((item) => [item, all.filter((c) => c.item === item).sort((a, b) => Number(b.stock > 0) - Number(a.stock > 0) || a.priceMinor - b.priceMinor).slice(0, 3)]));
+}
 
 /** How far round what was read, or round the part on record, candidates are taken, mm. */
 const nearMm = 1.2;

@@ -10,7 +10,7 @@ import { exportFile } from './export.ts';
 import { importTable, importWorkshop, tableKinds } from './import.ts';
 import { bookView, CountResetSchema, editTable, jobLessons, resetCounts, restoreTable, TableEditSchema, TableRestoreSchema } from './books.ts';
 import { MoodSchema, moodNow, offers, setMood } from './offers.ts';
-import { findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
+import { consumablesFor, findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
 import { signals, SignalsSchema, takeSignals, TakeSchema } from './signals.ts';
 import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './jobs.ts';
 import { leadByPin, people } from './people.ts';
@@ -80,6 +80,7 @@ export const routes: readonly Route[] = [
   route('GET', '/api/export/{file}', 'One kind of record as the import takes it: parts.csv, adapters.json, …', {}, ({ params }) => exportFile(params['file']!)),
   route('GET', '/api/schema/workshop', 'JSON schema of a workshop file', {}, () => ({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...WorkshopSchema })),
   route('POST', '/api/parts/search', 'Parts of the catalogue by size and tolerance, kind, number or maker', { body: PartSearchSchema }, ({ body }) => findParts(body)),
+  route('POST', '/api/consumables/search', 'What the shop can take for these items, in stock first, a few each', { body: closed({ items: Type.Array(Id, { minItems: 1, maxItems: 20 }) }) }, async ({ body }) => consumablesFor(body.items)),
   route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
   route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) => jobView(params['id']!)),
   route('POST', '/api/jobs/{id}/events', 'Add one line to the record of a job', { body: EventSchema }, ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1])),

@@ -108,23 +108,25 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   // The old part: a bore that cannot be is refused beside its field and what was typed stays.
   for (const [label, first, second] of [['Outer diameter', '76.00', '2.992 in'], ['Bore', '40.00', '40.01'], ['Width', '37.00', '37,01']] as const) {
     if (label === 'Bore') {
-      await page.getByLabel('Bore at 0°').fill('80');
+      await page.getByLabel('Bore at face 0°').fill('80');
       await page.getByText(/cannot be larger than the outside/u).waitFor();
-      expect(await page.getByLabel('Bore at 0°').inputValue()).toBe('80');
+      expect(await page.getByLabel('Bore at face 0°').inputValue()).toBe('80');
     }
-    await page.getByLabel(`${label} at 0°`).fill(first);
-    await page.getByLabel(`${label} at 0°`).press('Enter');
-    await page.getByLabel(`${label} at 90°`).fill(second);
-    await page.getByLabel(`${label} at 90°`).press('Enter');
+    const [at0, next] = label === 'Width' ? ['0°', '180°'] : ['face 0°', 'face 90°'];
+    await page.getByLabel(`${label} at ${at0}`).fill(first);
+    await page.getByLabel(`${label} at ${at0}`).press('Enter');
+    await page.getByLabel(`${label} at ${next}`).fill(second);
+    await page.getByLabel(`${label} at ${next}`).press('Enter');
   }
   await page.getByRole('radio', { name: 'magnetic' }).click();
   await page.getByRole('radio', { name: 'inboard' }).click();
   await page.getByLabel(/Pole PAIRS/u).fill('48');
   await button(page, 'Record encoder').click();
+  await button(page, 'Sandy or loose').click();
   await button(page, 'Accept part').click();
   for (const [kind, values] of [['bore', ['75.964', '75.961', '75.961', '75.959', '75.962', '75.958']], ['journal', ['40.017', '40.016', '40.016', '40.015', '40.016', '40.015']]] as const) {
     const inputs = page.locator('.seat-grid input');
-    await page.getByRole('heading', { name: kind === 'bore' ? /knuckle bore/u : /hub journal/u }).waitFor();
+    await page.getByRole('heading', { name: kind === 'bore' ? /the bore/u : /the journal/u }).waitFor();
     for (const [i, v] of values.entries()) await inputs.nth(i).fill(v);
     await button(page, `Record ${kind}`).click();
   }

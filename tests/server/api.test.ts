@@ -35,6 +35,7 @@ const complaint = { corner: 'LF', sound: 'roar', lamps: [], history: [] };
 
 beforeAll(async () => {
   await importTable('parts', demo('parts.csv'), false);
+  await importTable('consumables', demo('consumables.csv'), false);
   await importTable('adapters', demo('kit.csv'), false);
   await importWorkshop(JSON.parse(demo('workshop.json')));
   await importJobs(JSON.parse(demo('jobs.json')));
@@ -247,6 +248,41 @@ describe('likelihood tables', () => {
   it('let a bench reading in only when the part is off', async () => {
     const job = await newJob();
     expect((await say(job, 'test-recorded', { testId: 'bench', place: 'LF', result: 'sandy' })).json).toMatchObject({ status: 422, rule: 'diagnose.not-off' });
+  });
+});
+
+describe('parts', () => {
+  it('are found by size, and offers come from a service that may fail without stopping the job', async () => {
+    const found = (await ask('POST', '/api/parts/search', { sizes: { outerMm: 77, boreMm: 31 }, toleranceMm: 0.2, kind: 'axle-bearing' })).json;
+    const numbers = found.parts.map((p: Json) => p.number);
+    expect(numbers).toEqual(expect.arrayContaining(['QX3177-298', 'QX3177-299']));
+    expect((await ask('POST', '/api/parts-service/offers', { numbers })).json).toMatchObject({ down: null, offers: [{ number: numbers[0] }, { number: numbers[1] }] });
+    for (const [fails, text] of [['error', /answered with an error \(503\)/u], ['nonsense', /not a list of offers/u]] as const) {
+      await ask('PUT', '/api/parts-service/mood', { latencyMs: 0, fails });
+      const r = (await ask('POST', '/api/parts-service/offers', { numbers })).json;
+      expect([r.offers, text.test(r.down)]).toEqual([[], true]);
+    }
+    await ask('PUT', '/api/parts-service/mood', { latencyMs: 4000, fails: 'no' });
+    expect((await ask('POST', '/api/parts-service/offers', { numbers })).json.down).toMatch(/did not answer within 2.5 s/u);
+    await ask('PUT', '/api/parts-service/mood', { latencyMs: 0, fails: 'no' });
+    expect((await ask('POST', '/api/consumables/search', { items: ['press-ring'] })).json['press-ring'][0]).toMatchObject({ item: 'press-ring' });
+  });
+  it('cannot be chosen when nobody has them, and a hand-entered one is judged but never overwrites the catalogue', async () => {
+    const job = await newJob();
+    expect(fieldsOf((await ask('PUT', `/api/jobs/${job}/choices/match`, { id: uuid(), version: 0, value: { partNumber: 'NOBODY-1' }, byId: 'rafe' })).json)).toEqual(['partNumber']);
+    const { part } = { part: (await ask('GET', '/api/records/parts')).json.find((p: Json) => p.number === 'N4076-48') };
+    expect((await say(job, 'part-entered', { part })).json).toMatchObject({ rule: 'match.part-twice' });
+    expect((await say(job, 'part-entered', { part: { ...part, number: 'BOX-1', bearing: { ...part.bearing, boreMm: 90 } } })).json).toMatchObject({ status: 422, errors: [{ field: 'part.bearing.boreMm' }] });
+    const now = (await say(job, 'part-entered', { part: { ...part, number: 'BOX-1' } })).json;
+    expect(now.ctx.parts.some((p: Json) => p.number === 'BOX-1' && p.byHand)).toBe(true);
+    expect((await ask('PUT', `/api/jobs/${job}/choices/match`, { id: uuid(), version: 0, value: { partNumber: 'BOX-1' }, byId: 'rafe' })).status).toBe(200);
+  });
+  it('stream a reading from the stand-in indicator until it settles', async () => {
+    const r = await dispatch(new Request('http://127.0.0.1/api/devices/indicator/76'));
+    const lines = (await r.text()).trim().split('\n\n').map((l) => JSON.parse(l.replace('data: ', '')) as { valueMm: number; settled: boolean });
+    expect(lines.map((l) => l.settled)).toEqual([...Array<boolean>(11).fill(false), true]);
+    expect(Math.abs(lines.at(-1)!.valueMm - 76)).toBeLessThan(0.05);
+    expect((await dispatch(new Request('http://127.0.0.1/api/devices/indicator/-3'))).status).toBe(422);
   });
 });
 

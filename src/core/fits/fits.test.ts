@@ -12,6 +12,19 @@ describe('ISO 286', () => {
     expect(tolerance(size, cls)).toEqual({ upperUm, lowerUm });
   });
 
+  it('gives the classes that follow no rule: J, j and t (ISO 286-2:2010, memory)', () => {
+    expect(tolerance(72, 'J7')).toEqual({ upperUm: 18, lowerUm: -12 });
+    expect(tolerance(40, 'j6')).toEqual({ upperUm: 11, lowerUm: -5 });
+    expect(tolerance(40, 't6')).toEqual({ upperUm: 64, lowerUm: 48 });
+    expect(() => tolerance(20, 't6')).toThrow(/^sizeMm: shafts t begin over 24/u);
+    expect(() => tolerance(40, 'J9')).toThrow(/^class: /u);
+  });
+  it('begins every hole H at nominal and ends every shaft h there', () => {
+    fc.assert(fc.property(fc.double({ min: 3.01, max: 500, noNaN: true }), fc.integer({ min: 4, max: 11 }), (size, grade) => {
+      expect(tolerance(size, `H${grade}`).lowerUm).toBe(0);
+      expect(tolerance(size, `h${grade}`).upperUm).toBe(0);
+    }));
+  });
   it('gives the bearing tolerances of ISO 492 class Normal', () => {
     // ISO 492, class Normal (memory)
     expect([bearingNormal(40, 'bore'), bearingNormal(25, 'bore'), bearingNormal(72, 'outside'), bearingNormal(90, 'outside')].map((d) => d.lowerUm)).toEqual([-12, -10, -13, -15]);
@@ -53,6 +66,14 @@ describe('press fit', () => {
     }), { numRuns: 20 });
   });
 
+  it('needs more force the tighter it is, in proportion, and none at zero', () => {
+    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.1, noNaN: true }), fc.double({ min: 1.01, max: 3, noNaN: true }), (delta, k) => {
+      const at = (d: number) => forceN(pressureMpa(steel(d, 72, 110, 60)), 0.1, 72, 37);
+      expect(at(delta * k)).toBeGreaterThan(at(delta));
+      expect(at(delta * k) / at(delta)).toBeCloseTo(k, 9);
+      expect(at(0)).toBe(0);
+    }));
+  });
   it('needs no force when it is loose', () => expect(pressureMpa(steel(-0.01, 72, 110, 60))).toBe(0));
 
   it('changes the raceways', () => {

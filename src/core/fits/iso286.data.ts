@@ -32,6 +32,23 @@ export const lowerShaft: Record<string, readonly number[]> = {
   s: [19, 23, 28, 35, 43, 53, 59, 71, 79, 92, 100, 108, 122, 130, 140, 158, 170, 190, 208, 232, 252],
 };
 
+/** Lower deviation ei of shafts j, and upper deviation ES of holes J, µm, by grade: they follow no rule. ISO 286-2:2010 (memory). */
+export const shaftJ: Record<number, readonly number[]> = {
+  5: [-2, -2, -3, -4, -5, -7, -9, -11, -13, -16, -18, -20],
+  6: [-2, -2, -3, -4, -5, -7, -9, -11, -13, -16, -18, -20],
+  7: [-4, -5, -6, -8, -10, -12, -15, -18, -21, -26, -28, -32],
+};
+export const holeJ: Record<number, readonly number[]> = {
+  6: [5, 5, 6, 8, 10, 13, 16, 18, 22, 25, 29, 33],
+  7: [6, 8, 10, 12, 14, 18, 22, 26, 30, 36, 39, 43],
+  8: [10, 12, 15, 20, 24, 28, 34, 41, 47, 55, 60, 66],
+};
+
+/** Lower deviation ei of shafts t, µm, from over 24 mm: [up to mm, ei]. ISO 286-1:2010 (memory). */
+export const shaftT: readonly (readonly [number, number])[] = [
+  [30, 41], [40, 48], [50, 54], [65, 66], [80, 75], [100, 91], [120, 104], [140, 122], [160, 134], [180, 146], [200, 166], [225, 180], [250, 196], [280, 218], [315, 240], [355, 268], [400, 294], [450, 330], [500, 360],
+];
+
 /** ISO 492 class Normal, mean diameter deviation 0/−t: [up to mm, t in µm] (memory). */
 export const normalBore: readonly (readonly [number, number])[] = [
   [18, 8], [30, 10], [50, 12], [80, 15], [120, 20], [180, 25], [250, 30], [315, 35],

@@ -1,4 +1,4 @@
-import { fineRanges, itGrades, lowerShaft, normalBore, normalOutside, ranges, upperShaft } from './iso286.data.ts';
+import { fineRanges, holeJ, itGrades, lowerShaft, shaftJ, shaftT, normalBore, normalOutside, ranges, upperShaft } from './iso286.data.ts';
 
 /** Limits of size from the nominal, in µm. */
 export interface Deviations {
@@ -24,7 +24,7 @@ export function itGrade(sizeMm: number, grade: number): number {
  * Holes K M N up to IT8 and P R S up to IT7 carry the Δ = IT(n) − IT(n−1) of the standard.
  */
 export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
-  const found = /^(js|JS|[fghkmnprsFGHKMNPRS])(\d{1,2})$/u.exec(toleranceClass);
+  const found = /^(js|JS|[fghjkmnprstFGHJKMNPRS])(\d{1,2})$/u.exec(toleranceClass);
   if (!found) throw new RangeError(`class: “${toleranceClass}” is not a class in the table, such as P7 or k6`);
   const [, letter = '', digits = ''] = found;
   const grade = Number(digits);
@@ -32,6 +32,17 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   const kind = letter.toLowerCase();
   const hole = letter !== kind;
   if (kind === 'js') return { upperUm: it / 2, lowerUm: -it / 2 };
+  if (kind === 'j') {
+    const row = (hole ? holeJ : shaftJ)[grade];
+    if (!row) throw new RangeError(`class: ${letter}${grade} is not tabled; ${hole ? 'J6 to J8' : 'j5 to j7'} are`);
+    const d = row[indexIn(ranges, sizeMm)]!;
+    return hole ? { upperUm: d, lowerUm: d - it } : { upperUm: d + it, lowerUm: d };
+  }
+  if (kind === 't') {
+    const own = sizeMm > 24 ? shaftT.find(([upTo]) => sizeMm <= upTo) : undefined;
+    if (!own) throw new RangeError(`sizeMm: shafts t begin over 24 mm, not at ${sizeMm} mm`);
+    return { upperUm: own[1] + it, lowerUm: own[1] };
+  }
   const clearance = upperShaft[kind];
   if (clearance) {
     const es = clearance[indexIn(ranges, sizeMm)]!;

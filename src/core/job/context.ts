@@ -1,6 +1,6 @@
 import { judge, testsOf, type Book, type Judgement, type UnitHistory } from '../diagnosis/index.ts';
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
-import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, judgeDamage, judgeSeat, limitsMm, yieldsAtMm, type FitChain } from '../fits/index.ts';
+import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, holds, hoopMpa, judgeDamage, judgeSeat, limitsMm, pressureMpa, racewayChangeMm, smoothingShare, yieldMpa, yieldsAtMm, type FitChain } from '../fits/index.ts';
 import { gravestFirst, type Verdict } from '../verdict.ts';
 import { familyByCode, type Family, type FamilyCode } from '../families/index.ts';
 import { atTwenty, candidates, compare, conflicts, meanOf, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
@@ -136,6 +136,21 @@ function warmVerdict(kind: SeatKind, { interference }: SeatResult, { bearing, kn
 
 /** Roughness heights Rz of a turned or bored seat and a ground ring together, mm (judgement; measured where it can be). */
 const bothRz = { mean: 0.008, sd: 0.002 };
+
+/** What a measured fit does to the parts: pressure, stresses against yield, loss of clearance, what it can hold. Likely values. */
+export function fitEffects(kind: SeatKind, job: JobNow) {
+  const work = workOf(job.ctx, job.state, job.choices);
+  const result = seatResult(kind, job.ctx, job.state, job.choices);
+  if (!work || !result) return undefined;
+  const { fit, lengthMm } = seatFit(kind, work);
+  const whole = { ...fit, interferenceMm: Math.max(0, result.interference.likely - smoothingShare * bothRz.mean) };
+  const { bearing: b, knuckle, hub } = work;
+  return {
+    pressureMpa: pressureMpa(whole), hoopMpa: hoopMpa(whole).outerMpa, yieldMpa: kind === 'bore' ? yieldMpa[fit.outerMaterial] : undefined,
+    clearanceLossMm: Math.abs(kind === 'bore' ? racewayChangeMm('outer', whole.interferenceMm, b.outerMm, b.pitchMm + b.ballMm, knuckle.bossOuterMm) : racewayChangeMm('inner', whole.interferenceMm, b.boreMm, b.pitchMm - b.ballMm, hub.boreMm)),
+    ...holds(whole, frictions.oiled.low, lengthMm),
+  };
+}
 
 /** The chain of a seat that was read, for its spread; undefined before. What is not on record is left out, not guessed. */
 export function seatChain(kind: SeatKind, { ctx, state, choices }: JobNow): FitChain | undefined {

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { layoutNames, resultInWords, testById, tests, type NextTest, type Place } from '../../core/diagnosis/index.ts';
-import { judgementOf } from '../../core/job/index.ts';
+import { judgementOf, partByNumber } from '../../core/job/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
 import { Call, Caution, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
@@ -40,12 +40,13 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const { view, send, choose } = useJob();
   const { state, ctx, job, choices } = view;
   const j = judgementOf(ctx, state, choices);
+  const top = j.suspects[0]!;
+  const part = top.corner ? partByNumber(ctx, ctx.unit.corners[top.corner]?.partNumber) : undefined;
   const without = choices.diagnose?.value.without ?? [];
   const [picked, setPicked] = useState<{ testId: string; place: Place }>();
   const [about, setAbout] = useState<string>();
   const [asking, setAsking] = useState(false);
   const next: NextTest | undefined = picked ? (j.next.find((n) => n.test.id === picked.testId && n.place === picked.place) ?? again(picked)) : j.next[0];
-  const top = j.suspects[0]!;
   const shown = wholePercents(j.suspects.map((s) => s.probability));
   const call = async (reason?: string) => {
     if (!(await send('diagnosis-accepted', { suspectId: top.id, probability: top.probability, ...(reason ? { reason } : {}) }))) return false;
@@ -76,6 +77,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       side={
         <>
           <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>{sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}{j.callText}</Call>
+          <p className="cap cost">{j.lineReason}{part ? ` The part: ${part.number}, ${(part.priceMinor / 100).toFixed(2)} ${part.currency}.` : ''}</p>
           {j.contradictions.map((c) => <section key={c.text} className="p-0!"><Caution>{c.text}</Caution></section>)}
           {next && <TestPanel key={next.test.id + next.place} next={next} judgement={j} onDone={() => setPicked(undefined)} />}
           <section><h2>Not yet checked</h2>

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { chosenPart, familyCodeOf, missingFor, openItems, type ItemState } from '../../core/job/index.ts';
 import { itemName, itemsOf } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
-import { useJob } from '../shell/useJob.ts';
+import type { Consumable } from '../../core/schemas/workshop.ts';
+import { call, useJob } from '../shell/useJob.ts';
 import { BenchAxis, itemStates, ItemMark } from './BenchAxis.tsx';
 
 /** What the job uses up, laid out along the axis in the order it goes on. */
@@ -14,6 +15,9 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
   const [owning, setOwning] = useState<string>();
   const items = itemsOf(familyCodeOf(ctx, state));
   const missing = openItems(view);
+  const [supply, setSupply] = useState<Record<string, Consumable[]>>({});
+  const wanted = items.map((i) => i.id).filter((id) => id !== 'bearing').join(' ');
+  useEffect(() => { if (wanted) void call<Record<string, Consumable[]>>('POST', '/api/consumables/search', { items: wanted.split(' ') }).then((r) => { if (r.ok) setSupply(r.value); }); }, [wanted]);
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
   const owned = state.overrides.filter((o) => o.rule.startsWith('match.open-item:'));
   const part = chosenPart(ctx, view.choices);
@@ -30,6 +34,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
             <ul>{missing.map((i) => <li key={i.id} className="miss"><ItemMark state={state.items[i.id]} /><span><b>{i.name}</b><br /><span className="cap">blocks {i.blocksText}</span></span><button type="button" className="link" onClick={() => setOwning(i.id)}>Answer for it</button></li>)}</ul>
             {owned.map((o) => <p key={o.rule} className="cap mt-2">{view.people.find((p) => p.id === o.byId)?.name} answers for {itemName(o.rule.split(':')[1]!).toLowerCase()}: {o.reason}</p>)}
           </section>
+          {Object.keys(supply).length > 0 && <section><h2>From our catalogue</h2><table className="rows"><tbody>{items.filter((i) => supply[i.id]?.[0]).map((i) => { const c = supply[i.id]![0]!; return <tr key={i.id}><td>{i.name}<br /><span className="cap">{c.maker} {c.number}, {c.sizeText}</span></td><td className="n">{c.stock > 0 ? <><b>{c.stock}</b> in stock</> : `${c.leadDays} days`}</td></tr>; })}</tbody></table></section>}
           <section><h2>Marks, tap to change</h2><ul className="legend2">{itemStates.map(([s, name]) => <li key={s}><ItemMark state={s} /> {name}</li>)}</ul></section>
           <div className="grow" />
           {owning && <PinDialog title={`Start without ${itemName(owning).toLowerCase()}?`} text="The job can go on; it stops where the part is needed. Name and reason are kept on the job card." reason onClose={() => setOwning(undefined)} onPin={(pin, reason) => send('overridden', { rule: `match.open-item:${owning}`, reason }, pin)} />}

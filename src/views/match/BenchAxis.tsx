@@ -43,7 +43,7 @@ export function BenchAxis({ items, states, part, onState }: { items: readonly It
           </g>
         );
       })}
-      <path className="thin" d="M0 396H880" /><text className="b" x="0" y="418">What waits for it</text>
+      <path className="thin" d="M0 396H880" /><text className="b bgp" x="0" y="418">What waits for it</text>
       <path className="axis" d="M0 480H880" />
       {order.map((b) => {
         const stop = stopsAt.some((s) => s?.blocksText === b);

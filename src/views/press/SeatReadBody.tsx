@@ -61,7 +61,7 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   };
   return (
     <StationBody
-      kicker={kicker} title={kind === 'bore' ? 'Is the knuckle bore still good?' : 'Is the hub journal still good?'} tabs={tabs}
+      kicker={kicker} title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'} tabs={tabs}
       picture={
         <div className="seat-body">
           <Choices name="Seat" value={kind} onValue={onKind} options={(['bore', 'journal'] as const).map((k) => ({ id: k, label: `${seatNames[k]}${state.seats[k] ? ', read' : ''}` }))} />

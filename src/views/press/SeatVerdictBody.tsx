@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { overrideOf, seatChain, seatResult, workOf } from '../../core/job/index.ts';
+import { fitEffects, overrideOf, seatChain, seatResult, workOf } from '../../core/job/index.ts';
 import type { SeatKind } from '../../core/fits/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
@@ -24,6 +24,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
   if (!work || !result || !read) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>} side={<Call status="stop">Press in is locked until the seats are measured.</Call>} actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />} />;
   const status = worst(result.verdicts);
   const chain = seatChain(kind, view);
+  const effects = fitEffects(kind, view);
   const decided = state.seatDecisions[kind];
   const both = state.seatDecisions.bore && state.seatDecisions.journal;
   const judge = async (decision: 'reuse' | 'replace') => {
@@ -39,7 +40,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
         : <><MainAction label={`Replace the ${kind === 'bore' ? 'knuckle' : 'hub'}`} onAct={() => judge('replace')} /><button type="button" className="btn q" onClick={() => setOwning(true)}>Answer for it</button></>;
   return (
     <StationBody
-      kicker={kicker} title={kind === 'bore' ? 'Is the knuckle bore still good?' : 'Is the hub journal still good?'} tabs={tabs}
+      kicker={kicker} title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'} tabs={tabs}
       picture={
         <div className="seat-body">
           <SeatUnrolled kind={kind} work={work} readings={read.readingsMm} />
@@ -55,6 +56,7 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
           <Call status={status}>{result.verdicts[0]!.text}</Call>
           <section><h2>Seats</h2>{(['bore', 'journal'] as const).map((k) => <button key={k} type="button" className="seat-pick" aria-pressed={k === kind} onClick={() => setKind(k)}><b>{seatNames[k]}</b><span>{state.seatDecisions[k] ?? 'no verdict yet'}</span></button>)}</section>
           <section><h2>Reasons</h2><VerdictLines verdicts={result.verdicts} /><p className="cap">Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering judgement; the maker’s figure comes first.</p></section>
+          {effects && <section><h2>What the fit does</h2><table className="rows"><tbody><tr><th>Pressure</th><td className="n"><b>{effects.pressureMpa.toFixed(1)}</b> MPa</td></tr><tr><th>Hoop stress, outer body</th><td className="n"><b>{effects.hoopMpa.toFixed(0)}</b>{effects.yieldMpa ? ` of ${effects.yieldMpa}` : ''} MPa</td></tr><tr><th>Clearance lost</th><td className="n"><b>{effects.clearanceLossMm.toFixed(3)}</b> mm</td></tr><tr><th>Holds before it creeps</th><td className="n"><b>{effects.torqueNm.toFixed(0)}</b> N·m, {effects.axialKn.toFixed(1)} kN</td></tr></tbody></table></section>}
           {kind === 'bore' && <section><TemperaturePlan /></section>}
           <div className="grow" />
           {owning && <PinDialog title="Reuse a seat that is judged Stop?" text={result.verdicts[0]!.text} reason onClose={() => setOwning(false)} onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)} />}
