@@ -16,6 +16,7 @@ import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
+import { ramStream } from './ram.ts';
 import { indicatorStream } from './streams.ts';
 
 export const jsonLimit = 1_000_000;
@@ -100,6 +101,7 @@ export const routes: readonly Route[] = [
   route('POST', '/api/compute/tyre', 'Nominal diameter and rolling circumference of a tyre', { body: TyreSchema }, ({ body }) => tyreOf(body)),
   route('POST', '/api/compute/diagnosis', 'Suspects with probabilities and the next best tests', { body: DiagnosisSchema }, ({ body }) => diagnosis(body)),
   route('GET', '/api/compute/tests', 'The tests, their results and where they are made', {}, () => testList()),
+  route('GET', '/api/jobs/{id}/ram/{operation}/{setting}', 'Readings of the stand-in ram for a fitting stroke (server-sent events); setting: good, cocked, galling or worn, “+drop-out” for a loose lead', {}, ({ params }) => ramStream(params['id']!, params['operation']!, params['setting']!)),
   route('GET', '/api/devices/indicator/{nominal}', 'Readings of the stand-in indicator until it settles (server-sent events)', {}, ({ params }) => indicatorStream(params['nominal']!)),
   route('POST', '/api/parts-service/offers', 'Price, stock and lead time from the parts service; `down` says why there is none', { body: PartNumbersSchema }, ({ body }) => offers(body)),
   route('GET', '/api/parts-service/mood', 'How the stand-in service behaves; null when a real one is set', {}, () => moodNow()),

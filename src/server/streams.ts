@@ -1,16 +1,22 @@
 import { standInIndicator } from '../devices/indicator.ts';
 import { invalid } from './problem.ts';
 
-/** Server-sent events from a generator; closing the page ends it. */
-function sse<T>(stream: AsyncGenerator<T>): Response {
+/** Server-sent events from a generator; closing the page ends it, and `onEnd` is called once either way. */
+export function sse<T>(stream: AsyncGenerator<T>, onEnd: () => void = () => undefined): Response {
   const encoder = new TextEncoder();
   const body = new ReadableStream<Uint8Array>({
     async pull(controller) {
       const { value, done } = await stream.next();
-      if (done) return controller.close();
+      if (done) {
+        onEnd();
+        return controller.close();
+      }
       controller.enqueue(encoder.encode(`data: ${JSON.stringify(value)}\n\n`));
     },
-    async cancel() { await stream.return(undefined); },
+    async cancel() {
+      onEnd();
+      await stream.return(undefined);
+    },
   });
   return new Response(body, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } });
 }

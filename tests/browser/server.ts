@@ -16,7 +16,7 @@ const freePort = () => new Promise<number>((resolve) => {
 export default async function setup(project: TestProject): Promise<() => void> {
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-browser-'));
   const port = await freePort();
-  const env = { ...process.env, DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: String(port), LOG_LEVEL: 'error' };
+  const env = { ...process.env, DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: String(port), LOG_LEVEL: 'error', STANDIN_SPEED: '8' };
   execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
   const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'pipe' });
   const url = `http://127.0.0.1:${port}`;

@@ -146,7 +146,7 @@ export function answersOf(m: Model, evidence: readonly Evidence[], n: NextTest, 
 }
 
 /** Below this no call is made on the ground that further tests do not pay (judgement). */
-export const leastForCall = 0.9;
+export const leastForCall = 0.95;
 
 /** Bits below which a test tells nothing worth its minutes (judgement). */
 const nothingLeft = 0.004;
@@ -161,7 +161,7 @@ const seriesFactor = 4;
 export function callOf(ranked: readonly { name: string; probability: number }[], tests: readonly NextTest[], { wrongMinutes }: Stakes): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
   const next = tests[0];
   const minutes = next?.minutes ?? wrongMinutes;
-  const replaceLine = Math.min(0.98, Math.max(0.5, 1 - minutes / wrongMinutes));
+  const replaceLine = Math.min(0.985, Math.max(0.5, 1 - minutes / wrongMinutes));
   const lineReason = `A wrong call loses about ${wrongMinutes} min and a part; the next test takes ${minutes}.`;
   const top = ranked[0]!;
   if (top.probability >= replaceLine) return { replaceLine, lineReason, call: 'replace', callText: 'Another test costs more than it can save.' };

@@ -2,7 +2,7 @@ import { answersFault, familiesBy, itemsOf, p1Steps, walkSteps } from '../famili
 import { resultFault, testById } from '../diagnosis/index.ts';
 import { seatReadingFault } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
-import { judgeStack, operationNames } from '../press/index.ts';
+import { judgeStack, operationNames, traceFault } from '../press/index.ts';
 import { p1Checks } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
@@ -62,6 +62,12 @@ const guards: Guards = {
   },
   'part-confirmed': (b, { ctx }) => (partByNumber(ctx, b.partNumber) ? undefined : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`)),
   'stroke-recorded': strokeRefusal,
+  'stroke-traced': (b, job) => {
+    const early = beforeStroke(b.operation, job);
+    if (early) return early;
+    const fault = traceFault(b.samples.map(([ms, travelMm, forceKn]) => ({ ms: ms!, travelMm: travelMm!, forceKn: forceKn! })));
+    return fault && no(fault.field, 'stroke.trace', fault.reason);
+  },
   'stroke-reading': (b, job) => beforeStroke(b.operation, job),
   'stage-recorded': (b, { ctx, state }) => {
     if (!ctx.procedure) return no('stageId', 'torque.no-procedure', 'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.');
@@ -132,6 +138,8 @@ function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | 
   if (!bench) return no('operation', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the stack cannot be judged.');
   const verdict = judgeStack(stack, bench);
   if (verdict.status === 'stop') return no('stack', verdict.verdicts[0]!.rule, `${operationNames[b.operation]}: ${verdict.verdicts[0]!.text}`);
+  const traced = state.traces[b.operation]?.call;
+  if (traced === 'cocked' || traced === 'galling') return no('operation', `press.${traced}`, traced === 'cocked' ? 'The last trace was cocked: back off, square it and press again before the seat is recorded.' : 'The last trace was galling: press it out and look at the seat before anything is recorded.');
   const fitting = b.operation === 'bearing-in' || b.operation === 'hub-in';
   return fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
 }

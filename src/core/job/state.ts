@@ -2,7 +2,7 @@ import type { Complaint, TestResult } from '../diagnosis/index.ts';
 import type { FamilyCode } from '../families/index.ts';
 import { atTwenty, isCount, readingsNeeded, type CataloguePart, type DimensionId, type OldPart, type Reading } from '../matching/index.ts';
 import type { Encoder, Side } from '../parts.ts';
-import type { Operation, StrokeReading } from '../press/index.ts';
+import { thinned, type Operation, type StrokeReading } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
 import type { Station } from './stations.ts';
 
@@ -45,6 +45,8 @@ export interface JobState {
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
   readings: Partial<Record<Operation, StrokeReading[]>>;
+  /** The last trace of a stroke by a gauge; earlier ones stay on record. */
+  traces: Partial<Record<Operation, Kept<EventBody<'stroke-traced'>>>>;
   strokes: Partial<Record<Operation, Kept<EventBody<'stroke-recorded'>>>>;
   stages: Kept<EventBody<'stage-recorded'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -57,7 +59,7 @@ export interface JobState {
 
 export const emptyState = (): JobState => ({
   results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: [], facts: [], oldReadings: {}, oldTaken: {}, oldPoints: {},
-  seats: {}, seatDecisions: {}, damage: {}, readings: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
+  seats: {}, seatDecisions: {}, damage: {}, readings: {}, traces: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
 });
 
 /** Folds the record into the state. Order is the server's sequence. */
@@ -110,6 +112,10 @@ function apply(s: JobState, e: JobEvent): void {
     case 'part-confirmed': s.partConfirmed = e.body.partNumber; break;
     case 'encoder-checked': s.encoderChecked = { ...e.body, ...kept }; break;
     case 'stroke-reading': s.readings[e.body.operation] = [...(s.readings[e.body.operation] ?? []), { travelMm: e.body.travelMm, forceKn: e.body.forceKn }]; break;
+    case 'stroke-traced':
+      s.traces[e.body.operation] = { ...e.body, ...kept };
+      s.readings[e.body.operation] = thinned(e.body.samples.map(([ms, travelMm, forceKn]) => ({ ms: ms!, travelMm: travelMm!, forceKn: forceKn! })));
+      break;
     case 'stroke-recorded': s.strokes[e.body.operation] = { ...e.body, ...kept }; break;
     case 'stage-recorded': s.stages.push({ ...e.body, ...kept }); break;
     case 'check-recorded': s.checks[e.body.checkId] = { ...e.body, ...kept }; break;

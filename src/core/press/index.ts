@@ -4,3 +4,4 @@ export * from './stack.ts';
 export * from './force-path.ts';
 export * from './solve.ts';
 export * from './stroke.ts';
+export * from './follow.ts';

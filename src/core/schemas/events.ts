@@ -3,6 +3,7 @@ import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Tex
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
 import { familyCodes } from '../families/families.data.ts';
 import { dimensions } from '../matching/part.ts';
+import { strokeCalls } from '../press/follow.ts';
 import { PartSchema, RollingId, SealsSchema, SpacerId } from './workshop.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
@@ -45,6 +46,8 @@ export const eventBodies = {
   'part-confirmed': closed({ partNumber: Id }),
   'encoder-checked': closed({ side: SideId, method: oneOf(['viewing-card', 'paper-clip'] as const) }),
   'stroke-reading': closed({ operation: OperationId, travelMm: Type.Number({ minimum: 0, maximum: 500 }), forceKn: Type.Number({ minimum: 0, maximum: 2000 }), typed: Text(80) }),
+  /** A stroke read by a gauge: [ms, travel mm, force kN] at 50 a second or better, and what the follower called it. */
+  'stroke-traced': closed({ operation: OperationId, gauge: Text(60), call: oneOf(strokeCalls), samples: Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), { minItems: 2, maxItems: 20_000 }) }),
   'stroke-recorded': closed({ operation: OperationId, pressId: Id, stack: StackSchema, peakKn: Type.Number({ minimum: 0, maximum: 2000 }), depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })) }),
   'stage-recorded': closed({ stageId: Id, actual: Type.Optional(Reading), typed: Type.Optional(Text(40)), toolId: Id }),
   'check-recorded': closed({ checkId: Id, ok: Type.Optional(Type.Boolean()), value: Type.Optional(Reading), typed: Type.Optional(Text(40)) }),

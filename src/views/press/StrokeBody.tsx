@@ -10,7 +10,10 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
 import { PieceDialog, type Role } from './PieceDialog.tsx';
+import { RamCall, RamPanel } from './RamPanel.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
+import { TraceDialog } from './TraceDialog.tsx';
+import { useRam } from './useRam.ts';
 import { stackKey, useStroke, type Stroke } from './useStroke.ts';
 
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
@@ -19,9 +22,13 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const { view, send, choose } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
+  const [again, setAgain] = useState(false);
   const cautionRead = view.state.cautionsRead.includes('press');
+  const ram = useRam(operation, stroke?.bench, (body) => send('stroke-traced', body));
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
-  const { bench, stack, judgement, solved, readings, recorded, refused } = stroke;
+  const { bench, stack, judgement, solved, recorded, refused } = stroke;
+  const readings = ram.running || ram.points.length > 0 ? ram.points : stroke.readings;
+  const trace = view.state.traces[operation];
   const measured = view.state.seats[operation.startsWith('bearing') ? 'bore' : 'journal'] !== undefined;
   const title = operationNames[operation];
   const pick = async (role: Role, piece: Adapter | undefined) => {
@@ -44,9 +51,9 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p></div>}
       side={
         <>
-          <TheCall stroke={stroke} />
+          {ram.live ? <RamCall ram={ram} /> : <TheCall stroke={stroke} />}
           {!recorded && <section className="rule-s"><VerdictShape status="stop" size={34} /><p>{operation.endsWith('in') ? 'Stop when force jumps and travel stops: do not chase it.' : 'Stop if force passes the band: release, soak, look at the support.'}</p></section>}
-          {stack && (
+          {stack && !ram.running && (
             <section className="stack"><h2>Stack, top to bottom <span className="cap">tinted: your kit</span></h2>
               <ol>{stackList(stack, bench).map((p, i) => (
                 <li key={p.key}>{p.role
@@ -58,7 +65,10 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
             </section>
           )}
           {!cautionRead && <section className="p-0!"><Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution></section>}
-          {!recorded && !stopped && !refused && cautionRead && <section><GaugeEntry operation={operation} /></section>}
+          {!recorded && !stopped && !refused && cautionRead && !ram.running && <section><GaugeEntry operation={operation} /></section>}
+          {!recorded && !stopped && !refused && cautionRead && operation.endsWith('in') && <RamPanel ram={ram} />}
+          {trace && !ram.running && <section><button type="button" className="btn q small w-full" onClick={() => setAgain(true)}>Look at the stroke again</button></section>}
+          {again && trace && <TraceDialog trace={trace} bench={bench} onClose={() => setAgain(false)} />}
           <div className="grow" />
           {picking && stack && <PieceDialog role={picking} stack={stack} bench={bench} kit={view.ctx.adapters} onPick={(a) => pick(picking, a)} onClose={() => setPicking(undefined)} />}
           {recording && stack && <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />}
@@ -67,7 +77,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       actions={
         recorded ? <MainAction label="Next" onAct={onNext} missing={recorded.status === 'stop' ? 'The stroke is not right yet' : undefined} />
           : !cautionRead ? <MainAction label="Glasses on, guard shut: read" onAct={() => send('caution-read', { cautionId: 'press' })} />
-            : <MainAction label={operation.endsWith('in') ? 'Record seat' : 'Record stroke'} missing={refused ?? (stopped ? 'The stack is Stop' : !stack ? 'No stack' : readings.length === 0 ? 'Type the gauge first' : undefined)} onAct={() => setRecording(true)} />
+            : <MainAction label={operation.endsWith('in') ? 'Record seat' : 'Record stroke'} missing={refused ?? (stopped ? 'The stack is Stop' : !stack ? 'No stack' : ram.running ? 'The ram is under load: release it first' : trace?.call === 'cocked' || trace?.call === 'galling' ? `The last trace was ${trace.call}: press it again` : readings.length === 0 ? 'Type the gauge first' : undefined)} onAct={() => setRecording(true)} />
       }
     />
   );

@@ -1,0 +1,146 @@
+import type { Status } from '../verdict.ts';
+import { forceAtKn, seatToleranceMm } from './stroke.ts';
+import type { Bench } from './stack.ts';
+
+/** One reading of gauge and travel; `ms` from the start of the stroke. */
+export interface TraceSample {
+  ms: number;
+  travelMm: number;
+  forceKn: number;
+}
+
+export const strokeCalls = ['waiting', 'square', 'cocked', 'galling', 'easy', 'seated', 'past'] as const;
+export type StrokeCall = (typeof strokeCalls)[number];
+
+export interface LiveCall {
+  call: StrokeCall;
+  status: Status;
+  text: string;
+  /** Where it was first called. */
+  travelMm: number;
+  forceKn: number;
+}
+
+/** Figures of the follower: engineering judgement, tuned on one range of made-up strokes and reported on another. */
+const tuning = {
+  /** A start is judged once it has gone this far, mm, and is a start up to here. */
+  startMm: 0.6,
+  startEndMm: 6,
+  /** Force over the upper band by this factor, and this share of the greatest expected force and kN beside it, is not square. */
+  over: 1.3,
+  overShare: 0.06,
+  overKn: 0.4,
+  /** Over the band later on for this far, mm: galling. */
+  gallFactor: 1.15,
+  gallMm: 0.7,
+  /** A fall of this share while the ram goes on; a pump's own rest is less. */
+  dropShare: 0.16,
+  dropKn: 0.3,
+  /** Under the lower band by this factor for this far, mm: too easy. */
+  easyFactor: 0.85,
+  easyFromMm: 5,
+  easyMm: 2,
+  /** Steepness over the ramp's that says the shoulder, kN/mm at the least and as a multiple; and least rise, kN. */
+  seatSlope: 7,
+  seatTimes: 6,
+  seatRiseKn: 1.2,
+  /** How far before plan the shoulder may be met, mm. */
+  seatEarlyMm: 0.7,
+};
+
+const words: Record<StrokeCall, (travel: number, force: number) => string> = {
+  waiting: () => 'Pump. Nothing moves yet.',
+  square: (t) => `Square and inside the band at ${t.toFixed(1)} mm. Go on.`,
+  cocked: (t, f) => `Cocked: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is too much for a start. Back off, square it, begin again.`,
+  galling: (t, f) => `Galling: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm, with drops. Stop, press it out, look at the seat.`,
+  easy: (t, f) => `Too easy: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is below the band. Seat worn? Measure before it leaves.`,
+  seated: (t) => `Seated at ${t.toFixed(1)} mm. Stop, do not chase it.`,
+  past: (t) => `Past the stop: ${t.toFixed(1)} mm. Release. More pumping loads frame and part only.`,
+};
+const statuses: Record<StrokeCall, Status> = { waiting: 'check', square: 'good', cocked: 'stop', galling: 'stop', easy: 'check', seated: 'good', past: 'stop' };
+/** The ram is released at these: going on does harm. */
+export const endsStroke = (c: StrokeCall): boolean => c === 'cocked' || c === 'galling' || c === 'seated' || c === 'past';
+
+/**
+ * Follows a fitting stroke reading by reading and says what it is. Its verdict never gets milder: a start that was cocked
+ * stays cocked. Throws RangeError when time runs backwards.
+ */
+export function follower(bench: Bench): (s: TraceSample) => LiveCall {
+  const { work, requirement: r, forceKn: full } = bench;
+  const rampKnPerMm = full.high / Math.max(1, r.travelMm);
+  let last: TraceSample | undefined;
+  let now: LiveCall = { call: 'waiting', status: 'check', text: words.waiting(0, 0), travelMm: 0, forceKn: 0 };
+  let easy = false;
+  let overSince: number | undefined;
+  let underSince: number | undefined;
+  let drops = 0;
+  let peak = { travelMm: 0, forceKn: 0 };
+  /** Readings of the last half millimetre, thinned: where the ramp stood. */
+  let recent: TraceSample[] = [];
+  const say = (call: StrokeCall, s: TraceSample): LiveCall => (now = { call, status: statuses[call], text: words[call](s.travelMm, s.forceKn), travelMm: s.travelMm, forceKn: s.forceKn });
+
+  return (s) => {
+    if (last && s.ms < last.ms) throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`);
+    if (now.call === 'seated' && s.travelMm > r.travelMm + 2 * seatToleranceMm && s.forceKn > now.forceKn + 10) return say('past', s);
+    if (endsStroke(now.call)) { last = s; return now; }
+    const band = forceAtKn(r.operation, work, full, s.travelMm);
+    recent = [...recent.filter((x) => x.travelMm > s.travelMm - 0.5), s].slice(-40);
+    const moving = !last || s.travelMm > last.travelMm + 0.002;
+
+    // The shoulder: far steeper than any ramp, near the plan.
+    if (s.travelMm >= r.travelMm - tuning.seatEarlyMm) {
+      const near = recent.filter((x) => x.travelMm > s.travelMm - 0.12);
+      const from = near[0]!;
+      const rise = s.forceKn - from.forceKn;
+      const slope = rise / Math.max(0.02, s.travelMm - from.travelMm);
+      const least = Math.min(...recent.map((x) => x.forceKn));
+      if (rise > tuning.seatRiseKn && slope > Math.max(tuning.seatSlope, tuning.seatTimes * rampKnPerMm) && s.forceKn > least + Math.max(tuning.seatRiseKn, 0.1 * least)) {
+        last = s;
+        return say('seated', s);
+      }
+      if (s.travelMm > r.travelMm + 1.5) { last = s; return say('past', s); }
+    }
+
+    if (s.travelMm > tuning.startMm && s.travelMm < r.travelMm - tuning.seatEarlyMm) {
+      const limit = band.high * tuning.over + full.high * tuning.overShare + tuning.overKn;
+      if (s.travelMm <= tuning.startEndMm && s.forceKn > limit) { last = s; return say('cocked', s); }
+      if (s.travelMm > tuning.startEndMm) {
+        const over = s.forceKn > band.high * tuning.gallFactor + tuning.overKn;
+        overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
+        if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) { last = s; return say('galling', s); }
+        // A fall in mid-stroke while the ram goes on, beyond what a pump's rest gives.
+        if (s.forceKn > peak.forceKn) peak = s;
+        else if (moving && s.travelMm - peak.travelMm < 1.2 && s.forceKn < peak.forceKn * (1 - tuning.dropShare) - tuning.dropKn) { drops += 1; peak = s; }
+        else if (s.travelMm - peak.travelMm > 1.2) peak = s;
+        if (drops >= 2) { last = s; return say('galling', s); }
+      }
+      if (s.travelMm > tuning.easyFromMm) {
+        const under = s.forceKn < band.low * tuning.easyFactor - 0.05;
+        underSince = under ? (underSince ?? s.travelMm) : moving ? undefined : underSince;
+        if (underSince !== undefined && s.travelMm - underSince > tuning.easyMm) easy = true;
+      }
+    }
+    last = s;
+    if (s.travelMm <= tuning.startMm) return now;
+    return say(easy ? 'easy' : 'square', s);
+  };
+}
+
+/** What is wrong with a trace as a file or a device gave it; undefined when nothing is. */
+export function traceFault(samples: readonly TraceSample[]): { field: string; reason: string } | undefined {
+  if (samples.length < 2) return { field: 'samples', reason: 'A trace needs at least two readings.' };
+  const back = samples.findIndex((s, i) => i > 0 && s.ms < samples[i - 1]!.ms);
+  if (back > 0) return { field: `samples.${back}.ms`, reason: `Time runs backwards here, from ${samples[back - 1]!.ms} to ${samples[back]!.ms} ms.` };
+  const odd = samples.findIndex((s) => !(s.forceKn >= 0 && s.forceKn < 2000) || !(s.travelMm >= -5 && s.travelMm < 600));
+  return odd >= 0 ? { field: `samples.${odd}`, reason: `${samples[odd]!.forceKn} kN at ${samples[odd]!.travelMm} mm cannot be.` } : undefined;
+}
+
+/** A trace as the strip and the card show it: the greatest force in each step of travel. */
+export function thinned(samples: readonly TraceSample[], stepMm = 0.25): { travelMm: number; forceKn: number }[] {
+  const best = new Map<number, TraceSample>();
+  for (const s of samples) {
+    const k = Math.floor(s.travelMm / stepMm);
+    if (s.forceKn > (best.get(k)?.forceKn ?? -1)) best.set(k, s);
+  }
+  return [...best.entries()].sort(([a], [b]) => a - b).map(([, { travelMm, forceKn }]) => ({ travelMm, forceKn }));
+}

@@ -1,0 +1,26 @@
+import type { Bench, TraceSample } from '../core/press/index.ts';
+import { madeUpStroke, type RamFault } from '../core/standins/ram.ts';
+
+/** Port of a gauge with a travel sensor: reads while somebody pumps, until it is released. */
+export interface PressGauge {
+  name: string;
+  read: () => AsyncGenerator<TraceSample>;
+}
+
+/** A made-up hand pump in its own time; with `dropsOut` the lead comes loose for a while in mid-stroke. */
+export const standInRam = (bench: Bench, fault: RamFault, dropsOut: boolean, seed: number, speed = 1): PressGauge => ({
+  name: 'stand-in ram',
+  read: async function* read() {
+    const start = Date.now();
+    let silentMs = 0;
+    for (const s of madeUpStroke(bench, fault, seed).samples()) {
+      if (dropsOut && silentMs === 0 && s.travelMm > bench.requirement.travelMm * 0.4) {
+        silentMs = 2000;
+        await new Promise((done) => setTimeout(done, silentMs / speed));
+      }
+      const due = start + (s.ms + silentMs) / speed;
+      if (due > Date.now()) await new Promise((done) => setTimeout(done, due - Date.now()));
+      yield { ...s, ms: s.ms + silentMs };
+    }
+  },
+});
