@@ -22,7 +22,7 @@ export default function TraceChart({ trace, bench }: { trace: EventBody<'stroke-
       data: { datasets: [
         { data: band('low'), borderColor: token('--ink-2'), borderWidth: 1, borderDash: [4, 3], pointRadius: 0 },
         { data: band('high'), borderColor: token('--ink-2'), borderWidth: 1, borderDash: [4, 3], pointRadius: 0, fill: '-1', backgroundColor: token('--blue-wash') },
-        { data: trace.samples.map(([, x, y]) => ({ x: x!, y: y! })), borderColor: token('--blue'), borderWidth: 2, pointRadius: 0 },
+        { data: trace.samples.map(([, x, y]) => ({ x: x!, y: y! })), borderColor: token('--blue'), borderWidth: 2, pointRadius: 0, order: -1 },
       ] },
       options: { animation: false, parsing: false, maintainAspectRatio: false, scales: { x: axis('travel, mm'), y: axis('force, kN') }, plugins: { zoom: { zoom: { wheel: { enabled: true }, pinch: { enabled: true }, drag: { enabled: true }, mode: 'xy' } } } },
     });
