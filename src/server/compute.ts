@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { forceN, hoopMpa, pressureMpa, tolerance, type PressFit } from '../core/fits/index.ts';
 import { closed, Mm, oneOf, OperationId } from '../core/schemas/common.ts';
 import { AdapterSchema, BearingSchema, PressSchema, CornerRecordSchema } from '../core/schemas/workshop.ts';
-import { classFits, judgeStack, requirement, solve, strokeForceKn, type Adapter, type Bench, type Work } from '../core/press/index.ts';
+import { classFits, screwForceKn, screwTorqueNm, judgeStack, requirement, solve, strokeForceKn, type Adapter, type Bench, type Work } from '../core/press/index.ts';
 import { SideId } from '../core/schemas/common.ts';
 import { wrenchSetting } from '../core/torque/index.ts';
 import { judge, placesOf, resultFault, tests, type Complaint, type TestResult } from '../core/diagnosis/index.ts';
@@ -86,6 +86,16 @@ export const toleranceOf = (b: Static<typeof ToleranceSchema>) => named(() => to
 
 export const WrenchSchema = closed({ wantedNm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), wrenchMm: Mm(), extensionMm: Type.Number({ minimum: 0, maximum: 2000 }), angleDeg: Type.Number({ minimum: -180, maximum: 180 }) });
 export const wrench = (b: Static<typeof WrenchSchema>) => ({ setNm: wrenchSetting(b.wantedNm, b.wrenchMm, b.extensionMm, b.angleDeg) });
+
+export const ScrewSchema = closed({
+  pitchMm: Mm(), flankMm: Mm(), threadDeg: Type.Number({ minimum: 0, exclusiveMaximum: 120 }), faceMm: Type.Number({ minimum: 0, maximum: 200 }),
+  threadFriction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }), faceFriction: Type.Number({ minimum: 0, maximum: 1 }),
+  torqueNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })), forceKn: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+});
+export const screw = ({ torqueNm, forceKn, ...tool }: Static<typeof ScrewSchema>) => named(() => {
+  if ((torqueNm === undefined) === (forceKn === undefined)) throw invalid([{ field: 'torqueNm', reason: 'Give either a torque or a force.' }]);
+  return torqueNm === undefined ? { torqueNm: screwTorqueNm(forceKn!, tool) } : { forceKn: screwForceKn(torqueNm, tool) };
+});
 
 export const StackSolveSchema = closed({
   operation: OperationId, bearing: BearingSchema, corner: CornerRecordSchema, press: PressSchema, encoderSide: SideId,

@@ -1,9 +1,29 @@
 import type { Person } from '../core/job/index.ts';
-import type { Adapter, Press } from '../core/press/index.ts';
+import { bestPurchase, classFits, operationNames, operations, requirement, solve, strokeForceKn, type Adapter, type Press } from '../core/press/index.ts';
+import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { shopName } from './jobs.ts';
+import { partIndex } from './parts.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
+
+/** Strokes of the fleet that this kit cannot set up, and the one new piece that would open most of them. */
+export async function kitGaps() {
+  const { db } = await store();
+  const [units, adapters, presses, index] = [await listRecords<UnitRecord>(db, 'units'), await listRecords<Adapter>(db, 'adapters'), await listRecords<Press>(db, 'presses'), await partIndex(db)];
+  const press = presses[0];
+  if (!press) return { all: 0, open: [], purchase: null };
+  const list = units.flatMap((u) => Object.entries(u.corners).flatMap(([corner, c]) => {
+    const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
+    if (!c?.knuckle || !c.hub || !part) return [];
+    const work = { bearing: part.bearing, knuckle: c.knuckle, hub: c.hub, encoderSide: c.sensorSide };
+    return operations.map((o) => ({ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, bench: { work, press, requirement: requirement(o, work), forceKn: strokeForceKn(o, work, classFits(work)) } }));
+  }));
+  const open = list.filter((x) => solve(adapters, x.bench, 1).solutions.length === 0);
+  const buy = bestPurchase(adapters, open.map((x) => x.bench));
+  return { all: list.length, open: open.map((x) => x.label), purchase: buy ? { piece: buy.piece, opens: buy.solves.map((i) => open[i]!.label) } : null };
+}
+export type KitGaps = Awaited<ReturnType<typeof kitGaps>>;
 
 /** What the kit screen shows. */
 export async function kitView(): Promise<{ shop: string; pieces: Adapter[]; presses: Press[]; people: Person[] }> {

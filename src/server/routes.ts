@@ -5,13 +5,14 @@ import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from 
 import { adapterFaults, type Adapter } from '../core/press/index.ts';
 import { listRecords, putRecord } from '../db/records.ts';
 import { cardCsv, jobCard } from './card.ts';
-import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
+import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, screw, ScrewSchema, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
 import { exportFile } from './export.ts';
 import { importTable, importWorkshop, tableKinds } from './import.ts';
 import { bookView, CountResetSchema, editTable, jobLessons, resetCounts, restoreTable, TableEditSchema, TableRestoreSchema } from './books.ts';
 import { MoodSchema, moodNow, offers, setMood } from './offers.ts';
 import { consumablesFor, findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
 import { signals, SignalsSchema, takeSignals, TakeSchema } from './signals.ts';
+import { kitGaps } from './kit.ts';
 import { addEvent, floorView, jobRecord, jobView, setChoice, startJob } from './jobs.ts';
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
@@ -72,6 +73,7 @@ export const routes: readonly Route[] = [
     await writes.run(async () => putRecord(db, 'adapters', body.id, (await listRecords(db, 'adapters')).length, body));
     return body;
   }),
+  route('GET', '/api/kit/gaps', 'Strokes of the fleet that the kit cannot set up, and the one piece that would open most', {}, () => kitGaps()),
   route('POST', '/api/import', 'Import a workshop file (JSON)', { body: WorkshopSchema, limit: importLimit }, async ({ body, headers }) => {
     if (body.technicians || body.procedures || body.units) await leadOnly(headers);
     return importWorkshop(body);
@@ -96,6 +98,7 @@ export const routes: readonly Route[] = [
   route('POST', '/api/compute/press-fit', 'Pressure, force and stresses of a press fit (Lamé)', { body: PressFitSchema }, ({ body }) => pressFit(body)),
   route('POST', '/api/compute/tolerance', 'Deviations of an ISO 286 class', { body: ToleranceSchema }, ({ body }) => toleranceOf(body)),
   route('POST', '/api/compute/wrench', 'What to set on a wrench with an extension', { body: WrenchSchema }, ({ body }) => wrench(body)),
+  route('POST', '/api/compute/screw', 'Force of a forcing screw from its torque, or torque for a force', { body: ScrewSchema }, ({ body }) => screw(body)),
   route('POST', '/api/compute/stack', 'Best stacks of a kit for one stroke, or the verdict on one laid by hand', { body: StackSolveSchema }, ({ body }) => stacks(body)),
   route('POST', '/api/compute/bearing-orders', 'Orders of a rolling bearing', { body: GeometrySchema }, ({ body }) => ordersOf(body)),
   route('POST', '/api/compute/tyre', 'Nominal diameter and rolling circumference of a tyre', { body: TyreSchema }, ({ body }) => tyreOf(body)),

@@ -1,5 +1,6 @@
 import { opposite } from '../parts.ts';
 import type { Verdict } from '../verdict.ts';
+import { dentOf } from './contact.ts';
 import { bearingInnerMm, type Adapter } from './kit.ts';
 import type { Bench, Stack } from './stack.ts';
 
@@ -50,13 +51,14 @@ function pathVerdicts(nodes: PathNode[], throughBalls: boolean, { requirement, w
   if (!throughBalls) return [{ status: 'good', rule: 'press.path', text: `Force runs through the ${ring} ring. No ball carries any of it.`, source: 'geometry of the parts' }];
   if (!fitting) return [{ status: 'good', rule: 'press.scrap', text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.', source: 'common practice' }];
   const limit = staticAxialKn(work.bearing.staticRatingKn, work.bearing.contactAngleDeg);
+  const dent = dentOf(forceKn.high, limit, work.bearing.ballMm);
   return [{
     status: 'stop',
     rule: 'press.through-balls',
     value: forceKn.likely,
     limit: '0 kN through the balls of a new bearing',
-    text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow: dents nobody sees and everybody hears later.`,
-    source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN, ISO 76`,
+    text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow, ${dent.stressMpa.toFixed(0)} MPa in the contact: dents of about ${dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1)} µm that nobody sees and everybody hears later.`,
+    source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN and contact stress, ISO 76; dent by the square of the load, Palmgren`,
   }];
 }
 

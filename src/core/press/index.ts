@@ -5,3 +5,6 @@ export * from './force-path.ts';
 export * from './solve.ts';
 export * from './stroke.ts';
 export * from './follow.ts';
+export * from './contact.ts';
+export * from './screw.ts';
+export * from './gaps.ts';

@@ -2,6 +2,10 @@
 export const adapterShapes = ['plate', 'sleeve', 'cup', 'disc', 'mandrel', 'socket', 'old-ring', 'legs', 'block'] as const;
 export type AdapterShape = (typeof adapterShapes)[number];
 
+/** Kits a shop keeps apart. */
+export const kitNames = ['bench', 'van', 'borrowed'] as const;
+export type KitName = (typeof kitNames)[number];
+
 export interface Adapter {
   id: string;
   name: string;
@@ -14,6 +18,8 @@ export interface Adapter {
   recessMm?: number;
   material: 'steel' | 'hardened-steel' | 'aluminium' | 'chrome' | 'wood';
   ratingKn: number;
+  /** Where it is kept; the bench unless said. */
+  kit?: KitName;
   retired?: string;
   note?: string;
 }

@@ -1,4 +1,5 @@
 import { gravestFirst, worst, type Band, type Status, type Verdict } from '../verdict.ts';
+import { faceLimitMpa, facePressureMpa } from './contact.ts';
 import { bearingInnerMm, hollowMm, openBehind, type Adapter, type Press } from './kit.ts';
 import { forcePath, type ForcePath } from './force-path.ts';
 import type { Measure, Need, Requirement, Work, Window } from './operation.ts';
@@ -56,6 +57,8 @@ export function judgePiece(a: Adapter, role: 'pusher' | 'support' | 'cap', need:
     if (v) out.push(v);
   }
   const contact = contactMm(a, need);
+  const pressure = facePressureMpa(a, need, forceKn.high);
+  if (contact >= need.face.leastMm && pressure > faceLimitMpa(a)) out.push({ status: 'stop', rule: 'press.pressure', value: pressure, limit: `at most ${faceLimitMpa(a).toFixed(0)} MPa`, text: `${a.name} would press on the ${need.face.name} with ${pressure.toFixed(0)} MPa: its edge or the face gives way.`, source: '0.6 of the yield, judgement' });
   if (contact < need.face.leastMm) out.push({ status: 'stop', rule: 'press.contact', value: contact, limit: `at least ${round1(need.face.leastMm)} mm`, text: contact > 0 ? `${a.name} bears on the ${need.face.name} by ${round1(contact)} mm only; ${round1(need.face.leastMm)} is the least.` : `${a.name} does not reach the ${need.face.name}.`, source: 'engineering judgement' });
   return out;
 }

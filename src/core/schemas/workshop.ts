@@ -3,7 +3,7 @@ import { closed, DateOnly, Id, Mm, oneOf, SideId, Text } from './common.ts';
 import { familyCodes } from '../families/families.data.ts';
 import { exposures } from '../diagnosis/history.ts';
 import { partKinds } from '../matching/part.ts';
-import { adapterShapes } from '../press/kit.ts';
+import { adapterShapes, kitNames } from '../press/kit.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
 
@@ -13,6 +13,7 @@ export const AdapterSchema = closed({
   recessMm: Type.Optional(Mm()),
   material: oneOf(['steel', 'hardened-steel', 'aluminium', 'chrome', 'wood'] as const),
   ratingKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+  kit: Type.Optional(oneOf(kitNames)),
   retired: Type.Optional(Text()), note: Type.Optional(Text()),
 });
 

@@ -1,13 +1,14 @@
 import { useState } from 'react';
-import { adapterFaults, adapterShapes, type Adapter, type AdapterShape, type Press } from '../../core/press/index.ts';
+import { adapterFaults, adapterShapes, kitNames, type KitName, type Adapter, type AdapterShape, type Press } from '../../core/press/index.ts';
 import { parseQuantity, type Dimension } from '../../core/units/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
-import { VerdictShape } from '../../ui/Marks.tsx';
 import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
 import { ImportBox } from './ImportBox.tsx';
+import { Gaps } from './Gaps.tsx';
+import { OnePiece } from './OnePiece.tsx';
 import { Shelf } from './Shelf.tsx';
 
 interface Props {
@@ -28,18 +29,20 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
   const [who, setWho] = useState(firstWho);
   const [open, setOpen] = useState<Adapter | undefined>();
   const [said, setSaid] = useState<string>();
+  const [kit, setKit] = useState<KitName | 'all'>('all');
   const refresh = async () => { const r = await call<Adapter[]>('GET', '/api/records/adapters'); if (r.ok) setPieces(r.value); };
   return (
     <div className="frame kit-frame">
       <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {presses.map((p) => `${p.name}, ${p.capacityKn} kN`).join(', ')}</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
       <div className="tophd"><div><h1>{pieces.length} pieces</h1><p><span>{pieces.filter((p) => p.retired).length} retired</span><span>One scale, half-sections by inside diameter</span></p></div><a className="btn q" href="/">Floor</a></div>
       <main className="station kit-main">
-        <div className="pic"><Shelf pieces={pieces} open={open?.id} onOpen={setOpen} /></div>
+        <div className="pic"><div className="kit-pick"><Choices<KitName | 'all'> name="Kit" value={kit} onValue={setKit} options={[{ id: 'all', label: 'all' }, ...kitNames.map((id) => ({ id, label: id }))]} /></div><Shelf pieces={kit === 'all' ? pieces : pieces.filter((p) => (p.kit ?? 'bench') === kit)} open={open?.id} onOpen={setOpen} /></div>
         <aside className="side" aria-label="Add or import"><div className="side-in">
           {said && <Call status="good">{said}</Call>}
+          {open && <OnePiece key={open.id} piece={open} onKept={async (a, text) => { setSaid(text); setOpen(a); await refresh(); }} />}
+          <Gaps count={pieces.length} />
           <AddPiece onAdded={async (name) => { setSaid(`${name} is in the kit.`); await refresh(); }} />
           <ImportBox kind="adapters" onTaken={refresh} />
-          {open && <section><h2>{open.name}</h2><p className="num">{open.outerMm} × {open.innerMm || '–'} × {open.heightMm} mm, {open.ratingKn} kN</p><p className="note">{open.material}{open.note ? `, ${open.note}` : ''}</p>{open.retired && <p className="vd stop"><VerdictShape status="stop" size={20} />Retired: {open.retired}</p>}</section>}
           <div className="grow" />
         </div></aside>
       </main>

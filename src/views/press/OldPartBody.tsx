@@ -1,10 +1,12 @@
-import type { ReactNode } from 'react';
-import { chosenComparison } from '../../core/job/index.ts';
+import { useState, type ReactNode } from 'react';
+import { chosenComparison, chosenPart } from '../../core/job/index.ts';
+import { meanOf } from '../../core/matching/index.ts';
+import type { Adapter } from '../../core/press/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { Candidate, Legend } from '../match/Candidate.tsx';
 import { useMeasure } from '../match/Measure.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
-import { useJob } from '../shell/useJob.ts';
+import { call, useJob } from '../shell/useJob.ts';
 
 /** Is the old one the same as the new? Read on the bench, dimension by dimension, then accepted or chosen again. */
 export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
@@ -24,10 +26,29 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
           <section className="cands"><Legend />
             {list.slice(0, 4).map((c) => <Candidate key={c.part.number} c={c} chosen={c.part.number === part?.number} onChoose={() => choose('match', { partNumber: c.part.number })} />)}
           </section>
+          <KeepRing />
           <div className="grow" />
         </>
       }
       actions={<MainAction label={state.partConfirmed === part?.number && left === 0 ? 'Next' : 'Accept part'} missing={left > 0 ? `${left} ${left === 1 ? 'reading' : 'readings'} to go` : own?.status === 'stop' ? 'Choose another part: this one is blocked' : conflicts[0]?.reason} onAct={accept} />}
     />
   );
+}
+
+/** What is ground off an old ring, so that it comes out of the bore again, mm on diameter. */
+const grindMm = 0.3;
+
+/** The old outer ring is the best driver for the next of its size: kept as a piece of the kit. */
+function KeepRing() {
+  const { view } = useJob();
+  const { ctx, state, choices, job } = view;
+  const [said, setSaid] = useState<string>();
+  const part = chosenPart(ctx, choices);
+  const outer = meanOf(state.oldReadings.outerMm);
+  const width = meanOf(state.oldReadings.widthMm);
+  if (!part || part.kind !== 'ring-set' || outer === undefined || width === undefined) return null;
+  const ring: Adapter = { id: `old-ring-${job.number}`, name: `Old outer ring ${Math.round(outer)}`, shape: 'old-ring', outerMm: Number((outer - grindMm).toFixed(1)), innerMm: part.bearing.outerFaceInnerMm, heightMm: Number(width.toFixed(1)), material: 'hardened-steel', ratingKn: 100, note: `ground ${grindMm} mm off, from job ${job.number}` };
+  const known = ctx.adapters.some((a) => a.id === ring.id);
+  const keep = async () => { const r = await call<Adapter>('POST', '/api/adapters', ring); setSaid(r.ok ? `${ring.name} is in the kit: grind ${grindMm} mm off before it is used.` : (r.problem.errors[0]?.reason ?? r.problem.detail)); };
+  return <section><h2>Keep the old ring as a driver</h2>{said || known ? <p className="note">{said ?? `${ring.name} is in the kit.`}</p> : <><p className="cap num">{ring.outerMm} × {ring.innerMm} × {ring.heightMm} mm once ground {grindMm} mm off</p><button type="button" className="btn q small w-full mt-1" onClick={keep}>Into the kit</button></>}</section>;
 }

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { operationNames, type Adapter } from '../../core/press/index.ts';
+import { nearest, operationNames, type Adapter } from '../../core/press/index.ts';
 import { cautions } from '../../core/families/index.ts';
 import { gravestFirst, type Verdict } from '../../core/verdict.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
@@ -9,9 +9,11 @@ import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
+import { DropPlaces, HandStack } from './HandStack.tsx';
 import { PieceDialog, type Role } from './PieceDialog.tsx';
 import { RamCall, RamPanel } from './RamPanel.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
+import { SetupSheet } from './SetupSheet.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
 import { useRam } from './useRam.ts';
 import { stackKey, useStroke, type Stroke } from './useStroke.ts';
@@ -23,6 +25,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
   const [again, setAgain] = useState(false);
+  const [byHand, setByHand] = useState(false);
   const cautionRead = view.state.cautionsRead.includes('press');
   const ram = useRam(operation, stroke?.bench, (body) => send('stroke-traced', body));
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
@@ -47,8 +50,9 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       tabs={tabs}
       fill
       picture={stack && judgement
-        ? <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <ForceStrip bench={bench} readings={readings} basis={measured ? 'measured' : 'by class'} {...f} />} />
-        : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p></div>}
+        ? <ByHand on={byHand && !recorded && !ram.running} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}><Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <><ForceStrip bench={bench} readings={readings} basis={measured ? 'measured' : 'by class'} {...f} />{byHand && !recorded && !ram.running && <DropPlaces scene={f.scene} y={f.y} />}</>} /></ByHand>
+        : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
+          {solved.missing.filter((m) => m.role !== 'cap').flatMap((m) => nearest(view.ctx.adapters, m.role as 'pusher' | 'support', bench)).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
       side={
         <>
           {ram.live ? <RamCall ram={ram} /> : <TheCall stroke={stroke} />}
@@ -61,6 +65,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
                   : <div><span className="n num">{i + 1}</span><span>{p.name}</span><span className="num">{p.size}</span></div>}</li>
               ))}</ol>
               {stroke.byHand && !recorded && useBest && <button type="button" className="btn q small w-full mt-2" onClick={useBest}>Use the best stack: {best.pusher.name}, {best.support.name}</button>}
+              {!recorded && <button type="button" className="link" aria-pressed={byHand} onClick={() => setByHand(!byHand)}>{byHand ? 'Close the drawer' : 'Lay it by hand'}</button>}
               {!stack.cap && !recorded && <button type="button" className="link" onClick={() => setPicking('cap')}>Lay a disc on top</button>}
             </section>
           )}
@@ -69,6 +74,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
           {!recorded && !stopped && !refused && cautionRead && operation.endsWith('in') && <RamPanel ram={ram} />}
           {trace && !ram.running && <section><button type="button" className="btn q small w-full" onClick={() => setAgain(true)}>Look at the stroke again</button></section>}
           {again && trace && <TraceDialog trace={trace} bench={bench} onClose={() => setAgain(false)} />}
+          {stack && judgement && !ram.running && <SetupSheet stack={stack} bench={bench} judgement={judgement} />}
           <div className="grow" />
           {picking && stack && <PieceDialog role={picking} stack={stack} bench={bench} kit={view.ctx.adapters} onPick={(a) => pick(picking, a)} onClose={() => setPicking(undefined)} />}
           {recording && stack && <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />}
@@ -81,6 +87,11 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       }
     />
   );
+}
+
+/** The drawing as it is, or with the drawer under it. */
+function ByHand({ on, children, ...hand }: { on: boolean } & Parameters<typeof HandStack>[0]) {
+  return on ? <HandStack {...hand}>{children}</HandStack> : children;
 }
 
 /** Gravest word first: an interlock, the stack, the gauge, the recorded stroke. */

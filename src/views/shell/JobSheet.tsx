@@ -118,7 +118,7 @@ export function StationBody({ kicker, title, tabs, fill, picture, side, actions 
       <div className={`pic${fill ? ' fill' : ''}`} role="region" aria-label="The picture" tabIndex={0}><fieldset className="contents" disabled={away}>{picture}</fieldset></div>
       <aside className="side" aria-label="The call">
         {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
-        <fieldset className="side-in" disabled={away}>{side}</fieldset>
+        <div className="side-in" role="region" aria-label="What is true and what is asked" tabIndex={0}><fieldset className="contents" disabled={away}>{side}</fieldset></div>
         <div className="acts">{!away ? actions : <>{there}{done && !view.state.signed && <button type="button" className="btn q" onClick={() => setReopening(true)}>Reopen</button>}</>}</div>
         {reopening && open !== 'card' && <ReasonDialog title={`Reopen ${stationNames[open]}?`} text="What was recorded stays. The centre line goes back to here until it is done again." onClose={() => setReopening(false)} onReason={(reason) => send('station-reopened', { station: open, reason })} />}
       </aside>

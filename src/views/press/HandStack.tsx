@@ -1,0 +1,69 @@
+import { useState, type ReactNode } from 'react';
+import { DndContext, DragOverlay, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent, type KeyboardCoordinateGetter } from '@dnd-kit/core';
+import { judgeStack, type Adapter, type Bench, type Stack } from '../../core/press/index.ts';
+import { verdictWords } from '../../ui/Marks.tsx';
+import type { Scene } from '../../ui/section/scene.ts';
+import { PieceFigure } from './PieceFigure.tsx';
+import type { Role } from './PieceDialog.tsx';
+
+const roles: readonly Role[] = ['cap', 'pusher', 'support'];
+const roleWords: Record<Role, string> = { cap: 'under the ram', pusher: 'pushes', support: 'carries' };
+
+/** Arrow keys go from place to place along the axis. */
+const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordinates }) => {
+  const step = { ArrowDown: 1, ArrowUp: -1, ArrowRight: 1, ArrowLeft: -1 }[event.code];
+  if (step === undefined) return undefined;
+  event.preventDefault();
+  const places = roles.map((r) => context.droppableRects.get(r)).filter((x) => x !== undefined);
+  const own = context.collisionRect;
+  if (!own || places.length === 0) return undefined;
+  const at = context.over ? roles.indexOf(context.over.id as Role) : step > 0 ? -1 : roles.length;
+  const next = places[Math.max(0, Math.min(places.length - 1, at + step))]!;
+  return { x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2), y: currentCoordinates.y + next.top + next.height / 2 - (own.top + own.height / 2) };
+};
+
+/** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
+export function HandStack({ kit, stack, bench, onLay, children }: { kit: readonly Adapter[]; stack: Stack; bench: Bench; onLay: (role: Role, piece: Adapter) => void; children: ReactNode }) {
+  const sensors = useSensors(useSensor(MouseSensor, { activationConstraint: { distance: 6 } }), useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }), useSensor(KeyboardSensor, { coordinateGetter: toNextPlace }));
+  const [held, setHeld] = useState<Adapter>();
+  const [over, setOver] = useState<Role>();
+  const judged = held && over ? judgeStack({ ...stack, [over]: held }, bench) : undefined;
+  const word = judged && (judged.verdicts.find((v) => v.status === judged.status && v.text.startsWith(held!.name)) ?? judged.verdicts[0]);
+  const lay = ({ over: place }: DragEndEvent) => {
+    if (held && place) onLay(place.id as Role, held);
+    setHeld(undefined);
+    setOver(undefined);
+  };
+  return (
+    <DndContext sensors={sensors} onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))} onDragOver={(e) => setOver(e.over?.id as Role | undefined)} onDragEnd={lay} onDragCancel={() => { setHeld(undefined); setOver(undefined); }}>
+      <div className={`hand-stack${held ? ' holding' : ''}`}>
+        {children}
+        {judged && word && <p className={`hand-word is-${judged.status}`} role="status"><b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b> {word.text}</p>}
+        <ul className="hand-drawer" aria-label="Drawer: draw a piece on to the axis">{kit.filter((a) => !a.retired).map((a) => <li key={a.id}><Piece piece={a} /></li>)}</ul>
+      </div>
+      <DragOverlay dropAnimation={null}>{held && <div className="hand-held"><PieceFigure piece={held} /></div>}</DragOverlay>
+    </DndContext>
+  );
+}
+
+function Piece({ piece }: { piece: Adapter }) {
+  const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: piece.id });
+  return <button ref={setNodeRef} type="button" className={isDragging ? 'gone' : ''} {...listeners} {...attributes}><PieceFigure piece={piece} /><span>{piece.name}</span></button>;
+}
+
+/** Places on the axis that take a piece, drawn over the section. */
+export function DropPlaces({ scene, y }: { scene: Scene; y: (mm: number) => number }) {
+  const top = y(scene.top);
+  const capTop = y(scene.capTop ?? scene.pusherTop);
+  const at: Record<Role, [number, number]> = {
+    cap: [Math.max(0, Math.min(top, capTop - 34)), scene.capTop === undefined ? capTop : y(scene.pusherTop)],
+    pusher: [y(scene.pusherTop), y(scene.pusherBottom)],
+    support: [y(scene.supportTop), y(scene.supportBottom)],
+  };
+  return <g>{roles.map((r) => <Place key={r} role={r} from={at[r][0]} to={Math.max(at[r][0] + 26, at[r][1])} />)}</g>;
+}
+
+function Place({ role, from, to }: { role: Role; from: number; to: number }) {
+  const { setNodeRef, isOver } = useDroppable({ id: role });
+  return <g className={`place${isOver ? ' over' : ''}`}><rect ref={(el) => setNodeRef(el as unknown as HTMLElement | null)} x="80" y={from} width="424" height={to - from} /><text className="cap" x="86" y={from + 16}>{roleWords[role]}</text></g>;
+}

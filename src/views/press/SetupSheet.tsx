@@ -1,0 +1,31 @@
+import { useRef } from 'react';
+import { Printer } from 'lucide-react';
+import { cautions } from '../../core/families/index.ts';
+import { operationNames, screws, screwTorqueNm, type Bench, type Judgement, type Stack } from '../../core/press/index.ts';
+import { both } from '../../core/units/index.ts';
+import { savePng, saveSvg } from '../../ui/exportSvg.ts';
+import { stackList } from '../../ui/section/Cutaway.tsx';
+import { useJob } from '../shell/useJob.ts';
+
+/** Takes the drawing away: as a file, or as one printed page to lay beside the press. */
+export function SetupSheet({ stack, bench, judgement }: { stack: Stack; bench: Bench; judgement: Judgement }) {
+  const { view } = useJob();
+  const { requirement: r, forceKn, press } = bench;
+  const here = useRef<HTMLElement>(null);
+  const drawing = () => here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.dr') ?? undefined;
+  const name = `${r.operation}-${view.job.number}`;
+  const kn = (v: number) => { const b = both(v, 'force', 1); return `${b.value} kN / ${b.other}`; };
+  return (
+    <section ref={here} className="setup"><h2 className="no-print">Take it to the press</h2>
+      <div className="three-btns no-print"><button type="button" className="btn q small" onClick={() => window.print()}><Printer aria-hidden="true" />Sheet</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) saveSvg(d, name); }}>SVG</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) void savePng(d, name); }}>PNG</button></div>
+      <div className="sheet-only">
+        <h1>{operationNames[r.operation]}</h1><p>Unit {view.ctx.unit.fleetNo}, {view.ctx.corner}, job {view.job.number}. {press.name}, {press.capacityKn} kN.</p>
+        <ol>{stackList(stack, bench).map((p) => <li key={p.key}><b>{p.name}</b> {p.size}</li>)}</ol>
+        <p>Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm. {judgement.verdicts[0]?.text}</p>
+        <p><b>{cautions['press']!.text}</b> {cautions['press']!.why}</p>
+      </div>
+      <details className="more no-print"><summary>With a screw tool</summary><table className="rows"><tbody>{screws.map((s) => { const t = both(screwTorqueNm(forceKn.high, s.tool), 'torque', 0); return <tr key={s.id}><td>{s.name}</td><td className="n"><b>{t.value} N·m</b><br /><span className="cap">{t.other}</span></td></tr>; })}</tbody></table>
+        <p className="cap">Torque for the greatest expected force, thread greased (μ 0.12). {r.operation === 'hub-in' ? 'The last 10 mm by hand: an impact gun hides the moment it seats and hammers the balls.' : r.operation.endsWith('out') ? 'An impact gun is fine for removal.' : 'An impact gun may start an outer ring; the last quarter goes by hand.'}</p></details>
+    </section>
+  );
+}
