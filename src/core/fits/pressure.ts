@@ -50,8 +50,13 @@ export function hoopMpa(fit: PressFit): { outerMpa: number; innerMpa: number } {
 export const forceN = (pressure: number, friction: number, diameterMm: number, engagedMm: number): number =>
   friction * pressure * Math.PI * diameterMm * Math.max(0, engagedMm);
 
-/** Friction at the seat. Oiled and dry: general fitting practice (judgement), the band is the honest part. */
-export const frictions: Record<'oiled' | 'dry', Band> = {
+/** What is on the seat: a choice of school. */
+export const films = ['oiled', 'dry', 'paste'] as const;
+export type Film = (typeof films)[number];
+
+/** Friction at the seat by what is on it: general fitting practice (judgement), the band is the honest part. */
+export const frictions: Record<Film, Band> = {
+  paste: { low: 0.06, likely: 0.08, high: 0.11 },
   oiled: { low: 0.07, likely: 0.1, high: 0.12 },
   dry: { low: 0.12, likely: 0.15, high: 0.2 },
 };

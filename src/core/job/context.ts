@@ -1,11 +1,11 @@
 import { judge, testsOf, type Book, type Judgement, type UnitHistory } from '../diagnosis/index.ts';
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
-import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, holds, hoopMpa, judgeDamage, judgeSeat, limitsMm, pressureMpa, racewayChangeMm, smoothingShare, yieldMpa, yieldsAtMm, type FitChain } from '../fits/index.ts';
+import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, holds, hoopMpa, judgeDamage, judgeSeat, limitsMm, pressureMpa, racewayChangeMm, smoothingShare, yieldMpa, yieldsAtMm, type Film, type FitChain } from '../fits/index.ts';
 import { gravestFirst, type Verdict } from '../verdict.ts';
 import { familyByCode, type Family, type FamilyCode } from '../families/index.ts';
 import { atTwenty, candidates, compare, conflicts, meanOf, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
 import { corners, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
-import { classFits, requirement, seatFit, strokeForceKn, type Adapter, type Bench, type Fits, type Operation, type Press, type Stack, type Work } from '../press/index.ts';
+import { classFits, requirement, freezerC, seatFit, strokeForceKn, usualSchool, type Adapter, type Bench, type Fits, type Operation, type Press, type School, type Stack, type Work } from '../press/index.ts';
 import type { ChoiceBody, Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { Procedure, Wrench } from '../torque/index.ts';
@@ -166,7 +166,7 @@ export function seatChain(kind: SeatKind, { ctx, state, choices }: JobNow): FitC
   const { fit, lengthMm } = seatFit(kind, work);
   return {
     fit, lengthMm, ...(kind === 'bore' ? { inside: ring, outside: seat, tightMm: yieldsAtMm(fit) } : { inside: seat, outside: ring }),
-    roughness: bothRz, friction: fromLimits(frictions.oiled.low, frictions.oiled.high, 2),
+    roughness: bothRz, friction: fromLimits(frictions[schoolOf(choices).film].low, frictions[schoolOf(choices).film].high, 2),
     creepMm: kind === 'journal' && radialN !== undefined ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm) : 0,
   };
 }
@@ -181,13 +181,17 @@ export function fitsOf(ctx: JobContext, state: JobState, choices: Choices): Fits
   return { bore: bore ?? byClass.bore, journal: journal ?? byClass.journal, measured: { bore: bore !== undefined, journal: journal !== undefined } };
 }
 
+/** Film and cold as chosen at Plan; thin oil and no chill while nothing is chosen, and said so on the strip. */
+export const schoolOf = (choices: Choices): School => ({ film: choices.plan?.value.film ?? usualSchool.film, ...(choices.plan?.value.chill ? { chilledC: freezerC } : {}) });
+export const filmNames: Record<Film, string> = { oiled: 'thin oil', dry: 'dry', paste: 'paste' };
+
 /** The bench of one stroke; undefined while geometry or press is missing. */
 export function benchOf(operation: Operation, ctx: JobContext, state: JobState, choices: Choices): Bench | undefined {
   const work = workOf(ctx, state, choices);
   const fits = fitsOf(ctx, state, choices);
   const press = ctx.presses[0];
   if (!work || !fits || !press) return undefined;
-  return { work, press, requirement: requirement(operation, work), forceKn: strokeForceKn(operation, work, fits) };
+  return { work, press, requirement: requirement(operation, work), forceKn: strokeForceKn(operation, work, fits, schoolOf(choices)) };
 }
 
 /** Pieces of a chosen stack; undefined when one of them is not in the kit. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench, exampleWork, piece } from '../../../tests/example.ts';
-import { adapterFaults, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+import { adapterFaults, classFits, strokeForceKn, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -119,5 +119,18 @@ describe('stroke', () => {
   it('keeps only a seat within 0.3 mm of plan', () => {
     const depth = (depthMm: number) => judgeStroke({ peakKn: 6, depthMm }, 'bearing-in', bench.requirement, { low: 3, likely: 6, high: 9 }).status;
     expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
+  });
+});
+
+describe('schools', () => {
+  const fits = classFits(exampleWork);
+  it('a dry seat takes more force than an oiled one, paste less; a chilled ring less at the low end and no less at the high', () => {
+    const of = (school: Parameters<typeof strokeForceKn>[3]) => strokeForceKn('bearing-in', exampleWork, fits, school);
+    expect(of({ film: 'dry' }).likely).toBeGreaterThan(of({ film: 'oiled' }).likely);
+    expect(of({ film: 'paste' }).likely).toBeLessThan(of({ film: 'oiled' }).likely);
+    const cold = of({ film: 'oiled', chilledC: -18 });
+    expect(cold.low).toBeLessThan(of({ film: 'oiled' }).low);
+    expect(cold.high).toBe(of({ film: 'oiled' }).high);
+    expect(strokeForceKn('bearing-out', exampleWork, fits, { film: 'dry' })).toEqual(strokeForceKn('bearing-out', exampleWork, fits));
   });
 });

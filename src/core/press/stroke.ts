@@ -1,4 +1,4 @@
-import { forceN, frictions, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal, type PressFit, type SeatKind } from '../fits/index.ts';
+import { expansionMm, forceN, frictions, materials, type Film, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal, type PressFit, type SeatKind } from '../fits/index.ts';
 import { band, worst, type Band, type Status, type Verdict } from '../verdict.ts';
 import type { Operation, Requirement, Work } from './operation.ts';
 import type { Press } from './kit.ts';
@@ -31,14 +31,31 @@ export function seatFit(kind: SeatKind, { bearing: b, knuckle: k, hub: h }: Work
     : { fit: { diameterMm: b.boreMm, outerDiameterMm: b.innerFaceOuterMm, innerBoreMm: h.boreMm, outerMaterial: 'steel', innerMaterial: 'steel' }, lengthMm: b.innerWidthMm };
 }
 
-/** Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area, oiled seats. */
-export function strokeForceKn(o: Operation, w: Work, fits: Fits): Band {
+/** What the schools chosen on the job do to a stroke. */
+export interface School {
+  film: Film;
+  /** The ring comes out of the freezer this cold, °C, into a shop of 20 °C; absent when it is not chilled. */
+  chilledC?: number | undefined;
+}
+export const usualSchool: School = { film: 'oiled' };
+/** A domestic freezer, °C. */
+export const freezerC = -18;
+
+/**
+ * Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its
+ * whole shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
+ */
+export function strokeForceKn(o: Operation, w: Work, fits: Fits, school: School = usualSchool): Band {
   const { fit, lengthMm: length } = seatFit(onBore(o) ? 'bore' : 'journal', w);
   const diameter = fit.diameterMm;
   const pressure = (interferenceMm: number) => pressureMpa({ ...fit, interferenceMm });
   const delta = onBore(o) ? fits.bore : fits.journal;
   const rust = removal(o) ? removalFactor : band(1, 1, 1);
-  const at = (which: keyof Band) => (forceN(pressure(delta[which]), frictions.oiled[which], diameter, length) * rust[which]) / 1000;
+  const shrink = o === 'bearing-in' && school.chilledC !== undefined ? Math.abs(expansionMm(diameter, materials.steel.alphaPerK, school.chilledC - 20)) : 0;
+  const cold: Band = { low: shrink, likely: shrink / 2, high: 0 };
+  // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
+  const friction = frictions[removal(o) ? 'oiled' : school.film];
+  const at = (which: keyof Band) => (forceN(pressure(delta[which] - cold[which]), friction[which], diameter, length) * rust[which]) / 1000;
   return band(at('low'), at('likely'), at('high'));
 }
 

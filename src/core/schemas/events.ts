@@ -2,6 +2,7 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Text } from './common.ts';
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
 import { familyCodes } from '../families/families.data.ts';
+import { films } from '../fits/pressure.ts';
 import { dimensions } from '../matching/part.ts';
 import { strokeCalls } from '../press/follow.ts';
 import { PartSchema, RollingId, SealsSchema, SpacerId } from './workshop.ts';
@@ -74,7 +75,7 @@ export const choiceBodies = {
   /** Tools that are not at hand. */
   diagnose: closed({ without: Type.Array(Text(40), { uniqueItems: true, maxItems: 10 }) }),
   match: closed({ partNumber: Id }),
-  plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean() }),
+  plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean(), film: Type.Optional(oneOf(films)) }),
   'stack-hub-out': StackSchema, 'stack-bearing-out': StackSchema, 'stack-bearing-in': StackSchema, 'stack-hub-in': StackSchema,
 } satisfies Record<string, TSchema>;
 export type ChoiceKey = keyof typeof choiceBodies;

@@ -1,9 +1,9 @@
-import { benchOf, chosenPart, familyCodeOf, familyOf, missingFor } from '../../core/job/index.ts';
-import { expansionMm, materials } from '../../core/fits/index.ts';
+import { benchOf, chosenPart, familyCodeOf, familyOf, filmNames, missingFor } from '../../core/job/index.ts';
+import { expansionMm, films, materials, type Film } from '../../core/fits/index.ts';
 import { itemsOf, p1Steps, walkSteps, type Family } from '../../core/families/index.ts';
 import { chillMinutes, routes, schedule, type RouteId } from '../../core/plan/index.ts';
 import { solve, operations, operationNames } from '../../core/press/index.ts';
-import { Call, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -38,13 +38,13 @@ function OtherFamily({ family }: { family: Family }) {
 function Body() {
   const { view, send, choose } = useJob();
   const { ctx, state, choices, job } = view;
-  const plan = choices.plan?.value ?? { route: 'bench' as RouteId, soak: true, chill: false };
+  const plan = choices.plan?.value ?? { route: 'bench' as RouteId, soak: true, chill: false, film: undefined };
   const s = schedule(plan);
   const tools = [...new Set(walkSteps(p1Steps, 'strip').flatMap((x) => x.tools ?? []))];
   const strokes = operations.map((o) => { const b = benchOf(o, ctx, state, choices); return { o, found: b && solve(ctx.adapters, b, 1) }; });
   const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
   const waits: Wait[] = [...(plan.soak ? ['soak' as const] : []), ...(plan.chill ? ['chill' as const] : [])];
-  const set = (route: RouteId, w: readonly Wait[]) => choose('plan', { route, soak: w.includes('soak'), chill: w.includes('chill') });
+  const set = (route: RouteId, w: readonly Wait[], film = plan.film) => choose('plan', { route, soak: w.includes('soak'), chill: w.includes('chill'), ...(film ? { film } : {}) });
   const walkable = routes.find((r) => r.id === plan.route)?.walked;
   const start = async () => {
     if (!choices.plan && !(await set('bench', waits))) return;
@@ -60,7 +60,8 @@ function Body() {
       picture={
         <div className="plan-pic">
           <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
-          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[{ id: 'soak', label: 'penetrant soak, 20 min' }, { id: 'chill', label: 'chill the bearing, 75 min' }]} /></div>
+          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[{ id: 'soak', label: 'penetrant soak, 20 min' }, { id: 'chill', label: 'chill the bearing, 75 min' }]} />
+            <h2>Film on the seat</h2><Choices<Film> name="Film on the seat" value={plan.film ?? 'oiled'} onValue={(f) => set(plan.route, waits, f)} options={films.map((f) => ({ id: f, label: filmNames[f] }))} /></div>
           <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
             <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>
               <b>{r.name}</b><span>{r.id === 'bench' ? `${Math.floor(s.endMin / 60)} h ${String(s.endMin % 60).padStart(2, '0')}` : 'worked outside True Spindle'}</span><span>Alignment {r.alignment}</span><span>{r.risk}</span>

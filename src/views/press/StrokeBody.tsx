@@ -7,6 +7,7 @@ import { VerdictShape } from '../../ui/Marks.tsx';
 import { Cutaway, stackList } from '../../ui/section/Cutaway.tsx';
 import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
+import { filmNames, schoolOf } from '../../core/job/index.ts';
 import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
 import { DropPlaces, HandStack } from './HandStack.tsx';
@@ -33,6 +34,8 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const readings = ram.running || ram.points.length > 0 ? ram.points : stroke.readings;
   const trace = view.state.traces[operation];
   const measured = view.state.seats[operation.startsWith('bearing') ? 'bore' : 'journal'] !== undefined;
+  const chosen = schoolOf(view.choices);
+  const school = operation.endsWith('in') ? `${filmNames[chosen.film]}${chosen.chilledC !== undefined && operation === 'bearing-in' ? ', chilled' : ''}` : 'as found';
   const title = operationNames[operation];
   const pick = async (role: Role, piece: Adapter | undefined) => {
     if (!stack) return;
@@ -50,7 +53,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       tabs={tabs}
       fill
       picture={stack && judgement
-        ? <ByHand on={byHand && !recorded && !ram.running} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}><Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <><ForceStrip bench={bench} readings={readings} basis={measured ? 'measured' : 'by class'} {...f} />{byHand && !recorded && !ram.running && <DropPlaces scene={f.scene} y={f.y} />}</>} /></ByHand>
+        ? <ByHand on={byHand && !recorded && !ram.running} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}><Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <><ForceStrip bench={bench} readings={readings} basis={`${measured ? 'measured' : 'by class'}, ${school}`} {...f} />{byHand && !recorded && !ram.running && <DropPlaces scene={f.scene} y={f.y} />}</>} /></ByHand>
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
           {solved.missing.filter((m) => m.role !== 'cap').flatMap((m) => nearest(view.ctx.adapters, m.role as 'pusher' | 'support', bench)).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
       side={
