@@ -6,7 +6,8 @@ import { judgeStack, operationNames, traceFault } from '../press/index.ts';
 import { p1Checks } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
-import { benchOf, encoderState, familyCodeOf, partByNumber, seatOf, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
+import { benchOf, encoderState, familyCodeOf, partByNumber, seatOf, seatResult, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
+import { worst } from '../verdict.ts';
 import { missingFor } from './gates.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
@@ -59,6 +60,12 @@ const guards: Guards = {
     if (!work) return no('seat', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the seat cannot be judged.');
     const fault = b.readingsMm.flat().map((mm) => seatReadingFault(mm, seatOf(b.seat, work).nominalMm)).find((f) => f !== undefined);
     return fault ? no('readingsMm', 'seat.reading', fault) : undefined;
+  },
+  'seat-judged': (b, { ctx, state, choices }) => {
+    if (b.decision === 'replace') return undefined;
+    const result = seatResult(b.seat, ctx, state, choices);
+    if (!result) return no('seat', 'seat.not-read', 'This seat has not been measured: nothing can be said of it yet.');
+    return worst(result.verdicts) === 'stop' && !overrideOf(state, `seat.${b.seat}`) ? no('decision', 'seat.stop', `${result.verdicts[0]!.text} Replace it, or answer for it by name.`) : undefined;
   },
   'part-confirmed': (b, { ctx }) => (partByNumber(ctx, b.partNumber) ? undefined : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`)),
   'stroke-recorded': strokeRefusal,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { exampleWork, piece } from '../../../tests/example.ts';
 import type { CornerRecord } from '../parts.ts';
 import type { Choices, EventBody, EventType, JobEvent } from '../schemas/events.ts';
-import { cornerOfJob, currentStation, encoderState, judgeReadings, missingFor, nextAction, oldPart, project, recheck, refusal, sensorSide, spine, type JobContext, type JobNow } from './index.ts';
+import { cornerOfJob, currentStation, encoderState, familyOf, fitEffects, judgeReadings, missingFor, nextAction, oldPart, project, recheck, refusal, seatChain, seatResult, sensorSide, spine, type JobContext, type JobNow } from './index.ts';
 import { plainBook } from '../diagnosis/index.ts';
 import { compare } from '../matching/index.ts';
 
@@ -114,5 +114,67 @@ describe('the record', () => {
     const now = job([event('signed', { odometerKm: 900 })]);
     expect(recheck(now)).toEqual({ drivenKm: 100, dueKm: 160 });
     expect(recheck(job([event('signed', { odometerKm: 900 }), event('recheck-done', { odometerKm: 1070 })]))).toBeUndefined();
+  });
+});
+
+describe('family, measuring and seats on the job', () => {
+  const reading = (dimension: EventBody<'old-part-read'>['dimension'], valueMm: number, more: Partial<EventBody<'old-part-read'>> = {}) => event('old-part-read', { dimension, valueMm, typed: '', instrumentId: 'gauge', ...more });
+  const bore = (mm: number, more: Partial<EventBody<'seat-read'>> = {}) => event('seat-read', { seat: 'bore', readingsMm: [[mm, mm], [mm, mm], [mm, mm]], instrumentId: 'gauge', ...more });
+
+  it('takes the family that was seen before the one on record, and asks where neither says', () => {
+    const none = context({}, bearing.encoder);
+    none.unit.corners = {};
+    expect(missingFor('match', job([], none))[0]).toMatch(/Which family/u);
+    const seen = job([event('family-named', { code: 'A2', probability: 0.97, answers: {} })]);
+    expect([familyOf(seen.ctx, seen.state)?.code, familyOf(context(), job([]).state)?.code]).toEqual(['A2', 'P1']);
+    expect(refusal('item-marked', { itemId: 'press-ring', state: 'in-hand' }, seen)).toBeUndefined();
+    expect(refusal('item-marked', { itemId: 'press-ring', state: 'in-hand' }, job([]))?.rule).toBe('match.item');
+    expect(refusal('family-named', { code: 'A2', probability: 0.2, answers: { holds: 'plate' } }, job([]))?.field).toBe('probability');
+  });
+  it('keeps a reading by its place, replaces it there, and corrects zero and temperature', () => {
+    const at = (angleDeg: number, mm: number, more = {}) => reading('outerMm', mm, { plane: 0, angleDeg, ...more });
+    const { state } = job([at(0, 76.02), at(90, 76.03), at(0, 76.05, { zeroMm: 0.02, partC: 40 })]);
+    expect(state.oldReadings.outerMm!.map((x) => Number(x.toFixed(4)))).toEqual([76.03, Number((76.03 / (1 + 12e-6 * 20)).toFixed(4))]);
+    expect(refusal('old-part-read', { dimension: 'studCount', valueMm: 4.5, typed: '4.5', instrumentId: 'gauge' }, job([]))?.rule).toBe('match.count');
+  });
+  it('holds Press out while old part and bore cannot belong together', () => {
+    const apart = job([reading('outerMm', 72), reading('outerMm', 72.01), bore(75.96)]);
+    expect(missingFor('press-out', apart).join()).toMatch(/more apart than wear explains/u);
+    expect(missingFor('press-out', job([reading('outerMm', 76), reading('outerMm', 76.01), bore(75.96)])).join()).not.toMatch(/more apart/u);
+  });
+  it('puts marks on a seat and a warm aluminium bore beside its figures', () => {
+    const marked = job([bore(75.96), event('damage-read', { seat: 'bore', nickShare: 0.02, nickDepthMm: 0.1, sealTrack: true, grooved: false })]);
+    expect(seatResult('bore', marked.ctx, marked.state, marked.choices)!.verdicts[0]).toMatchObject({ status: 'stop', rule: 'seat.seal-track' });
+    const alu = job([bore(75.96)], context({ knuckle: { ...knuckle, material: 'aluminium' } }));
+    expect(seatResult('bore', alu.ctx, alu.state, alu.choices)!.verdicts.map((v) => v.rule)).toContain('seat.warm');
+    expect(seatResult('bore', context(), job([bore(75.96)]).state, {})!.verdicts.map((v) => v.rule)).toEqual(['seat.good']);
+  });
+  it('does not let a seat that was not read, or that is Stop, be called good without a name', () => {
+    const reuse = (events: JobEvent[]) => refusal('seat-judged', { seat: 'bore', decision: 'reuse' }, job(events))?.rule;
+    expect([reuse([]), reuse([bore(75.96)]), reuse([bore(76.02)])]).toEqual(['seat.not-read', undefined, 'seat.stop']);
+    expect(reuse([bore(76.02), event('overridden', { rule: 'seat.bore', reason: 'sleeved' })])).toBeUndefined();
+  });
+  it('leaves out of the chain of a fit what is not on record', () => {
+    const now = job([bore(75.96)]);
+    const chain = seatChain('bore', now)!;
+    expect(chain.creepMm).toBe(0);
+    expect(chain.outside.mean).toBeCloseTo(75.96, 9);
+    expect(seatChain('journal', now)).toBeUndefined();
+    expect(fitEffects('bore', now)!.clearanceLossMm).toBeGreaterThan(0);
+  });
+});
+
+describe('a traced stroke', () => {
+  const checked = [...ready, event('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
+  const trace = (call: EventBody<'stroke-traced'>['call'], samples = [[0, 0, 0.1], [20, 1, 0.4], [40, 2, 0.8]]) => ({ operation: 'bearing-in' as const, gauge: 'gauge', call, samples });
+  it('gives the strip its readings, and a cocked one keeps the seat from being recorded until it is pressed again', () => {
+    const cocked = [...checked, event('stroke-traced', trace('cocked'))];
+    expect(job(cocked).state.readings['bearing-in']).toHaveLength(3);
+    expect(refusal('stroke-recorded', stroke('ring'), job(cocked))?.rule).toBe('press.cocked');
+    expect(refusal('stroke-recorded', stroke('ring'), job([...cocked, event('stroke-traced', trace('seated'))]))).toBeUndefined();
+  });
+  it('is refused when its time runs backwards, or before what a stroke needs', () => {
+    expect(refusal('stroke-traced', trace('square', [[0, 0, 0], [40, 1, 1], [20, 2, 1]]), job(checked))).toMatchObject({ field: 'samples.2.ms', rule: 'stroke.trace' });
+    expect(refusal('stroke-traced', trace('square'), job(ready))?.rule).toBe('press.encoder');
   });
 });
