@@ -103,7 +103,7 @@ export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now()
     }
     const { job, events, ...now } = await jobRecord(jobId);
     await personOrProblem(db, input.byId);
-    const no = refusal(input.type, body, now);
+    const no = refusal(input.type, body, now, input.byId);
     if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
     const frozen = input.type === 'signed' ? freeze(now) : undefined;

@@ -21,7 +21,7 @@ export interface Refusal {
 
 const no = (field: string, rule: string, reason: string): Refusal => ({ field, rule, reason });
 
-type Guards = { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Refusal | undefined };
+type Guards = { [T in EventType]?: (body: EventBody<T>, job: JobNow, by?: string) => Refusal | undefined };
 
 const guards: Guards = {
   'test-recorded': (b, { state, ctx }) => {
@@ -69,13 +69,13 @@ const guards: Guards = {
   },
   'part-confirmed': (b, { ctx }) => (partByNumber(ctx, b.partNumber) ? undefined : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`)),
   'stroke-recorded': strokeRefusal,
-  'stroke-traced': (b, job) => {
-    const early = beforeStroke(b.operation, job);
+  'stroke-traced': (b, job, by) => {
+    const early = beforeStroke(b.operation, job, by);
     if (early) return early;
     const fault = traceFault(b.samples.map(([ms, travelMm, forceKn]) => ({ ms: ms!, travelMm: travelMm!, forceKn: forceKn! })));
     return fault && no(fault.field, 'stroke.trace', fault.reason);
   },
-  'stroke-reading': (b, job) => beforeStroke(b.operation, job),
+  'stroke-reading': (b, job, by) => beforeStroke(b.operation, job, by),
   'stage-recorded': (b, { ctx, state }) => {
     if (!ctx.procedure) return no('stageId', 'torque.no-procedure', 'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.');
     if (!ctx.wrenches.some((w) => w.id === b.toolId)) return no('toolId', 'kit.tool', `No tool is called “${b.toolId}”.`);
@@ -103,9 +103,10 @@ const guards: Guards = {
 };
 
 /** Order of the metal: what must be true before a stroke begins. */
-export function beforeStroke(operation: EventBody<'stroke-reading'>['operation'], job: JobNow): Refusal | undefined {
+export function beforeStroke(operation: EventBody<'stroke-reading'>['operation'], job: JobNow, by?: string): Refusal | undefined {
   const { state, ctx } = job;
-  if (!state.cautionsRead.includes('press')) return no('operation', 'press.caution', 'Read the press caution first: glasses on, guard shut, aside of the ram.');
+  const readers = state.cautionsRead['press'] ?? [];
+  if (by === undefined ? readers.length === 0 : !readers.includes(by)) return no('operation', 'press.caution', 'Read the press caution first: glasses on, guard shut, aside of the ram.');
   switch (operation) {
     case 'hub-out': return undefined;
     case 'bearing-out':
@@ -151,10 +152,10 @@ function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | 
   return fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
 }
 
-/** Judges whether an event may be added to the record as it stands. */
-export function refusal<T extends EventType>(type: T, body: EventBody<T>, job: JobNow): Refusal | undefined {
+/** Judges whether an event may be added to the record as it stands; `by` is whose hand it is, where a rule asks for it. */
+export function refusal<T extends EventType>(type: T, body: EventBody<T>, job: JobNow, by?: string): Refusal | undefined {
   if (job.state.signed && type !== 'recheck-done') return no('type', 'job.signed', 'This job card is signed. A correction is a new job or a line that refers to it.');
   if (job.state.closed) return no('type', 'job.closed', `This job is closed: ${job.state.closed}`);
-  const guard = guards[type] as ((b: EventBody<T>, j: JobNow) => Refusal | undefined) | undefined;
-  return guard?.(body, job);
+  const guard = guards[type] as ((b: EventBody<T>, j: JobNow, by?: string) => Refusal | undefined) | undefined;
+  return guard?.(body, job, by);
 }

@@ -47,6 +47,10 @@ describe('encoder side', () => {
 describe('interlocks', () => {
   const checked = [...ready, event('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
   it('refuse a stack that loads the balls whatever else is right', () => expect(refusal('stroke-recorded', stroke('sleeve'), job(checked))?.rule).toBe('press.through-balls'));
+  it('ask each who pumps for the press caution, once a job', () => {
+    const reading = (by: string) => refusal('stroke-reading', { operation: 'bearing-in', travelMm: 1, forceKn: 1, typed: '1' }, job(checked), by)?.rule;
+    expect([reading('rafe'), reading('tobi')]).toEqual([undefined, 'press.caution']);
+  });
   it('refuse a fitting stroke whose depth was not measured', () => {
     const { depthMm: _depth, ...bare } = stroke('ring');
     expect(refusal('stroke-recorded', bare, job(checked))).toMatchObject({ field: 'depthMm' });

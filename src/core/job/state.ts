@@ -26,7 +26,8 @@ export interface JobState {
   stepsDone: { strip: string[]; rebuild: string[] };
   found: string[];
   timers: Timer[];
-  cautionsRead: string[];
+  /** Who has read which caution: each who pumps reads it once a job. */
+  cautionsRead: Record<string, string[]>;
   facts: string[];
   /** Family as it was identified by what is seen. */
   family?: Kept<{ code: FamilyCode; probability: number }>;
@@ -58,7 +59,7 @@ export interface JobState {
 }
 
 export const emptyState = (): JobState => ({
-  results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: [], facts: [], oldReadings: {}, oldTaken: {}, oldPoints: {},
+  results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: {}, facts: [], oldReadings: {}, oldTaken: {}, oldPoints: {},
   seats: {}, seatDecisions: {}, damage: {}, readings: {}, traces: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
 });
 
@@ -87,7 +88,7 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'diagnosis-accepted': s.diagnosis = { ...e.body, ...kept }; break;
     case 'item-marked': s.items[e.body.itemId] = e.body.state; break;
-    case 'caution-read': once(s.cautionsRead, e.body.cautionId); break;
+    case 'caution-read': once((s.cautionsRead[e.body.cautionId] ??= []), e.byId); break;
     case 'step-done':
       once(s.stepsDone[e.body.phase], e.body.stepId);
       if (e.body.found) s.found.push(e.body.found);

@@ -22,12 +22,12 @@ import { stackKey, useStroke, type Stroke } from './useStroke.ts';
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
 export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Stroke['operation']; kicker: string; tabs: ReactNode; onNext: () => void }) {
   const stroke = useStroke(operation);
-  const { view, send, choose } = useJob();
+  const { view, who, send, choose } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
   const [again, setAgain] = useState(false);
   const [byHand, setByHand] = useState(false);
-  const cautionRead = view.state.cautionsRead.includes('press');
+  const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
   const ram = useRam(operation, stroke?.bench, (body) => send('stroke-traced', body));
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
   const { bench, stack, judgement, solved, recorded, refused } = stroke;
