@@ -37,6 +37,7 @@ export function useRam(operation: Operation, bench: Bench | undefined, keep: (bo
   const quiet = useRef(true);
   quiet.current = !sound;
 
+  const body = (): EventBody<'stroke-traced'> => ({ operation, gauge: 'stand-in ram', call: call.current?.call ?? 'waiting', samples: samples.current.map((s) => [s.ms, Number(s.travelMm.toFixed(3)), Number(s.forceKn.toFixed(3))]) });
   const end = (keepIt: boolean) => {
     source.current?.close();
     source.current = undefined;
@@ -44,13 +45,26 @@ export function useRam(operation: Operation, bench: Bench | undefined, keep: (bo
     setRunning(false);
     setNoSignal(false);
     setPoints(thinned(samples.current));
-    const list = samples.current;
-    if (keepIt && list.length >= 2) void keep({ operation, gauge: 'stand-in ram', call: call.current?.call ?? 'waiting', samples: list.map((s) => [s.ms, Number(s.travelMm.toFixed(3)), Number(s.forceKn.toFixed(3))]) });
+    if (keepIt && samples.current.length >= 2) void keep(body());
   };
   const latest = useRef(end);
   latest.current = end;
-  // A page that goes away releases the ram and keeps what was read.
-  useEffect(() => () => { if (source.current) latest.current(true); }, []);
+  const kept = useRef(keep);
+  kept.current = keep;
+  const now = useRef(body);
+  now.current = body;
+  useEffect(() => {
+    // A page that goes away in mid-stroke leaves its trace in this browser; the next one sends it.
+    const place = `trace:${location.pathname.split('/')[2]}:${operation}`;
+    const left = sessionStorage.getItem(place);
+    if (left) void kept.current(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => { if (ok) sessionStorage.removeItem(place); });
+    const leave = () => { if (source.current && samples.current.length >= 2) sessionStorage.setItem(place, JSON.stringify(now.current())); };
+    addEventListener('pagehide', leave);
+    return () => {
+      removeEventListener('pagehide', leave);
+      if (source.current) latest.current(true);
+    };
+  }, [operation]);
 
   const draw = () => {
     setPoints(thinned(samples.current));
