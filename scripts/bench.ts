@@ -160,6 +160,8 @@ try {
   await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, { waitUntil: 'networkidle' });
   await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
   await page.getByRole('button', { name: /^3\s*Bearing/u }).click();
+  // The taps above left a stack that is Stop.
+  await page.getByRole('button', { name: /^Use the best stack/u }).click();
   await page.getByRole('button', { name: /^Pump/u }).click();
   await page.locator('.btn.release').waitFor();
   const drawn = await page.evaluate<number>(`new Promise((resolve) => { let n = 0; const t0 = performance.now(); const look = () => { n += 1; const t = performance.now() - t0; if (t > 6000) resolve((1000 * n) / t); else requestAnimationFrame(look); }; requestAnimationFrame(look); })`);

@@ -11,7 +11,7 @@ afterAll(() => browser.close());
 /** Main views and the demo job that shows each best. */
 const views: readonly (readonly [name: string, fleetNo: string | undefined, path: string, open?: string | RegExp])[] = [
   ['floor', undefined, '/'], ['start a job', undefined, '/', 'Start a job'], ['kit', undefined, '/kit'], ['complaint', '04', 'complaint'], ['diagnose', '04', 'diagnose'], ['ear', '04', 'diagnose', /Ear$/u], ['wheel speed', '04', 'diagnose', /Wheel speed$/u], ['tables', undefined, '/tables'],
-  ['match', '21', 'match'], ['bench list', '21', 'match', /On the bench/u], ['another family', '12', 'match'], ['plan', '21', 'plan'], ['strip', '21', 'press-out'], ['old part', '07', 'press-out', /Old part/u], ['seats', '07', 'press-in', /Seats/u],
+  ['match', '21', 'match'], ['bench list', '21', 'match', /On the bench/u], ['another family', '12', 'plan'], ['family', '30', 'match', /^1\s*Family/u], ['measure', '30', 'match', /^2\s*Measure/u], ['compare', '30', 'match', /^3\s*Part/u], ['catalogue', undefined, '/parts'], ['plan', '21', 'plan'], ['strip', '21', 'press-out'], ['old part', '07', 'press-out', /Old part/u], ['seats', '07', 'press-in', /Seats/u],
   ['encoder', '07', 'press-in', /Encoder/u], ['press in', '07', 'press-in', /^3\s*Bearing/u], ['torque', '33', 'torque'], ['prove', '33', 'prove'], ['card', '26', 'card'],
 ];
 
