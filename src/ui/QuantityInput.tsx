@@ -11,6 +11,8 @@ export interface QuantityProps {
   /** A fault from elsewhere (the server, a rule), shown beside the field. */
   fault?: string | undefined;
   hint?: string;
+  /** What the text means, where it is read in another way than by its dimension. */
+  said?: string;
   autoFocus?: boolean;
   compact?: boolean;
 }
@@ -18,10 +20,10 @@ export interface QuantityProps {
 export const read = (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension);
 
 /** A figure with its unit; takes the other system too and says both back. What was typed stays. */
-export function QuantityInput({ label, dimension, text, onText, decimals, fault, hint, autoFocus, compact }: QuantityProps) {
+export function QuantityInput({ label, dimension, text, onText, decimals, fault, hint, said, autoFocus, compact }: QuantityProps) {
   const id = useId();
   const parsed = parseQuantity(text, dimension);
-  const wrong = fault ?? (text.trim() !== '' && !parsed.ok ? parsed.reason : undefined);
+  const wrong = fault ?? (text.trim() !== '' && !parsed.ok && !said ? parsed.reason : undefined);
   const shown = parsed.ok ? both(parsed.value, dimension, decimals) : undefined;
   return (
     <div className={`field${wrong ? ' bad' : ''}${compact ? ' compact' : ''}`}>
@@ -31,7 +33,7 @@ export function QuantityInput({ label, dimension, text, onText, decimals, fault,
         <span className="un">{coreUnit(dimension)}</span>
       </div>
       <div className="say" id={`${id}-say`} role={wrong ? 'alert' : undefined}>
-        {wrong ? <><VerdictShape status="stop" size={18} /><span>{wrong}</span></> : <span className="num">{shown ? `${shown.value} ${shown.unit}${shown.other ? ` / ${shown.other}` : ''}` : hint}</span>}
+        {wrong ? <><VerdictShape status="stop" size={18} /><span>{wrong}</span></> : <span className="num">{said ?? (shown ? `${shown.value} ${shown.unit}${shown.other ? ` / ${shown.other}` : ''}` : hint)}</span>}
       </div>
     </div>
   );

@@ -32,6 +32,24 @@ export interface Press {
   ramMm: number;
   /** Clear height between bed and ram, mm. */
   daylightMm: number;
+  /** How far the ram goes in one reach, mm; not judged where it is not on record. */
+  strokeMm?: number;
+  /** Diameter of the piston, mm: force from a gauge that reads pressure. */
+  pistonMm?: number;
+}
+
+/** Force of a hydraulic ram from its pressure, kN: pressure × piston area. 1 bar = 0.1 MPa (exact). */
+export const ramForceKn = (bar: number, pistonMm: number): number => (bar * 0.1 * (Math.PI / 4) * pistonMm ** 2) / 1000;
+
+/**
+ * Force from what a gauge shows: kN, or a pressure in bar turned to force by the press's piston. Undefined where the text is no
+ * pressure; a sentence where it is one but the piston is not on record.
+ */
+export function fromPressureText(text: string, press: Press): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
+  const found = /^\s*(\d+(?:[.,]\d+)?)\s*bar\s*$/iu.exec(text);
+  if (!found) return undefined;
+  if (press.pistonMm === undefined) return { ok: false, reason: `The piston of ${press.name} is not on record, so bar cannot be turned into force.` };
+  return { ok: true, forceKn: ramForceKn(Number(found[1]!.replace(',', '.')), press.pistonMm) };
 }
 
 /** How deep the piece is hollow from its working face. */

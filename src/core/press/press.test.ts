@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench, exampleWork, piece } from '../../../tests/example.ts';
-import { adapterFaults, classFits, strokeForceKn, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+import { adapterFaults, classFits, fromPressureText, ramForceKn, strokeForceKn, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -132,5 +132,21 @@ describe('schools', () => {
     expect(cold.low).toBeLessThan(of({ film: 'oiled' }).low);
     expect(cold.high).toBe(of({ film: 'oiled' }).high);
     expect(strokeForceKn('bearing-out', exampleWork, fits, { film: 'dry' })).toEqual(strokeForceKn('bearing-out', exampleWork, fits));
+  });
+});
+
+describe('the press itself', () => {
+  it('says when one reach of the ram is shorter than the stroke', () => {
+    const bench = exampleBench('bearing-in');
+    const stack: Stack = { cap: piece('d', 74, 0, 12), pusher: piece('r', 75, 68, 30), support: piece('s', 110, 84, 20) };
+    const rules = (strokeMm?: number) => judgeStack(stack, { ...bench, press: { ...bench.press, ...(strokeMm ? { strokeMm } : {}) } }).verdicts.map((v) => v.rule);
+    expect([rules().includes('press.stroke'), rules(20).includes('press.stroke'), rules(160).includes('press.stroke')]).toEqual([false, true, false]);
+  });
+  it('gives force from pressure by the piston: 100 bar on 80 mm is 50.3 kN (pressure × area)', () => expect(ramForceKn(100, 80)).toBeCloseTo(50.27, 2));
+  it('reads a pressure gauge only where the piston is on record', () => {
+    const press = exampleBench('bearing-in').press;
+    expect(fromPressureText('120 bar', { ...press, pistonMm: 80 })).toMatchObject({ ok: true });
+    expect(fromPressureText('120 bar', press)).toMatchObject({ ok: false, reason: expect.stringContaining('not on record') });
+    expect(fromPressureText('12 kN', press)).toBeUndefined();
   });
 });

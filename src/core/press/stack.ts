@@ -93,6 +93,7 @@ function judgeTogether(s: Stack, { press, requirement, forceKn }: Bench): Verdic
   const out: Verdict[] = [];
   const ids = [s.cap?.id, s.pusher.id, s.support.id].filter((id) => id !== undefined);
   if (new Set(ids).size < ids.length) out.push({ status: 'stop', rule: 'press.one-piece-twice', text: 'One piece is used in two places at once.' });
+  if (press.strokeMm !== undefined && press.strokeMm < requirement.travelMm) out.push({ status: 'check', rule: 'press.stroke', value: press.strokeMm, limit: `at least ${round1(requirement.travelMm)} mm`, text: `The ram of ${press.name} goes ${round1(press.strokeMm)} mm in one reach; this stroke needs ${round1(requirement.travelMm)}. Stop half way, pack it, and begin again square.` });
   const height = stackHeightMm(s, requirement);
   if (height > press.daylightMm) out.push({ status: 'stop', rule: 'press.daylight', value: height, limit: `at most ${round1(press.daylightMm)} mm`, text: `The stack stands ${round1(height)} mm; ${press.name} opens ${round1(press.daylightMm)}.` });
   if (forceKn.high > press.capacityKn) out.push({ status: 'stop', rule: 'press.capacity', value: forceKn.high, limit: `at most ${round1(press.capacityKn)} kN`, text: `This stroke may need ${round1(forceKn.high)} kN; ${press.name} gives ${round1(press.capacityKn)}. Choose another route.` });

@@ -17,7 +17,7 @@ export const AdapterSchema = closed({
   retired: Type.Optional(Text()), note: Type.Optional(Text()),
 });
 
-export const PressSchema = closed({ id: Id, name: Text(60), capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), ramMm: Mm(), daylightMm: Mm() });
+export const PressSchema = closed({ id: Id, name: Text(60), capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), ramMm: Mm(), daylightMm: Mm(), strokeMm: Type.Optional(Mm()), pistonMm: Type.Optional(Mm()) });
 
 export const EncoderSchema = closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }) });
 
