@@ -73,6 +73,8 @@ describe('measuring', () => {
   it('points at the one reading that stands apart, and at none that do not', () => {
     const s = statsOf(taken([76.0, 76.01, 76.31, 76.0]), 0.003)!;
     expect(outlierInWords(s.outlier!)).toBe('Reading 3 is 0.31 mm over the rest: a slip?');
+    expect(statsOf(taken([21.02, 21.33]), 0.03)!.outlier).toMatchObject({ index: 1 });
+    expect(statsOf(taken([21.02, 21.1]), 0.03)!.outlier).toBeUndefined();
     fc.assert(fc.property(fc.array(fc.double({ min: -0.01, max: 0.01, noNaN: true }), { minLength: 3, maxLength: 8 }), (offs) => { expect(statsOf(taken(offs.map((o) => 76 + o)), 0.003)!.outlier).toBeUndefined(); }));
   });
 });

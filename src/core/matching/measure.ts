@@ -54,11 +54,13 @@ export function statsOf(readings: readonly (Reading & { atTwentyMm: number })[],
 
 /** The one reading farthest from the middle of the others, if it is far beyond what they scatter. */
 function outlierOf(values: readonly number[], instrumentMm: number): Pick<ReadingStats, 'outlier'> {
-  if (values.length < 3) return {};
+  if (values.length < 2) return {};
   const offs = values.map((v, i) => v - median(values.filter((_, k) => k !== i)));
   const index = offs.reduce((best, o, i) => (Math.abs(o) > Math.abs(offs[best]!) ? i : best), 0);
   const rest = values.filter((_, k) => k !== index);
-  const limit = Math.max(leastOutlierMm, 4 * instrumentMm, 3 * spread(rest));
+  // Of two, neither is the odd one: the later is named, and only when they are far apart.
+  const limit = values.length === 2 ? Math.max(2 * leastOutlierMm, 6 * instrumentMm) : Math.max(leastOutlierMm, 4 * instrumentMm, 3 * spread(rest));
+  if (values.length === 2) return Math.abs(offs[1]!) > limit ? { outlier: { index: 1, offMm: offs[1]! } } : {};
   return Math.abs(offs[index]!) > limit ? { outlier: { index, offMm: offs[index]! } } : {};
 }
 

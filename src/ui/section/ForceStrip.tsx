@@ -54,7 +54,7 @@ function Capacity({ bench: { forceKn, press }, basis, y }: { bench: Bench; basis
   const X = (kn: number) => x0 + (246 * Math.min(kn, press.capacityKn)) / press.capacityKn;
   const ticks = [0, 0.25, 0.5, 0.75, 1].map((s) => Math.round(s * press.capacityKn));
   return (
-    <g><text className="cap" x={x0} y={y}>Needs <tspan className="n">{forceKn.low.toFixed(0)}–{forceKn.high.toFixed(0)} kN</tspan>, {basis}</text><text className="cap" x={x0 + 246} y={y} textAnchor="end">{press.name}</text>
+    <g><text className="cap" x={x0} y={y}>Needs <tspan className="n">{forceKn.low.toFixed(0)}–{forceKn.high.toFixed(0)} kN</tspan>, {basis}</text><text className="cap" x={x0 + 246} y={y - 18} textAnchor="end">{press.name}</text>
       <path className="gtk" d={`M${x0} ${y + 28}H${x0 + 246}`} />{ticks.map((v) => <g key={v}><path className="gtk" d={`M${X(v)} ${y + 28}v7`} /><text className="n" x={X(v)} y={y + 51} textAnchor={v === 0 ? 'start' : v === press.capacityKn ? 'end' : 'middle'}>{v}</text></g>)}
       <rect className="capx" x={X(forceKn.low)} y={y + 13} width={Math.max(2, X(forceKn.high) - X(forceKn.low))} height="15" /><path className="caplikely" d={`M${X(forceKn.likely)} ${y + 9}v19`} /></g>
   );

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { candidatesFor, chosenPart, conflictsOf, familyOf, instrumentById, oldPart, readingsToGo } from '../../core/job/index.ts';
 import { atTwenty, dimensionNames, dimensionsOf, isCount, measureAgain, oneRow, outlierInWords, readingFault, readingsNeeded, statsOf, type DimensionId, type Reading } from '../../core/matching/index.ts';
 import { resultInWords, testById } from '../../core/diagnosis/index.ts';
@@ -22,11 +22,17 @@ function slotsOf(d: DimensionId): { plane?: number; angleDeg?: number; name: str
   if (d === 'widthMm') return [{ plane: 0, angleDeg: 0, name: '0°' }, { plane: 0, angleDeg: 180, name: '180°' }];
   return [0, 1].flatMap((plane) => [0, 90].map((angleDeg) => ({ plane, angleDeg, name: `${plane === 0 ? 'face' : 'middle'} ${angleDeg}°` })));
 }
-const taken = (list: readonly Reading[], s: { plane?: number; angleDeg?: number }) => list.some((r) => s.plane === undefined || (r.plane ?? 0) === s.plane && (r.angleDeg ?? (list.indexOf(r) === 0 ? 0 : 90)) === s.angleDeg);
+const taken = (list: readonly Reading[], s: { plane?: number | undefined; angleDeg?: number | undefined }) => list.some((r) => s.plane === undefined || (r.plane ?? 0) === s.plane && (r.angleDeg ?? (list.indexOf(r) === 0 ? 0 : 90)) === s.angleDeg);
 
 export interface MeasureProps {
   /** The old part is off and lies on the bench: it can be turned by hand too. */
   off: boolean;
+}
+
+/** A reading that is being typed. */
+interface Typing {
+  dimension: DimensionId;
+  reading: Reading;
 }
 
 /** The old part, size by size, with its section or flange beside it and the running figures on the drawing. */
@@ -41,7 +47,14 @@ export function useMeasure({ off }: MeasureProps) {
   const [picked, setPicked] = useState<Open>();
   const open: Open = picked ?? toGo[0]?.d ?? (!state.oldEncoder ? 'encoder' : off && !turned ? 'bench' : 'points');
   const instrument = instrumentById(ctx, state.oldInstrumentId);
-  const stats = Object.fromEntries(dims.map((d) => [d, statsOf((state.oldTaken[d] ?? []).map((r) => ({ ...r, atTwentyMm: isCount(d) ? r.valueMm : atTwenty(r) })), isCount(d) ? 0 : (instrument?.doubtMm ?? 0))]));
+  const [typing, setTyping] = useState<Typing>();
+  // What is being typed stands in its place already, so that the drawing and the running figures show it.
+  const takenWith = (d: DimensionId): Reading[] => {
+    const list = state.oldTaken[d] ?? [];
+    return typing?.dimension === d ? [...list.filter((r) => typing.reading.plane === undefined || !taken([r], typing.reading)), typing.reading] : list;
+  };
+  const stats = Object.fromEntries(dims.map((d) => [d, statsOf(takenWith(d).map((r) => ({ ...r, atTwentyMm: isCount(d) ? r.valueMm : atTwenty(r) })), isCount(d) ? 0 : (instrument?.doubtMm ?? 0))]));
+  const shown = { ...state.oldReadings, ...(typing ? { [typing.dimension]: takenWith(typing.dimension).map((r) => (isCount(typing.dimension) ? r.valueMm : atTwenty(r))) } : {}) };
   const outlier = dims.map((d) => stats[d]?.outlier && `${dimensionNames[d]}: ${outlierInWords(stats[d].outlier)}`).find(Boolean);
   const list = candidatesFor(ctx, state);
   // Nothing chosen: the old one is laid over the nearest that still agrees.
@@ -52,10 +65,10 @@ export function useMeasure({ off }: MeasureProps) {
   const picture = (
     <div className="old-grid">
       <div className="old-entry">
-        {open === 'encoder' ? <EncoderEntry onDone={() => setPicked(undefined)} /> : open === 'points' ? <PointsEntry /> : open === 'bench' ? <BenchEntry onDone={() => setPicked(undefined)} /> : <Entry key={open} dimension={open} onDone={() => setPicked(undefined)} />}
+        {open === 'encoder' ? <EncoderEntry onDone={() => setPicked(undefined)} /> : open === 'points' ? <PointsEntry /> : open === 'bench' ? <BenchEntry onDone={() => setPicked(undefined)} /> : <Entry key={open} dimension={open} onTyping={setTyping} onDone={() => { setTyping(undefined); setPicked(undefined); }} />}
       </div>
       <div className="old-see">
-        {part ? (kind === 'hub-unit' ? <FlangeOver part={part} old={state.oldReadings} lit={open} /> : <OldOverNew part={part.bearing} single={oneRow(part.kind)} rolling={part.rolling} partName={chosen ? part.number : `${part.number}, nearest`} old={state.oldReadings} lit={open} encoderSide={state.oldEncoder?.side} stats={stats} />) : <p className="note big">Measure, and the catalogue answers. No part is chosen yet to lay the old one over.</p>}
+        {part ? (kind === 'hub-unit' ? <FlangeOver part={part} old={shown} lit={open} /> : <OldOverNew part={part.bearing} single={oneRow(part.kind)} rolling={part.rolling} partName={chosen ? part.number : `${part.number}, nearest`} old={shown} lit={open} encoderSide={state.oldEncoder?.side} stats={stats} />) : <p className="note big">Measure, and the catalogue answers. No part is chosen yet to lay the old one over.</p>}
         <ul className="read-list">
           {dims.map((d) => row(d, dimensionNames[d], stats[d] ? `${stats[d].meanMm.toFixed(isCount(d) ? 0 : 3)}${isCount(d) ? '' : ` ± ${stats[d].doubtMm.toFixed(3)}`}${stats[d].outOfRoundMm > 0 ? `, round to ${stats[d].outOfRoundMm.toFixed(3)}` : ''}${stats[d].taperMm > 0 ? `, taper ${stats[d].taperMm.toFixed(3)}` : ''}` : 'not read'))}
           {row('encoder', 'Encoder', state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read')}
@@ -71,7 +84,7 @@ export function useMeasure({ off }: MeasureProps) {
 }
 
 /** One reading: pad under the thumb, the next slot after it. */
-function Entry({ dimension, onDone }: { dimension: DimensionId; onDone: () => void }) {
+function Entry({ dimension, onTyping, onDone }: { dimension: DimensionId; onTyping: (t: Typing | undefined) => void; onDone: () => void }) {
   const { view, send, problem } = useJob();
   const { state, ctx, job } = view;
   const key = `${job.id}:old`;
@@ -93,6 +106,13 @@ function Entry({ dimension, onDone }: { dimension: DimensionId; onDone: () => vo
   const fault = parsed.ok ? (count && !Number.isInteger(parsed.value) ? 'This is counted: a whole number.' : readingFault(dimension, parsed.value, state.oldReadings)) : undefined;
   const slip = z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
   const corrected = parsed.ok && !count ? atTwenty({ valueMm: parsed.value, zeroMm: z?.ok ? z.value : undefined, partC: t?.ok ? t.value : undefined }) : undefined;
+  const whole = parsed.ok && !fault && !slip ? parsed.value : undefined;
+  const [zeroMm, partC] = [z?.ok ? z.value : undefined, t?.ok ? t.value : undefined];
+  const { plane, angleDeg } = at;
+  useEffect(() => {
+    onTyping(whole === undefined ? undefined : { dimension, reading: { valueMm: whole, plane, angleDeg, zeroMm, partC } });
+    return () => onTyping(undefined);
+  }, [whole, dimension, plane, angleDeg, zeroMm, partC, onTyping]);
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
     if (!parsed.ok || fault || slip) return;
@@ -113,8 +133,8 @@ function Entry({ dimension, onDone }: { dimension: DimensionId; onDone: () => vo
       {count ? <label className={`field${fault ? ' bad' : ''}`}><span>{dimensionNames[dimension]}</span><span className="box"><input value={text} onChange={(e) => setText(e.target.value)} inputMode="numeric" /></span><span className="say">{fault}</span></label>
         : <QuantityInput label={`${dimensionNames[dimension]} at ${at.name}`} dimension="length" decimals={3} text={text} onText={setText} fault={fault ?? slip ?? faultOf(problem, 'valueMm', 'body.valueMm')} />}
       <ThumbPad text={text} onText={setText} />
-      {!count && <label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label>}
       <button type="submit" className="btn">Record {shown?.value ?? 'reading'}</button>
+      {!count && <label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label>}
       {!count && <details className="more"><summary>Zero, temperature, indicator</summary><div className="grid gap-2">
         <QuantityInput compact label="Zero: shown at nothing, or over the setting ring" dimension="length" decimals={3} text={zero} onText={setZero} />
         <QuantityInput compact label="Temperature of the part, brought to 20 °C" dimension="temperature" decimals={0} text={temp} onText={setTemp} />

@@ -60,5 +60,5 @@ function Split({ row, written, x, y, names }: { row: readonly number[]; written:
 
 function Bell({ row, written, x, y, from, to }: { row: readonly number[]; written: readonly number[]; x: (v: number) => number; y: number; from: number; to: number }) {
   const path = ([mean, spread]: readonly number[]) => Array.from({ length: 61 }, (_, i) => from + ((to - from) * i) / 60).map((v, i) => `${i === 0 ? 'M' : 'L'}${x(v).toFixed(1)} ${(y - 40 * Math.exp(-0.5 * ((v - mean!) / spread!) ** 2)).toFixed(1)}`).join('');
-  return <g><path className="gtk" d={`M${x(from)} ${y}H${x(to)}`} /><path className="bell-was" d={path(written)} /><path className="bell" d={path(row)} /></g>;
+  return <g><path className="gtk" d={`M${x(from)} ${y}H${x(to)}`} /><path className="bell-fill" d={`${path(row)}L${x(to)} ${y}L${x(from)} ${y}Z`} /><path className="bell-was" d={path(written)} /><path className="bell" d={path(row)} /></g>;
 }
