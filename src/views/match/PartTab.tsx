@@ -32,7 +32,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
   const offers = useOffers([...(part ? [part.number] : []), ...list.map((c) => c.part.number)].slice(0, 12));
   const offerOf = (n: string) => { const o = offers.byNumber.get(n); return o && `${(o.priceMinor / 100).toFixed(2)} ${o.currency}, ${o.stock > 0 ? `${o.stock} there` : `${o.leadDays} days`}`; };
   const take = async (number: string) => { await choose('match', { partNumber: number }); setFound(undefined); };
-  const status = !part || !own ? 'check' : own.status === 'good' || (own.status === 'check' && !read) ? (own.status === 'good' ? 'good' : 'check') : own.status;
+  const status = part && own ? own.status : 'check';
   return (
     <StationBody
       kicker={read ? 'Match, 3 of 4: old over new' : 'Match, provisional: the old part on the bench decides'} title={part ? `${part.maker} ${part.number}` : 'Which part?'} tabs={tabs}
