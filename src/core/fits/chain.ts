@@ -44,7 +44,7 @@ export function shareBelow(x: number, { mean, sd }: Normal): number {
 export interface ChainResult {
   draws: number;
   grip: Normal;
-  /** Least and greatest of all draws, mm, and counts in even steps between them. */
+  /** Five and a half deviations to each side of the mean, mm, and counts in even steps between; what lies beyond is in the end steps. */
   from: number;
   to: number;
   counts: number[];
@@ -88,31 +88,28 @@ function source(seed: number): () => number {
 /** The whole chain drawn many times (Monte Carlo): shape of the grip, shares beyond the limits, band of the force. */
 export function drawChain(c: FitChain, draws: number, seed: number): ChainResult {
   const next = source(seed);
-  const grips = new Float64Array(draws);
   const forces = new Float64Array(Math.min(draws, 50_000));
   // Force goes with pressure, pressure with grip: one factor serves all draws.
   const perMm = pressureMpa({ ...c.fit, interferenceMm: 1 });
   let sum = 0;
   let squares = 0;
-  let from = Infinity;
-  let to = -Infinity;
+  const { mean: middle, sd } = gripOf(c);
+  const from = middle - 5.5 * sd;
+  const to = middle + 5.5 * sd;
+  const counts = Array<number>(bins).fill(0);
+  const perStep = sd > 0 ? bins / (to - from) : 0;
   let creeps = 0;
   let tooTight = 0;
   const tight = c.tightMm ?? Infinity;
   for (let i = 0; i < draws; i++) {
     const g = c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean + c.inside.sd * next() + c.outside.sd * next() + smoothingShare * c.roughness.sd * next();
-    grips[i] = g;
     sum += g;
     squares += g * g;
-    if (g < from) from = g;
-    if (g > to) to = g;
+    counts[Math.max(0, Math.min(bins - 1, ((g - from) * perStep) | 0))]! += 1;
     if (g <= c.creepMm) creeps += 1;
     if (g >= tight) tooTight += 1;
     if (i < forces.length) forces[i] = forceN(perMm * Math.max(0, g), Math.max(0.01, c.friction.mean + c.friction.sd * next()), c.fit.diameterMm, c.lengthMm) / 1000;
   }
-  const counts = Array<number>(bins).fill(0);
-  const step = (to - from) / bins || 1;
-  for (let i = 0; i < draws; i++) counts[Math.min(bins - 1, Math.floor((grips[i]! - from) / step))]! += 1;
   forces.sort();
   const at = (share: number) => forces[Math.min(forces.length - 1, Math.floor(share * forces.length))]!;
   const mean = sum / draws;

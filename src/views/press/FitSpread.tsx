@@ -39,7 +39,7 @@ export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {
         {near && <><path className="prj seatl" d={`M${X(chain.tightMm!)} 26V118`} /><text className="cap" x={X(chain.tightMm!) - 4} y="22" textAnchor="end">yields</text></>}
         <text className="n b bgp" x={X(grip.mean)} y="100" textAnchor="middle">{grip.mean.toFixed(3)}</text>
       </svg>
-      <p className="cap num">{drawn ? '1 000 000 assemblies drawn' : 'By calculation; drawing…'}, mm of grip after smoothing. Would creep: <b>{percent(creeps)}</b>. {chain.tightMm === undefined ? 'No upper limit on record.' : <>Too tight: <b>{percent(tooTight)}</b>.</>}{drawn && <> Pressing force <b>{drawn.forceKn.low.toFixed(1)}–{drawn.forceKn.high.toFixed(1)} kN</b>, oiled.</>}</p>
+      <p className="cap num">{drawn ? '1 000 000 assemblies drawn' : 'By calculation; drawing…'}, mm of grip after smoothing. Would creep: <b>{percent(creeps)}</b>. {chain.tightMm === undefined ? 'No upper limit on record.' : <>Too tight: <b>{percent(tooTight)}</b>.</>}{drawn && <> Pressing force <b>{drawn.forceKn.low.toFixed(1)}–{drawn.forceKn.high.toFixed(1)} kN</b>.</>}</p>
     </div>
   );
 }
