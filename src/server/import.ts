@@ -154,8 +154,3 @@ export async function importJobs(input: unknown, nowMs = Date.now()): Promise<Re
   }
   return { jobs: file.jobs.length, entries };
 }
-
-/** Either open format, by its own word. */
-export async function importFile(input: unknown): Promise<Record<string, number>> {
-  return (input as { format?: unknown } | null)?.format === 'true-spindle/jobs' ? importJobs(input) : importWorkshop(input);
-}

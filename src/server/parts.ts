@@ -39,7 +39,7 @@ export async function partsOfJob(db: Db, ctx: Pick<JobContext, 'unit' | 'corner'
   const index = await partIndex(db);
   const record = ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner];
   const named = record?.partNumber ? index.byNumber.get(record.partNumber) : undefined;
-  const kind = familyOf({ ...ctx, parts: [] } as unknown as JobContext, state)?.kind ?? 'ring-set';
+  const kind = familyOf(ctx, state)?.kind ?? 'ring-set';
   const read = Object.fromEntries(Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)!]));
   const sizes = Object.keys(read).length > 0 ? read : named ? { outerMm: named.bearing.outerMm, boreMm: named.bearing.boreMm } : undefined;
   const near = sizes ? searchParts(index, { sizes, toleranceMm: nearMm, kind, most: 24 }).parts : searchParts(index, { kind, most: 24 }).parts;

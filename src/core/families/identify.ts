@@ -1,4 +1,4 @@
-import { families, familyCodes, type FamilyCode } from './families.data.ts';
+import { familyCodes, type FamilyCode } from './families.data.ts';
 
 export interface Answer {
   id: string;
@@ -95,5 +95,3 @@ export function answersFault(answers: Answers): string | undefined {
   }
   return undefined;
 }
-
-export const familyNames = Object.fromEntries(families.map((f) => [f.code, f.name])) as Record<FamilyCode, string>;

@@ -32,7 +32,7 @@ export interface JobNow {
   choices: Choices;
 }
 
-export const cornerRecord = (ctx: JobContext): CornerRecord | undefined => (ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner]);
+export const cornerRecord = (ctx: Pick<JobContext, 'unit' | 'corner'>): CornerRecord | undefined => (ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner]);
 
 /** The corner the job is about: what the diagnosis named, else the one it was started on. */
 export function cornerOfJob(startedOn: JobCorner, state: JobState): JobCorner {
@@ -69,8 +69,8 @@ export function workOf(ctx: JobContext, state: JobState, choices: Choices): Work
 }
 
 /** Family of the job: what was seen and named by hand, else the unit's record; undefined while neither says. */
-export const familyCodeOf = (ctx: JobContext, state: JobState): FamilyCode | undefined => state.family?.code ?? familyByCode(cornerRecord(ctx)?.family)?.code;
-export const familyOf = (ctx: JobContext, state: JobState): Family | undefined => familyByCode(familyCodeOf(ctx, state));
+export const familyCodeOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState): FamilyCode | undefined => state.family?.code ?? familyByCode(cornerRecord(ctx)?.family)?.code;
+export const familyOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState): Family | undefined => familyByCode(familyCodeOf(ctx, state));
 
 export function oldPart(ctx: JobContext, state: JobState): OldPart {
   const named = partByNumber(ctx, cornerRecord(ctx)?.partNumber);

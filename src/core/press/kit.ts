@@ -52,6 +52,16 @@ export function fromPressureText(text: string, press: Press): { ok: true; forceK
   return { ok: true, forceKn: ramForceKn(Number(found[1]!.replace(',', '.')), press.pistonMm) };
 }
 
+/** What is ground off an old ring, so that it comes out of the bore again, mm on diameter (common practice, no published source). */
+export const grindMm = 0.3;
+/** What an old ring may carry as a driver, kN: far under what hardened steel of its wall bears (judgement). */
+const oldRingKn = 100;
+
+/** The old outer ring as a piece of the kit, once it is ground: the best driver for the next of its size. */
+export const keptRing = (jobNumber: string, outerMm: number, faceInnerMm: number, widthMm: number): Adapter => ({
+  id: `old-ring-${jobNumber}`, name: `Old outer ring ${Math.round(outerMm)}`, shape: 'old-ring', outerMm: Number((outerMm - grindMm).toFixed(1)), innerMm: faceInnerMm, heightMm: Number(widthMm.toFixed(1)), material: 'hardened-steel', ratingKn: oldRingKn, note: `ground ${grindMm} mm off, from job ${jobNumber}`,
+});
+
 /** How deep the piece is hollow from its working face. */
 export const hollowMm = (a: Adapter): number => (a.innerMm === 0 ? 0 : (a.recessMm ?? a.heightMm));
 

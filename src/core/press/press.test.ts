@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench, exampleWork, piece } from '../../../tests/example.ts';
-import { adapterFaults, classFits, fromPressureText, ramForceKn, strokeForceKn, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, ramForceKn, strokeForceKn, judgeReading, judgeStack, judgeStroke, operations, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -148,5 +148,14 @@ describe('the press itself', () => {
     expect(fromPressureText('120 bar', { ...press, pistonMm: 80 })).toMatchObject({ ok: true });
     expect(fromPressureText('120 bar', press)).toMatchObject({ ok: false, reason: expect.stringContaining('not on record') });
     expect(fromPressureText('12 kN', press)).toBeUndefined();
+  });
+});
+
+describe('an old ring kept', () => {
+  it('drives the next bearing of its size, and comes out of the bore again', () => {
+    const bench = exampleBench('bearing-in');
+    const ring = keptRing('2026-0001', 76, exampleWork.bearing.outerFaceInnerMm, 37);
+    expect(ring.outerMm).toBeLessThan(exampleWork.knuckle.boreMm);
+    expect(judgePiece(ring, 'pusher', bench.requirement.pusher, bench.forceKn).filter((v) => v.status === 'stop')).toEqual([]);
   });
 });

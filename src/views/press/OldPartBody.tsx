@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { chosenComparison, chosenPart } from '../../core/job/index.ts';
 import { meanOf } from '../../core/matching/index.ts';
-import type { Adapter } from '../../core/press/index.ts';
+import { grindMm, keptRing, type Adapter } from '../../core/press/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { Candidate, Legend } from '../match/Candidate.tsx';
 import { useMeasure } from '../match/Measure.tsx';
@@ -35,9 +35,6 @@ export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: Re
   );
 }
 
-/** What is ground off an old ring, so that it comes out of the bore again, mm on diameter. */
-const grindMm = 0.3;
-
 /** The old outer ring is the best driver for the next of its size: kept as a piece of the kit. */
 function KeepRing() {
   const { view } = useJob();
@@ -47,7 +44,7 @@ function KeepRing() {
   const outer = meanOf(state.oldReadings.outerMm);
   const width = meanOf(state.oldReadings.widthMm);
   if (!part || part.kind !== 'ring-set' || outer === undefined || width === undefined) return null;
-  const ring: Adapter = { id: `old-ring-${job.number}`, name: `Old outer ring ${Math.round(outer)}`, shape: 'old-ring', outerMm: Number((outer - grindMm).toFixed(1)), innerMm: part.bearing.outerFaceInnerMm, heightMm: Number(width.toFixed(1)), material: 'hardened-steel', ratingKn: 100, note: `ground ${grindMm} mm off, from job ${job.number}` };
+  const ring = keptRing(job.number, outer, part.bearing.outerFaceInnerMm, width);
   const known = ctx.adapters.some((a) => a.id === ring.id);
   const keep = async () => { const r = await call<Adapter>('POST', '/api/adapters', ring); setSaid(r.ok ? `${ring.name} is in the kit: grind ${grindMm} mm off before it is used.` : (r.problem.errors[0]?.reason ?? r.problem.detail)); };
   return <section><h2>Keep the old ring as a driver</h2>{said || known ? <p className="note">{said ?? `${ring.name} is in the kit.`}</p> : <><p className="cap num">{ring.outerMm} × {ring.innerMm} × {ring.heightMm} mm once ground {grindMm} mm off</p><button type="button" className="btn q small w-full mt-1" onClick={keep}>Into the kit</button></>}</section>;

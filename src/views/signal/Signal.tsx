@@ -21,6 +21,8 @@ const madeUpPairs = 48;
 
 interface Read {
   traces: Traces;
+  /** Turns of the wheel a second, by the tyre as it was set then. */
+  turnHz: number;
   wheels: WheelReading[];
 }
 
@@ -47,7 +49,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
     if (!set.ok) return setSaid(set.reason);
     try {
       const wheels = readSignals(traces, set.circumferenceMm, record);
-      setRead({ traces, wheels });
+      setRead({ traces, wheels, turnHz: wheelHz(traces.kmh, set.circumferenceMm) });
       setPicked(wheels.find((w) => w.kind !== 'agrees')?.corner);
       setSaid(undefined);
       picture.current?.scrollIntoView({ block: 'nearest' });
@@ -91,7 +93,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const fullV = Math.max(0.05, ...(read?.wheels.map((w) => w.amplitudeV) ?? []));
   return (
     <StationBody
-      kicker={read ? `${read.traces.kmh} km/h, ${wheelHz(read.traces.kmh, set.ok ? set.circumferenceMm : 1).toFixed(2)} turns a second` : 'Driven straight, walking pace and at 60 km/h'} title="Which wheel is not like the others?" tabs={tabs}
+      kicker={read ? `${read.traces.kmh} km/h, ${read.turnHz.toFixed(2)} turns a second` : 'Driven straight, walking pace and at 60 km/h'} title="Which wheel is not like the others?" tabs={tabs}
       picture={<div ref={picture}>{read ? (
         <div className="signals">{corners.map((c, i) => <WheelSignal key={c} corner={c} reading={read.wheels[i]!} volts={read.traces.volts[c]} sampleRate={read.traces.sampleRate} fullV={fullV} record={record[c]} picked={picked === c} onPick={() => setPicked(c)} />)}</div>
       ) : <div className="ear-empty"><svg viewBox="0 0 600 200" aria-hidden="true"><circle className="ghost" cx="150" cy="100" r="80" /><circle className="ghost" cx="150" cy="100" r="40" /><path className="ghost" d="M280 100q10-60 20 0t20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0" /></svg><p className="note big">Take a reading, or open a table of the four signals. Speed, tyre and kind of sensor first.</p></div>}</div>}
