@@ -88,6 +88,89 @@ export interface Hub {
   overhangMm: number;
 }
 
+/** A bore that a shell, a ring, a cup or a cartridge is pressed into; mm, depths from the face it goes in by. */
+export interface Housing {
+  boreMm: number;
+  boreClass: string;
+  /** Depth at which the leading face stops. */
+  seatDepthMm: number;
+  /** Opening beyond the stop. */
+  shoulderMm: number;
+  /** A wider bore in front of the seat, of the seal for one; absent when the seat begins at the face. */
+  entry?: { boreMm: number; depthMm: number };
+  /** Whole depth of the part along the axis. */
+  depthMm: number;
+  /** Outside of solid metal round the bore. */
+  outerMm: number;
+  material: Material;
+}
+
+/** A cartridge with its wheel flange: what half-shells need to get behind its shoulder, mm. */
+export interface Cartridge {
+  /** Shoulder of the outer ring that sets the depth. */
+  shoulderMm: number;
+  shoulderThickMm: number;
+  /** Outer ring beside the shoulder, on both sides of it. */
+  neckMm: number;
+  /** Room between shoulder and wheel flange, and in the relief behind the shoulder. */
+  gapMm: number;
+  reliefMm: number;
+  flangeMm: number;
+  flangeThickMm: number;
+  hubBoreMm: number;
+}
+
+/** A ring that grips a shaft and holds its bearing. */
+export interface PressRing {
+  outerMm: number;
+  widthMm: number;
+  /** Interference, mm, as its maker gives it. */
+  lowMm: number;
+  highMm: number;
+}
+
+/** An axle shaft that carries its own bearing, mm from the shoulder the bearing stops at. */
+export interface AxleShaft {
+  journalMm: number;
+  journalClass: string;
+  /** Length that the bearing is pressed over, the seat of the press ring included. */
+  journalLengthMm: number;
+  shoulderMm: number;
+  /** From the shoulder to the shaft's end. */
+  reachMm: number;
+  /** From the shoulder to the inner face of the flange. */
+  flangeFromShoulderMm: number;
+  flangeMm: number;
+  flangeThickMm: number;
+  insideStudsMm: number;
+  studs: number;
+  studLengthMm: number;
+  ring: PressRing;
+}
+
+/** A radial seal, its bore, and how deep it sits; 0 is flush. */
+export interface Seal {
+  outerMm: number;
+  innerMm: number;
+  widthMm: number;
+  depthMm: number;
+}
+
+/** A wheel stud with a knurl, and room round its head. */
+export interface Stud {
+  knurlMm: number;
+  threadMm: number;
+  headMm: number;
+  headHeightMm: number;
+  lengthMm: number;
+  flangeThickMm: number;
+  /** Widest piece that stands on the flange beside the stud, mm. */
+  roomMm: number;
+  /** Interference of a plain fit that holds as the knurl does, mm. */
+  lowMm: number;
+  highMm: number;
+}
+
 /** What is known of one corner of one vehicle, with the word of where it comes from. */
 export interface CornerRecord {
   family: string;
@@ -96,6 +179,15 @@ export interface CornerRecord {
   sensorSide?: Side;
   knuckle?: Knuckle;
   hub?: Hub;
+  /** Bore of families without a P1 knuckle, and the one at the hub's other end. */
+  housing?: Housing;
+  far?: Housing;
+  cartridge?: Cartridge;
+  shaft?: AxleShaft;
+  /** Journal of a shaft that is known by its diameter alone. */
+  journal?: { diameterMm: number; toleranceClass: string };
+  seal?: Seal;
+  stud?: Stud;
   /** The vehicle maker's limits, with where they stand. */
   limits?: { endPlayMm?: number; runoutMm?: number; /** Radial load of the wheel, N. */ radialN?: number; source: string };
   source: string;

@@ -2,10 +2,10 @@ import Papa from 'papaparse';
 import { cornerNames } from '../core/parts.ts';
 import { complaintInShort, layoutNames, resultInWords, suspectsFor, testById } from '../core/diagnosis/index.ts';
 import { itemsOf } from '../core/families/index.ts';
-import { benchOf, chosenPart, familyCodeOf, familyOf, instrumentById, seatResult, stackOf } from '../core/job/index.ts';
+import { benchOf, chosenPart, familyCodeOf, familyOf, instrumentById, seatName, seatResult, stackOf } from '../core/job/index.ts';
 import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../core/matching/index.ts';
-import { judgeStack, judgeStroke, operationNames, operations } from '../core/press/index.ts';
-import { judgeCheck, p1Checks, recheckKm } from '../core/proof/index.ts';
+import { judgeStack, judgeStroke, operationNames, operations, piecesOf } from '../core/press/index.ts';
+import { checksOf, judgeCheck, recheckKm } from '../core/proof/index.ts';
 import { judgeStage, stageWindow } from '../core/torque/index.ts';
 import type { Status } from '../core/verdict.ts';
 import type { JobRecord } from './jobs.ts';
@@ -51,7 +51,7 @@ export function jobCard(r: JobRecord) {
       const s = seatResult(kind, ctx, state, choices);
       const read = state.seats[kind];
       if (!s || !read) return [];
-      const what = kind === 'bore' ? 'Knuckle bore' : 'Hub journal';
+      const what = seatName(kind, r);
       return [
         { what: `${what}, mean of ${read.readingsMm.flat().length}, ${instrumentById(ctx, read.instrumentId)?.name ?? read.instrumentId}`, value: s.meanMm.toFixed(3), limit: `${s.classLimits.lowMm.toFixed(3)}–${s.classLimits.highMm.toFixed(3)}`, status: s.verdicts[0]!.status, ...kept(read) },
         { what: `${what}, out of round`, value: s.outOfRoundMm.toFixed(3), limit: `max ${s.limitMm.toFixed(3)}` },
@@ -63,11 +63,11 @@ export function jobCard(r: JobRecord) {
       const stroke = state.strokes[o];
       const bench = benchOf(o, ctx, state, choices);
       if (!stroke || !bench) return [];
-      const verdict = judgeStroke(stroke, o, bench.requirement, bench.forceKn);
+      const verdict = judgeStroke(stroke, bench);
       const stack = stackOf(ctx, stroke.stack);
       return [{
-        operation: o, name: operationNames[o], peakKn: stroke.peakKn, expectedKn: bench.forceKn, depthMm: stroke.depthMm ?? null, plannedMm: bench.requirement.travelMm,
-        stack: stack ? [stack.cap?.name, stack.pusher.name, stack.support.name].filter((x) => x !== undefined) : [],
+        operation: o, name: operationNames[o], peakKn: stroke.peakKn ?? null, tool: bench.press.name, expectedKn: bench.forceKn, depthMm: stroke.depthMm ?? null, plannedMm: bench.requirement.travelMm,
+        stack: stack ? piecesOf(stack).map((a) => a.name) : [],
         path: stack ? judgeStack(stack, bench).path.nodes : [], readings: state.readings[o] ?? [], status: verdict.status, text: verdict.verdicts[0]!.text, ...kept(stroke),
       }];
     }),
@@ -82,7 +82,7 @@ export function jobCard(r: JobRecord) {
         return { stageId: stage.id, stage: stage.text, planned: stage.value ?? null, unit, window: window ?? null, actual: s.actual ?? null, typed: s.typed ?? null, tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId, status: verdict.status, ...kept(s) };
       }),
     } : null,
-    checks: p1Checks.flatMap((c): CardLine[] => {
+    checks: checksOf(familyCodeOf(ctx, state), choices.plan?.value.route).flatMap((c): CardLine[] => {
       const a = state.checks[c.id];
       if (!a) return [];
       const v = judgeCheck(c, a);
@@ -107,7 +107,7 @@ export function cardCsv(c: JobCard): string {
     line('job', { what: 'Complaint', value: c.complaint?.short ?? '' }),
     ...(c.diagnosis ? [line('diagnosis', { what: c.diagnosis.suspect, value: `${Math.round(c.diagnosis.probability * 100)} %`, who: c.diagnosis.who, atMs: c.diagnosis.atMs })] : []),
     ...c.findings.map((l) => line('finding', l)), ...c.items.map((l) => line('item', l)), ...c.oldPart.map((l) => line('old part', l)), ...c.seats.map((l) => line('seat', l)),
-    ...c.strokes.map((s) => line('stroke', { what: s.name, value: `${s.peakKn} kN${s.depthMm === null ? '' : `, ${s.depthMm} mm`}`, limit: `${s.expectedKn.low.toFixed(1)}–${s.expectedKn.high.toFixed(1)} kN`, status: s.status, who: s.who, atMs: s.atMs })),
+    ...c.strokes.map((s) => line('stroke', { what: s.name, value: `${s.peakKn === null ? s.tool : `${s.peakKn} kN`}${s.depthMm === null ? '' : `, ${s.depthMm} mm`}`, limit: `${s.expectedKn.low.toFixed(1)}–${s.expectedKn.high.toFixed(1)} kN`, status: s.status, who: s.who, atMs: s.atMs })),
     ...(c.torque?.readings ?? []).map((t) => line('torque', { what: t.stage, value: t.actual === null ? 'seen' : `${t.actual} ${t.unit}`, limit: t.planned === null ? '' : `${t.planned} ${t.unit}`, status: t.status, who: t.who, atMs: t.atMs })),
     ...c.checks.map((l) => line('check', l)),
     ...c.overrides.map((o) => line('override', { what: o.rule, value: o.reason, who: o.who, atMs: o.atMs })),

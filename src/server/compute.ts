@@ -2,7 +2,8 @@ import { Type, type Static } from '@sinclair/typebox';
 import { forceN, hoopMpa, pressureMpa, tolerance, type PressFit } from '../core/fits/index.ts';
 import { closed, Mm, oneOf, OperationId } from '../core/schemas/common.ts';
 import { AdapterSchema, BearingSchema, PressSchema, CornerRecordSchema } from '../core/schemas/workshop.ts';
-import { classFits, screwForceKn, screwTorqueNm, judgeStack, requirement, solve, strokeForceKn, type Adapter, type Bench, type Work } from '../core/press/index.ts';
+import type { CornerRecord } from '../core/parts.ts';
+import { benchFor, judgeStack, screwForceKn, screwTorqueNm, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
 import { SideId } from '../core/schemas/common.ts';
 import { wrenchSetting } from '../core/torque/index.ts';
 import { judge, placesOf, resultFault, tests, type Complaint, type TestResult } from '../core/diagnosis/index.ts';
@@ -101,19 +102,19 @@ export const StackSolveSchema = closed({
   operation: OperationId, bearing: BearingSchema, corner: CornerRecordSchema, press: PressSchema, encoderSide: SideId,
   kit: Type.Array(AdapterSchema, { maxItems: 1000 }),
   /** A stack laid by hand, by the ids of its pieces; the best ones are found when it is left out. */
-  stack: Type.Optional(closed({ capId: Type.Optional(Type.String()), pusherId: Type.String(), supportId: Type.String() })),
+  stack: Type.Optional(closed({ capId: Type.Optional(Type.String()), pusherId: Type.String(), supportId: Type.Optional(Type.String()), riserId: Type.Optional(Type.String()) })),
 });
 export function stacks(b: Static<typeof StackSolveSchema>) {
-  if (!b.corner.knuckle) throw invalid([{ field: 'corner.knuckle', reason: 'Missing.' }]);
-  if (!b.corner.hub) throw invalid([{ field: 'corner.hub', reason: 'Missing.' }]);
-  const work: Work = { bearing: b.bearing, knuckle: b.corner.knuckle, hub: b.corner.hub, encoderSide: b.encoderSide };
-  const bench: Bench = { work, press: b.press, requirement: requirement(b.operation, work), forceKn: strokeForceKn(b.operation, work, classFits(work)) };
+  const work = workFrom(b.corner.family, b.corner as CornerRecord, b.bearing, b.encoderSide);
+  if (!work) throw invalid([{ field: 'corner', reason: `The bodies of family ${b.corner.family} are not all there: P1 knuckle and hub, P2 cartridge and housing, A2 shaft, the others housing.` }]);
+  const bench = benchFor(b.operation, work, b.press as Press);
+  if (!bench) throw invalid([{ field: 'operation', reason: `These parts have no stroke “${b.operation}”.` }]);
   const kit = b.kit as Adapter[];
   if (!b.stack) {
     const found = solve(kit, bench);
-    return { forceKn: bench.forceKn, missing: found.missing, stacks: found.solutions.map((s) => ({ capId: s.stack.cap?.id, pusherId: s.stack.pusher.id, supportId: s.stack.support.id, status: s.judgement.status, score: s.judgement.score, verdicts: s.judgement.verdicts })) };
+    return { forceKn: bench.forceKn, missing: found.missing, stacks: found.solutions.map((s) => ({ capId: s.stack.cap?.id, pusherId: s.stack.pusher.id, supportId: s.stack.support?.id, riserId: s.stack.riser?.id, status: s.judgement.status, score: s.judgement.score, verdicts: s.judgement.verdicts })) };
   }
   const piece = (field: string, id: string) => kit.find((a) => a.id === id) ?? (() => { throw invalid([{ field: `stack.${field}`, reason: `The kit has no piece “${id}”.` }]); })();
-  const judged = judgeStack({ ...(b.stack.capId ? { cap: piece('capId', b.stack.capId) } : {}), pusher: piece('pusherId', b.stack.pusherId), support: piece('supportId', b.stack.supportId) }, bench);
+  const judged = judgeStack({ ...(b.stack.capId ? { cap: piece('capId', b.stack.capId) } : {}), pusher: piece('pusherId', b.stack.pusherId), ...(b.stack.supportId ? { support: piece('supportId', b.stack.supportId) } : {}), ...(b.stack.riserId ? { riser: piece('riserId', b.stack.riserId) } : {}) }, bench);
   return { forceKn: bench.forceKn, status: judged.status, verdicts: judged.verdicts, path: judged.path.nodes, throughBalls: judged.path.throughBalls };
 }

@@ -1,5 +1,5 @@
 import type { Person } from '../core/job/index.ts';
-import { bestPurchase, classFits, operationNames, operations, requirement, solve, strokeForceKn, type Adapter, type Press } from '../core/press/index.ts';
+import { benchFor, bestPurchase, operationNames, operations, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { shopName } from './jobs.ts';
@@ -15,9 +15,8 @@ export async function kitGaps() {
   if (!press) return { all: 0, open: [], purchase: null };
   const list = units.flatMap((u) => Object.entries(u.corners).flatMap(([corner, c]) => {
     const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
-    if (!c?.knuckle || !c.hub || !part) return [];
-    const work = { bearing: part.bearing, knuckle: c.knuckle, hub: c.hub, encoderSide: c.sensorSide };
-    return operations.map((o) => ({ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, bench: { work, press, requirement: requirement(o, work), forceKn: strokeForceKn(o, work, classFits(work)) } }));
+    const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
+    return work ? operations.flatMap((o) => { const bench = benchFor(o, work, press); return bench ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, bench }] : []; }) : [];
   }));
   const open = list.filter((x) => solve(adapters, x.bench, 1).solutions.length === 0);
   const buy = bestPurchase(adapters, open.map((x) => x.bench));

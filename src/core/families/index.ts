@@ -2,5 +2,8 @@ export * from './families.data.ts';
 export * from './items.data.ts';
 export * from './identify.ts';
 export * from './shapes.ts';
+export * from './cautions.data.ts';
+export * from './facts.data.ts';
 export * from './p1.data.ts';
 export * from './steps.ts';
+export * from './walk.data.ts';

@@ -1,7 +1,7 @@
 import type { Step } from './steps.ts';
 
 /**
- * Family P1, knuckle off the car, bench press: one description from which strip and rebuild both come.
+ * Family P1, knuckle off for the bench press or only the shaft aside on the car: one description from which strip and rebuild both come.
  * Common practice, no published source; figures for fasteners come from the unit's own record only.
  */
 export const p1Steps: readonly Step[] = [
@@ -24,25 +24,16 @@ export const p1Steps: readonly Step[] = [
   { id: 'shaft', place: 'car', minutes: 6, single: 'axle-nut',
     out: { text: 'Nut back on flush, tap the shaft until it moves in the splines', why: 'A mushroomed thread costs a shaft.', caution: 'thread' },
     back: { text: 'Shaft through the hub, new axle nut on by hand until it seats', why: 'The stages at Torque begin from there.', look: 'Thread clean, in the state the procedure asks for' } },
-  { id: 'steering', place: 'car', minutes: 6, single: 'split-pin',
+  { id: 'steering', place: 'car', only: 'bench', minutes: 6, single: 'split-pin',
     out: { text: 'Steering joint parted', why: 'The knuckle has to swing.', tools: ['ball-joint splitter'] },
     back: { text: 'Steering joint on, new split pin bent both ways', why: 'A pin is used once.', fastener: 'steering-joint' } },
-  { id: 'lower', place: 'car', minutes: 6, single: 'pinch-bolts',
+  { id: 'lower', place: 'car', only: 'bench', minutes: 6, single: 'pinch-bolts',
     out: { text: 'Lower joint: pinch bolt out, joint levered down', why: 'Spread the clamp, not the boot.' },
     back: { text: 'Lower joint in, new pinch bolt', why: 'A stretched bolt does not clamp again.', fastener: 'lower-joint' } },
-  { id: 'strut', place: 'car', minutes: 8,
+  { id: 'strut', place: 'car', only: 'bench', minutes: 8,
     out: { text: 'Cam bolts marked, strut bolts out, knuckle off', why: 'The cams set the camber: the mark saves the alignment.', tools: ['paint pen'] },
     back: { text: 'Knuckle on, strut bolts to the paint marks', why: 'Bush bolts are tightened at ride height.', look: 'Marks in line. Alignment is booked all the same', fastener: 'strut' } },
   { id: 'shield', place: 'bench', minutes: 3,
     out: { text: 'Dust shield off', why: 'It would be crushed on the press.' },
     back: { text: 'Dust shield on, before the hub', why: 'Forgotten, it means the bearing again.', look: 'Lies flat, clears the disc' } },
 ];
-
-export const cautions: Record<string, { text: string; why: string }> = {
-  'bar-slips': { text: 'A bar that slips breaks fingers.', why: 'Pull, do not push; firm stance.' },
-  stands: { text: 'Stands under before any pull or blow. A jack is not a stand.', why: 'The car moves when the joint lets go.' },
-  hose: { text: 'Hang the calliper: no load on the hose.', why: 'The damage is inside, where nobody sees it.' },
-  sensor: { text: 'No blow on the sensor, no magnet near the encoder.', why: 'Either loses the signal for good.' },
-  thread: { text: 'Never mushroom the shaft thread.', why: 'The nut will not start, and the shaft is scrap.' },
-  press: { text: 'Glasses on, guard shut, stand aside of the ram. A bang at break-away is normal.', why: 'A press stores energy: nothing loose, nothing tilted, hands clear.' },
-};

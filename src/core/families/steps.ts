@@ -1,3 +1,5 @@
+import type { BodyRole } from './shapes.ts';
+
 /** One piece of the job, described once: how it comes apart and how it goes back. */
 export interface Step {
   id: string;
@@ -5,6 +7,10 @@ export interface Step {
   minutes: number;
   /** Item that is renewed here. */
   single?: string;
+  /** Only on this route: with the part on the bench, or left on the car. */
+  only?: 'bench' | 'on-car';
+  /** Bodies of the family's section that this step handles. */
+  lit?: readonly BodyRole[];
   out: StepSide;
   /** Absent when nothing has to be done on the way back. */
   back?: StepSide;
@@ -29,13 +35,15 @@ export interface WalkStep extends StepSide {
   place: Step['place'];
   minutes: number;
   single?: string;
+  lit?: readonly BodyRole[];
 }
 
-/** Strip order as described; rebuild order is the same list turned round, with its own texts and checks. */
-export function walkSteps(steps: readonly Step[], phase: Phase): WalkStep[] {
-  const list = phase === 'strip' ? steps : [...steps].reverse();
+/** Strip order as described; rebuild order is the same list turned round, with its own texts and checks; without a route, the steps of all. */
+export function walkSteps(steps: readonly Step[], phase: Phase, route?: string): WalkStep[] {
+  const here = steps.filter((s) => s.only === undefined || route === undefined || s.only === route);
+  const list = phase === 'strip' ? here : [...here].reverse();
   return list.flatMap((s): WalkStep[] => {
     const side = phase === 'strip' ? s.out : s.back;
-    return side ? [{ ...side, id: s.id, place: s.place, minutes: s.minutes, ...(s.single && phase === 'rebuild' ? { single: s.single } : {}) }] : [];
+    return side ? [{ ...side, id: s.id, place: s.place, minutes: s.minutes, ...(s.lit ? { lit: s.lit } : {}), ...(s.single && phase === 'rebuild' ? { single: s.single } : {}) }] : [];
   });
 }

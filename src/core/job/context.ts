@@ -2,11 +2,11 @@ import { judge, testsOf, type Book, type Judgement, type UnitHistory } from '../
 import type { Instrument, SeatKind, SeatResult } from '../fits/index.ts';
 import { bearingNormal, frictions, fromLimits, gripLostMm, gripWarmMm, holds, hoopMpa, judgeDamage, judgeSeat, limitsMm, pressureMpa, racewayChangeMm, smoothingShare, yieldMpa, yieldsAtMm, type Film, type FitChain } from '../fits/index.ts';
 import { gravestFirst, type Verdict } from '../verdict.ts';
-import { familyByCode, type Family, type FamilyCode } from '../families/index.ts';
+import { familyByCode, strokesIn, walks, walkSteps, type Family, type FamilyCode, type Phase, type Walk, type WalkStep } from '../families/index.ts';
 import { atTwenty, candidates, compare, conflicts, meanOf, type CataloguePart, type Comparison, type OldPart } from '../matching/index.ts';
 import { corners, type CornerRecord, type JobCorner, type Side } from '../parts.ts';
-import { classFits, requirement, freezerC, seatFit, strokeForceKn, usualSchool, type Adapter, type Bench, type Fits, type Operation, type Press, type School, type Stack, type Work } from '../press/index.ts';
-import type { ChoiceBody, Choices } from '../schemas/events.ts';
+import { benchFor, classFits, freezerC, hammer, requirement, seatsOf, solve, usualSchool, workFrom, type Adapter, type Bench, type Fits, type Operation, type Press, type Requirement, type School, type SeatSpec, type Stack, type Work } from '../press/index.ts';
+import type { Choices, StackIds } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { Procedure, Wrench } from '../torque/index.ts';
 import type { JobState } from './state.ts';
@@ -62,15 +62,19 @@ export const instrumentById = (ctx: JobContext, id: string | undefined): Instrum
 
 /** Geometry of the strokes; undefined when the unit's record or the part is missing, never guessed. */
 export function workOf(ctx: JobContext, state: JobState, choices: Choices): Work | undefined {
-  const record = cornerRecord(ctx);
-  const part = chosenPart(ctx, choices);
-  if (!record?.knuckle || !record.hub || !part) return undefined;
-  return { bearing: part.bearing, knuckle: record.knuckle, hub: record.hub, encoderSide: sensorSide(ctx, state) };
+  return workFrom(familyCodeOf(ctx, state), cornerRecord(ctx), chosenPart(ctx, choices)?.bearing, sensorSide(ctx, state));
 }
 
 /** Family of the job: what was seen and named by hand, else the unit's record; undefined while neither says. */
 export const familyCodeOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState): FamilyCode | undefined => state.family?.code ?? familyByCode(cornerRecord(ctx)?.family)?.code;
 export const familyOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState): Family | undefined => familyByCode(familyCodeOf(ctx, state));
+
+/** How the job's family is walked; undefined for one that is worked outside this version. */
+export const walkOf = ({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>): Walk | undefined => walks[familyCodeOf(ctx, state) ?? 'P3'];
+/** Steps of the job's family on its route. */
+export const stepsOf = (job: JobNow, phase: Phase): WalkStep[] => walkSteps(walkOf(job)?.steps ?? [], phase, job.choices.plan?.value.route);
+/** Strokes of the job, out and in, in order. */
+export const strokesOf = (job: Pick<JobNow, 'ctx' | 'state'>): Operation[] => { const w = walkOf(job); return w ? [...strokesIn(w.out), ...strokesIn(w.in)] : []; };
 
 export function oldPart(ctx: JobContext, state: JobState): OldPart {
   const named = partByNumber(ctx, cornerRecord(ctx)?.partNumber);
@@ -97,19 +101,23 @@ export function conflictsOf({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>): { fi
   return conflicts(sizes, { boreMm: middle(state.seats.bore?.readingsMm), journalMm: middle(state.seats.journal?.readingsMm) }, named?.bearing.widthMm);
 }
 
-/** Nominal size and class of a seat with the word of where they come from. */
-export const seatOf = (kind: SeatKind, work: Work) => (kind === 'bore'
-  ? { nominalMm: work.bearing.outerMm, toleranceClass: work.knuckle.boreClass }
-  : { nominalMm: work.bearing.boreMm, toleranceClass: work.hub.journalClass });
+/** A seat of these parts; undefined where the family has none of this kind. */
+export const seatOf = (kind: SeatKind, work: Work): SeatSpec | undefined => seatsOf(work)[kind];
+
+/** Seats that have to be measured on this job; none while the parts are not on record. */
+export const seatKinds = ({ ctx, state, choices }: JobNow): SeatKind[] => {
+  const work = workOf(ctx, state, choices);
+  return work ? (Object.keys(seatsOf(work)) as SeatKind[]) : [];
+};
 
 /** Verdict on readings of a seat, kept or still being typed; undefined while geometry or instrument is missing. */
 export function judgeReadings(kind: SeatKind, taken: readonly (readonly number[])[], instrumentId: string, { ctx, state, choices }: JobNow, { zeroMm, partC }: { zeroMm?: number | undefined; partC?: number | undefined } = {}): SeatResult | undefined {
   const work = workOf(ctx, state, choices);
   const instrument = instrumentById(ctx, instrumentId);
-  if (!work || !instrument) return undefined;
-  const seat = seatOf(kind, work);
-  const readingsMm = taken.map((row) => row.map((valueMm) => atTwenty({ valueMm, zeroMm, partC }, kind === 'bore' ? work.knuckle.material : 'steel')));
-  return judgeSeat({ kind, readingsMm, instrument, ...seat, classSource: `${seat.toleranceClass}, ${cornerRecord(ctx)!.source}` });
+  const seat = work && seatOf(kind, work);
+  if (!seat || !instrument) return undefined;
+  const readingsMm = taken.map((row) => row.map((valueMm) => atTwenty({ valueMm, zeroMm, partC }, seat.material)));
+  return judgeSeat({ kind, readingsMm, instrument, nominalMm: seat.nominalMm, toleranceClass: seat.toleranceClass, classSource: `${seat.toleranceClass}, ${cornerRecord(ctx)!.source}` });
 }
 
 /** Verdict on the kept readings of a seat; undefined before they are read. */
@@ -118,7 +126,7 @@ export function seatResult(kind: SeatKind, ctx: JobContext, state: JobState, cho
   const result = read && judgeReadings(kind, read.readingsMm, read.instrumentId, { ctx, state, choices }, read);
   if (!result) return undefined;
   const marks = state.damage[kind];
-  const more = [...(marks ? judgeDamage(kind, marks) : []), ...warmVerdict(kind, result, workOf(ctx, state, choices)!)];
+  const more = [...(marks ? judgeDamage(kind, marks) : []), ...warmVerdict(kind, result, seatOf(kind, workOf(ctx, state, choices)!)!)];
   // A seat with a mark on it is no longer simply good.
   const own = more.length > 0 ? result.verdicts.filter((v) => v.status !== 'good') : result.verdicts;
   return { ...result, verdicts: gravestFirst([...own, ...more]) };
@@ -128,9 +136,9 @@ export function seatResult(kind: SeatKind, ctx: JobContext, state: JobState, cho
 const serviceK = 60;
 
 /** An aluminium housing gives grip back when it is warm: what is left then. */
-function warmVerdict(kind: SeatKind, { interference }: SeatResult, { bearing, knuckle }: Work): Verdict[] {
-  if (kind !== 'bore' || knuckle.material !== 'aluminium') return [];
-  const left = gripWarmMm(interference.likely, bearing.outerMm, 'aluminium', serviceK);
+function warmVerdict(kind: SeatKind, { interference }: SeatResult, { nominalMm, material }: SeatSpec): Verdict[] {
+  if (kind !== 'bore' || material !== 'aluminium') return [];
+  const left = gripWarmMm(interference.likely, nominalMm, 'aluminium', serviceK);
   return left > 0 ? [] : [{ status: 'check', rule: 'seat.warm', value: left, limit: 'over 0 mm', text: `Warm on the road, +${serviceK} K, the aluminium bore gives back all its grip: ${left.toFixed(3)} mm left. The ring would creep.`, source: 'difference of expansion, common practice for the 60 K' }];
 }
 
@@ -141,13 +149,14 @@ const bothRz = { mean: 0.008, sd: 0.002 };
 export function fitEffects(kind: SeatKind, job: JobNow) {
   const work = workOf(job.ctx, job.state, job.choices);
   const result = seatResult(kind, job.ctx, job.state, job.choices);
-  if (!work || !result) return undefined;
-  const { fit, lengthMm } = seatFit(kind, work);
+  const seat = work && seatOf(kind, work);
+  if (!seat || !result) return undefined;
+  const { fit, lengthMm } = seat;
   const whole = { ...fit, interferenceMm: Math.max(0, result.interference.likely - smoothingShare * bothRz.mean) };
-  const { bearing: b, knuckle, hub } = work;
+  const b = work.bearing;
   return {
     pressureMpa: pressureMpa(whole), hoopMpa: hoopMpa(whole).outerMpa, yieldMpa: kind === 'bore' ? yieldMpa[fit.outerMaterial] : undefined,
-    clearanceLossMm: Math.abs(kind === 'bore' ? racewayChangeMm('outer', whole.interferenceMm, b.outerMm, b.pitchMm + b.ballMm, knuckle.bossOuterMm) : racewayChangeMm('inner', whole.interferenceMm, b.boreMm, b.pitchMm - b.ballMm, hub.boreMm)),
+    clearanceLossMm: Math.abs(kind === 'bore' ? racewayChangeMm('outer', whole.interferenceMm, b.outerMm, b.pitchMm + b.ballMm, fit.outerDiameterMm) : racewayChangeMm('inner', whole.interferenceMm, b.boreMm, b.pitchMm - b.ballMm, fit.innerBoreMm)),
     ...holds(whole, frictions.oiled.low, lengthMm),
   };
 }
@@ -157,13 +166,14 @@ export function seatChain(kind: SeatKind, { ctx, state, choices }: JobNow): FitC
   const work = workOf(ctx, state, choices);
   const result = seatResult(kind, ctx, state, choices);
   const instrument = instrumentById(ctx, state.seats[kind]?.instrumentId);
-  if (!work || !result || !instrument) return undefined;
+  const spec = work && seatOf(kind, work);
+  if (!spec || !result || !instrument) return undefined;
   const seat = { mean: result.meanMm, sd: instrument.doubtMm / 2 };
-  const nominal = seatOf(kind, work).nominalMm;
+  const nominal = spec.nominalMm;
   const ringLimits = limitsMm(nominal, bearingNormal(nominal, kind === 'bore' ? 'outside' : 'bore'));
   const ring = fromLimits(ringLimits.lowMm, ringLimits.highMm);
   const radialN = cornerRecord(ctx)?.limits?.radialN;
-  const { fit, lengthMm } = seatFit(kind, work);
+  const { fit, lengthMm } = spec;
   return {
     fit, lengthMm, ...(kind === 'bore' ? { inside: ring, outside: seat, tightMm: yieldsAtMm(fit) } : { inside: seat, outside: ring }),
     roughness: bothRz, friction: fromLimits(frictions[schoolOf(choices).film].low, frictions[schoolOf(choices).film].high, 2),
@@ -178,30 +188,53 @@ export function fitsOf(ctx: JobContext, state: JobState, choices: Choices): Fits
   const byClass = classFits(work);
   const bore = seatResult('bore', ctx, state, choices)?.interference;
   const journal = seatResult('journal', ctx, state, choices)?.interference;
-  return { bore: bore ?? byClass.bore, journal: journal ?? byClass.journal, measured: { bore: bore !== undefined, journal: journal !== undefined } };
+  return { ...byClass, ...(bore ? { bore } : {}), ...(journal ? { journal } : {}), measured: { bore: bore !== undefined, journal: journal !== undefined } };
 }
 
 /** Film and cold as chosen at Plan; thin oil and no chill while nothing is chosen, and said so on the strip. */
 export const schoolOf = (choices: Choices): School => ({ film: choices.plan?.value.film ?? usualSchool.film, ...(choices.plan?.value.chill ? { chilledC: freezerC } : {}) });
 export const filmNames: Record<Film, string> = { oiled: 'thin oil', dry: 'dry', paste: 'paste' };
 
-/** The bench of one stroke; undefined while geometry or press is missing. */
-export function benchOf(operation: Operation, ctx: JobContext, state: JobState, choices: Choices): Bench | undefined {
+/** What one stroke asks of its pieces; undefined while geometry is missing or the family has no such stroke. */
+export function requirementOf(operation: Operation, { ctx, state, choices }: JobNow): Requirement | undefined {
+  const work = workOf(ctx, state, choices);
+  return work && requirement(operation, work);
+}
+
+/** What can give the force of a stroke on the chosen route, likeliest first: on the car no bench press, and a hammer only where it is a way. */
+export function toolsFor(r: Requirement, { ctx, choices }: Pick<JobNow, 'ctx' | 'choices'>): Press[] {
+  const onCar = choices.plan?.value.route === 'on-car' && r.operation !== 'press-ring-on' && r.operation !== 'shaft-bearing-on';
+  const order = onCar ? ['screw', 'ram'] : ['press', 'ram', 'screw'];
+  const ranked = order.flatMap((kind) => ctx.presses.filter((p) => (p.kind ?? 'press') === kind));
+  // Where the part stands by itself on the vehicle, it is driven; a press cannot get there.
+  return [...(r.support ? ranked : []), ...(r.hammer.allowed ? [hammer] : [])];
+}
+
+/** The tool of a stroke: what it was recorded with, what was chosen, else the first that a stack of this kit can be laid for. */
+function toolOf(operation: Operation, r: Requirement, job: JobNow, bench: (p: Press) => Bench | undefined): Press | undefined {
+  const tools = toolsFor(r, job);
+  const named = job.state.strokes[operation]?.pressId ?? job.choices[`stack-${operation}`]?.value.pressId;
+  const all = [...job.ctx.presses, hammer];
+  const byName = named !== undefined ? all.find((p) => p.id === named) : undefined;
+  return byName ?? tools.find((p) => { const b = bench(p); return b && solve(job.ctx.adapters, b, 1).solutions.length > 0; }) ?? tools[0];
+}
+
+/** The bench of one stroke, with the named tool if any; undefined while geometry or tool is missing. */
+export function benchOf(operation: Operation, ctx: JobContext, state: JobState, choices: Choices, pressId?: string): Bench | undefined {
   const work = workOf(ctx, state, choices);
   const fits = fitsOf(ctx, state, choices);
-  const press = ctx.presses[0];
-  if (!work || !fits || !press) return undefined;
-  return { work, press, requirement: requirement(operation, work), forceKn: strokeForceKn(operation, work, fits, schoolOf(choices)) };
+  const r = work && requirement(operation, work);
+  if (!r || !fits) return undefined;
+  const on = (p: Press) => benchFor(operation, work, p, fits, schoolOf(choices));
+  const press = pressId === undefined ? toolOf(operation, r, { ctx, state, choices }, on) : [...ctx.presses, hammer].find((p) => p.id === pressId);
+  return press && on(press);
 }
 
 /** Pieces of a chosen stack; undefined when one of them is not in the kit. */
-export function stackOf(ctx: JobContext, ids: ChoiceBody<'stack-hub-out'>): Stack | undefined {
-  const find = (id: string | undefined) => ctx.adapters.find((a) => a.id === id);
-  const pusher = find(ids.pusherId);
-  const support = find(ids.supportId);
-  const cap = find(ids.capId);
-  if (!pusher || !support || (ids.capId !== undefined && !cap)) return undefined;
-  return { ...(cap ? { cap } : {}), pusher, support };
+export function stackOf(ctx: JobContext, ids: StackIds): Stack | undefined {
+  const named = { cap: ids.capId, pusher: ids.pusherId, support: ids.supportId, riser: ids.riserId };
+  const found = Object.entries(named).filter(([, id]) => id !== undefined).map(([role, id]) => [role, ctx.adapters.find((a) => a.id === id)] as const);
+  return found.every(([, a]) => a !== undefined) ? (Object.fromEntries(found) as unknown as Stack) : undefined;
 }
 
 /** What the unit's record says of its bearings. */

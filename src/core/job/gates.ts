@@ -1,9 +1,10 @@
-import { dimensionNames, dimensionsOf, readingsNeeded } from '../matching/index.ts';
-import { itemsOf, p1Steps, walkSteps, type Phase } from '../families/index.ts';
+import type { SeatKind } from '../fits/index.ts';
+import { dimensionNames, dimensionsOf, oneRow, readingsNeeded } from '../matching/index.ts';
+import { facts, itemsOf, type FactId, type Phase, type Task } from '../families/index.ts';
 import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
-import { judgeCheck, p1Checks } from '../proof/index.ts';
+import { checksOf, judgeCheck } from '../proof/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
-import { benchOf, chosenComparison, chosenPart, conflictsOf, encoderState, familyCodeOf, familyOf, workOf, type JobNow } from './context.ts';
+import { benchOf, chosenComparison, chosenPart, conflictsOf, encoderState, familyCodeOf, familyOf, seatKinds, seatOf, stepsOf, walkOf, workOf, type JobNow } from './context.ts';
 import { overrideOf } from './state.ts';
 import { stations, type Station } from './stations.ts';
 
@@ -21,25 +22,15 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
     state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && 'The call is not a bearing: close the job or call again',
   ],
   match: (job) => [familyMissing(job), !chosenPart(job.ctx, job.choices) && 'No part chosen', ...itemsMissing(job)],
-  plan: (job) => [familyMissing(job), notWalked(job), !job.choices.plan && 'No route chosen', job.choices.plan && job.choices.plan.value.route !== 'bench' && 'Only the bench press route can be walked here'],
+  plan: (job) => [familyMissing(job), notWalked(job), !job.choices.plan && 'No route chosen', job.choices.plan && !familyOf(job.ctx, job.state)?.routes.find((r) => r.id === job.choices.plan!.value.route)?.walked && 'This route is worked elsewhere: choose one that can be walked here'],
   'press-out': (job) => [
-    geometryMissing(job), ...stepsMissing(job, 'strip'), strokeMissing('hub-out', job), fact(job, 'inner-ring-off', 'Old inner ring still on the hub'),
-    fact(job, 'snap-ring-out', 'Snap ring still in'), strokeMissing('bearing-out', job),
-    ...readingsToGo(job).map(({ d, n }) => `${dimensionNames[d]} of the old part: ${n} reading to go`),
-    !job.state.oldEncoder && 'Encoder of the old part not read',
-    !job.state.seats.bore && 'Knuckle bore not measured', !job.state.seats.journal && 'Hub journal not measured',
-    ...conflictsOf(job).map((c) => c.reason),
-    !confirmed(job) && 'Part not confirmed against the old one',
+    geometryMissing(job), ...tasksMissing(walkOf(job)?.out ?? [], job),
+    ...conflictsOf(job).map((c) => c.reason), !confirmed(job) && 'Part not confirmed against the old one',
   ],
-  'press-in': (job) => [
-    ...(['bore', 'journal'] as const).map((s) => (!job.state.seatDecisions[s] && `No verdict on the ${s === 'bore' ? 'knuckle bore' : 'hub journal'}`) || (job.state.seatDecisions[s] === 'replace' && !overrideOf(job.state, `seat.${s}`) && `The ${s === 'bore' ? 'knuckle' : 'hub'} has to be replaced and measured again`)),
-    !['no-encoder', 'right'].includes(encoderState(job)) && 'Encoder side not checked',
-    strokeMissing('bearing-in', job), fact(job, 'snap-ring-fitted', 'Snap ring not fitted'), fact(job, 'shield-on', 'Dust shield not on'),
-    strokeMissing('hub-in', job), fact(job, 'turns-smoothly', 'Not turned by hand yet'), fact(job, 'no-gap', 'Gap at the hub not checked'),
-  ],
+  'press-in': (job) => tasksMissing(walkOf(job)?.in ?? [], job),
   torque: (job) => [...stepsMissing(job, 'rebuild'), procedureMissing(job)],
   prove: (job) => [
-    ...p1Checks.map((c) => {
+    ...checksOf(familyCodeOf(job.ctx, job.state), job.choices.plan?.value.route).map((c) => {
       const answer = job.state.checks[c.id];
       if (!answer) return c.release && `${c.text}: not checked`;
       return judgeCheck(c, answer).status === 'stop' && c.release && `${c.text}: not right yet`;
@@ -55,7 +46,7 @@ function familyMissing({ ctx, state }: JobNow): Missing {
 
 function notWalked({ ctx, state }: JobNow): Missing {
   const family = familyOf(ctx, state);
-  return family && !family.walked && `${family.name}: this version walks pressed-in bearings only`;
+  return family && !walkOf({ ctx, state }) && `${family.name}: strip, strokes and rebuild are not walked in this version`;
 }
 
 /** Readings of the old part that are still owed, by dimension. */
@@ -63,7 +54,7 @@ export function readingsToGo({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>) {
   return dimensionsOf(familyOf(ctx, state)?.kind ?? 'ring-set').map((d) => ({ d, n: Math.max(0, readingsNeeded(d) - (state.oldReadings[d]?.length ?? 0)) })).filter(({ n }) => n > 0);
 }
 
-const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.state, job.choices) && 'Dimensions of knuckle and hub are not on record';
+const geometryMissing = (job: JobNow): Missing => !workOf(job.ctx, job.state, job.choices) && 'Dimensions of the parts it sits in are not on record';
 
 /** What the job uses up and is neither here nor in the store, unless somebody answers for it. */
 export const openItems = ({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>) => itemsOf(familyCodeOf(ctx, state)).filter((i) => !['in-hand', 'in-store'].includes(state.items[i.id] ?? '') && !overrideOf(state, `match.open-item:${i.id}`));
@@ -73,8 +64,9 @@ const itemsMissing = (job: JobNow): Missing[] => openItems(job).map((i) => `${i.
 /** Rebuild steps answered for at another place: the shield by its interlock, the wheel by the final checks. */
 const elsewhere = ['shield', 'wheel'];
 
-function stepsMissing({ state }: JobNow, phase: Phase): Missing[] {
-  const left = walkSteps(p1Steps, phase).filter((s) => !state.stepsDone[phase].includes(s.id) && !(phase === 'rebuild' && elsewhere.includes(s.id)));
+function stepsMissing(job: JobNow, phase: Phase): Missing[] {
+  const { state } = job;
+  const left = stepsOf(job, phase).filter((s) => !state.stepsDone[phase].includes(s.id) && !(phase === 'rebuild' && elsewhere.includes(s.id)));
   return left.length > 0 ? [`${left.length} ${phase} ${left.length === 1 ? 'step' : 'steps'} to go: ${left[0]!.text.toLowerCase()}`] : [];
 }
 
@@ -83,11 +75,34 @@ function strokeMissing(operation: Operation, job: JobNow): Missing {
   if (!stroke) return `${operationNames[operation]}: not done`;
   const bench = benchOf(operation, job.ctx, job.state, job.choices);
   if (!bench) return undefined;
-  const verdict = judgeStroke(stroke, operation, bench.requirement, bench.forceKn);
+  const verdict = judgeStroke(stroke, bench);
   return verdict.status === 'stop' && `${operationNames[operation]}: ${verdict.verdicts[0]!.text}`;
 }
 
-const fact = (job: JobNow, id: string, text: string): Missing => !job.state.facts.includes(id) && text;
+/** What a station's tabs still owe, in their order. */
+function tasksMissing(tasks: readonly Task[], job: JobNow): Missing[] {
+  const { state } = job;
+  return tasks.flatMap((t): Missing[] => {
+    switch (t.kind) {
+      case 'strip': return stepsMissing(job, 'strip');
+      case 'stroke': return [strokeMissing(t.operation, job)];
+      case 'facts': return t.facts.map((id) => factMissing(id, job));
+      case 'old': return [...readingsToGo(job).map(({ d, n }) => `${dimensionNames[d]} of the old part: ${n} reading to go`), !state.oldEncoder && !oneRow(familyOf(job.ctx, state)?.kind ?? 'ring-set') && 'Encoder of the old part not read'];
+      case 'seats': return seatKinds(job).map((k) => !state.seats[k] && `${seatName(k, job)} not measured`);
+      case 'verdict': return seatKinds(job).map((k) => (!state.seatDecisions[k] && `No verdict on the ${seatName(k, job).toLowerCase()}`) || (state.seatDecisions[k] === 'replace' && !overrideOf(state, `seat.${k}`) && `The ${seatPart(k, job)} has to be replaced and measured again`));
+      case 'encoder': return [!['no-encoder', 'right'].includes(encoderState(job)) && 'Encoder side not checked'];
+    }
+  });
+}
+const factMissing = (id: FactId, { state }: JobNow): Missing => !state.facts.includes(id) && `${facts[id].ask}: not seen yet`;
+
+/** What carries a seat, and the seat by its whole name: "Knuckle bore". */
+export const seatPart = (kind: SeatKind, { ctx, state, choices }: JobNow): string => {
+  const work = workOf(ctx, state, choices);
+  return (work && seatOf(kind, work)?.part) ?? (kind === 'bore' ? 'housing' : 'shaft');
+};
+export const seatName = (kind: SeatKind, job: JobNow): string => { const name = `${seatPart(kind, job)} ${kind}`; return name[0]!.toUpperCase() + name.slice(1); };
+
 
 /** The part on the job has been held against the old one since it was chosen. */
 export function confirmed(job: JobNow): boolean {

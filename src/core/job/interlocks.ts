@@ -1,14 +1,14 @@
-import { answersFault, familiesBy, itemsOf, p1Steps, walkSteps } from '../families/index.ts';
+import { answersFault, facts, factIds, familiesBy, itemsOf, strokesIn } from '../families/index.ts';
 import { resultFault, testById } from '../diagnosis/index.ts';
 import { seatReadingFault } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
-import { judgeStack, operationNames, traceFault } from '../press/index.ts';
-import { p1Checks } from '../proof/index.ts';
+import { hammer, judgeStack, operationNames, traceFault, type Operation } from '../press/index.ts';
+import { checksOf } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
-import { benchOf, encoderState, familyCodeOf, partByNumber, seatOf, seatResult, sensorSide, stackOf, workOf, type JobNow } from './context.ts';
+import { benchOf, encoderState, familyCodeOf, partByNumber, seatKinds, seatOf, seatResult, sensorSide, stackOf, stepsOf, walkOf, workOf, type JobNow } from './context.ts';
 import { worst } from '../verdict.ts';
-import { missingFor } from './gates.ts';
+import { missingFor, seatName } from './gates.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
 
@@ -29,11 +29,11 @@ const guards: Guards = {
     if (fault) return no(fault.field, 'diagnose.result', fault.reason);
     if (testById(b.testId)?.state !== 'off') return undefined;
     if (b.place !== ctx.corner) return no('place', 'diagnose.bench-corner', `The bearing on the bench is of the ${ctx.corner} corner.`);
-    return state.strokes['bearing-out'] ? undefined : no('testId', 'diagnose.not-off', 'The old bearing is still in: it is turned on the bench once it is out.');
+    return bearingIsOut(state) ? undefined : no('testId', 'diagnose.not-off', 'The old bearing is still in: it is turned on the bench once it is out.');
   },
   'item-marked': (b, { ctx, state }) => (itemsOf(familyCodeOf(ctx, state)).some((i) => i.id === b.itemId) ? undefined : no('itemId', 'match.item', `No item is called “${b.itemId}”.`)),
-  'step-done': (b) => {
-    const steps = walkSteps(p1Steps, b.phase);
+  'step-done': (b, job) => {
+    const steps = stepsOf(job, b.phase);
     return steps.some((s) => s.id === b.stepId) ? undefined : no('stepId', 'plan.step', `The ${b.phase} has no step “${b.stepId}”.`);
   },
   'old-part-read': (b, { ctx, state }) => {
@@ -57,8 +57,9 @@ const guards: Guards = {
   'seat-read': (b, { ctx, state, choices }) => {
     if (!ctx.instruments.some((i) => i.id === b.instrumentId)) return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
     const work = workOf(ctx, state, choices);
-    if (!work) return no('seat', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the seat cannot be judged.');
-    const fault = b.readingsMm.flat().map((mm) => seatReadingFault(mm, seatOf(b.seat, work).nominalMm)).find((f) => f !== undefined);
+    const seat = work && seatOf(b.seat, work);
+    if (!seat) return no('seat', 'press.geometry', work ? `These parts have no ${b.seat} to measure.` : 'Dimensions of the parts are missing, so the seat cannot be judged.');
+    const fault = b.readingsMm.flat().map((mm) => seatReadingFault(mm, seat.nominalMm)).find((f) => f !== undefined);
     return fault ? no('readingsMm', 'seat.reading', fault) : undefined;
   },
   'seat-judged': (b, { ctx, state, choices }) => {
@@ -84,8 +85,8 @@ const guards: Guards = {
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
     return stage?.kind !== 'lock' && b.actual === undefined ? no('actual', 'torque.no-reading', 'Type what the tool showed: a reading is never filled in for you.') : undefined;
   },
-  'check-recorded': (b) => {
-    const check = p1Checks.find((c) => c.id === b.checkId);
+  'check-recorded': (b, { ctx, state, choices }) => {
+    const check = checksOf(familyCodeOf(ctx, state), choices.plan?.value.route).find((c) => c.id === b.checkId);
     if (!check) return no('checkId', 'prove.check', `No check is called “${b.checkId}”.`);
     return check.numeric && b.value === undefined ? no('value', 'prove.reading', `“${check.text}” needs a reading in ${check.numeric.unit}.`) : undefined;
   },
@@ -102,36 +103,47 @@ const guards: Guards = {
   },
 };
 
+/** Some stroke or fact that says the old bearing has left its seat. */
+const bearingIsOut = ({ strokes, facts: seen }: JobNow['state']) => ['bearing-out', 'cartridge-out', 'shaft-bearing-off'].some((o) => o in strokes) || ['shell-drawn', 'rings-driven-out'].some((f) => seen.includes(f));
+
 /** Order of the metal: what must be true before a stroke begins. */
-export function beforeStroke(operation: EventBody<'stroke-reading'>['operation'], job: JobNow, by?: string): Refusal | undefined {
-  const { state, ctx } = job;
+export function beforeStroke(operation: Operation, job: JobNow, by?: string): Refusal | undefined {
+  const { state } = job;
   const readers = state.cautionsRead['press'] ?? [];
   if (by === undefined ? readers.length === 0 : !readers.includes(by)) return no('operation', 'press.caution', 'Read the press caution first: glasses on, guard shut, aside of the ram.');
-  switch (operation) {
-    case 'hub-out': return undefined;
-    case 'bearing-out':
-      if (!state.strokes['hub-out']) return no('operation', 'press.order', 'The hub is still in the bearing.');
-      return state.facts.includes('snap-ring-out') ? undefined : no('operation', 'press.snap-ring', 'The snap ring is still in its groove: take it out, or the press takes the knuckle.');
-    case 'bearing-in': {
-      for (const seat of ['bore', 'journal'] as const) {
-        const name = seat === 'bore' ? 'knuckle bore' : 'hub journal';
-        const decision = state.seatDecisions[seat];
-        if (!decision) return no('operation', 'press.seat-verdict', `The ${name} has no verdict yet.`);
-        if (decision === 'replace' && !overrideOf(state, `seat.${seat}`)) return no('operation', 'press.seat-replace', `The ${name} was judged “replace”. Fit the new part, measure it, judge again.`);
-      }
-      const sensor = sensorSide(ctx, state);
-      switch (encoderState(job)) {
-        case 'no-encoder': case 'right': return undefined;
-        case 'side-unknown': return no('operation', 'press.sensor-side', 'Where the sensor sits is not on record, and the old part’s encoder was not read. Read it at Press out, Old part.');
-        case 'unchecked': return no('operation', 'press.encoder', 'The encoder side has not been checked. Hold the viewing card to both faces.');
-        case 'reversed': return no('operation', 'press.encoder-reversed', `The encoder would face ${state.encoderChecked?.side}; the sensor sits ${sensor}. Turn the bearing over: pressed in like this it is lost.`);
-      }
-    }
-    case 'hub-in':
-      if (!state.strokes['bearing-in']) return no('operation', 'press.order', 'The bearing is not in the knuckle yet.');
-      if (!state.facts.includes('snap-ring-fitted')) return no('operation', 'press.snap-ring-in', 'The snap ring is not in: behind the hub it cannot be fitted.');
-      if (!state.facts.includes('shield-on')) return no('operation', 'press.shield', 'The dust shield is not on: behind the hub it cannot be fitted.');
-      return state.facts.includes('inner-ring-off') ? undefined : no('operation', 'press.old-ring', 'The old inner ring is still on the hub.');
+  const walk = walkOf(job);
+  const tasks = [walk?.out ?? [], walk?.in ?? []].find((list) => strokesIn(list).includes(operation));
+  // Studs are changed whenever the need arises; every other stroke belongs to its family.
+  if (!walk || !tasks) return operation.startsWith('stud') ? undefined : no('operation', 'press.not-here', `${operationNames[operation]}: this family has no such stroke.`);
+  const order = strokesIn(tasks);
+  const earlier = order.slice(0, order.indexOf(operation)).find((o) => !state.strokes[o]);
+  if (earlier) return no('operation', 'press.order', `${operationNames[earlier]} comes first.`);
+  if (tasks === walk.in && order[0] === operation) {
+    const closed = seatsRefusal(job) ?? (tasks.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined);
+    if (closed) return closed;
+  }
+  const asked = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
+  const open = factIds.find((id) => asked.includes(id) && facts[id].locks?.before.includes(operation) && !state.facts.includes(id));
+  return open && no('operation', facts[open].locks!.rule, facts[open].locks!.text);
+}
+
+/** Nothing goes on to a seat that has no verdict, or a bad one. */
+function seatsRefusal(job: JobNow): Refusal | undefined {
+  for (const seat of seatKinds(job)) {
+    const name = seatName(seat, job).toLowerCase();
+    const decision = job.state.seatDecisions[seat];
+    if (!decision) return no('operation', 'press.seat-verdict', `The ${name} has no verdict yet.`);
+    if (decision === 'replace' && !overrideOf(job.state, `seat.${seat}`)) return no('operation', 'press.seat-replace', `The ${name} was judged “replace”. Fit the new part, measure it, judge again.`);
+  }
+  return undefined;
+}
+
+function encoderRefusal(job: JobNow): Refusal | undefined {
+  switch (encoderState(job)) {
+    case 'no-encoder': case 'right': return undefined;
+    case 'side-unknown': return no('operation', 'press.sensor-side', 'Where the sensor sits is not on record, and the old part’s encoder was not read. Read it at Press out, Old part.');
+    case 'unchecked': return no('operation', 'press.encoder', 'The encoder side has not been checked. Hold the viewing card to both faces.');
+    case 'reversed': return no('operation', 'press.encoder-reversed', `The encoder would face ${job.state.encoderChecked?.side}; the sensor sits ${sensorSide(job.ctx, job.state)}. Turn the bearing over: pressed in like this it is lost.`);
   }
 }
 
@@ -141,15 +153,15 @@ function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | 
   if (early) return early;
   const stack = stackOf(ctx, b.stack);
   if (!stack) return no('stack', 'kit.piece', 'A piece of this stack is not in the kit.');
-  if (!ctx.presses.some((p) => p.id === b.pressId)) return no('pressId', 'kit.press', `No press is called “${b.pressId}”.`);
-  const bench = benchOf(b.operation, ctx, state, choices);
-  if (!bench) return no('operation', 'press.geometry', 'Dimensions of knuckle, hub or bearing are missing, so the stack cannot be judged.');
+  if (b.pressId !== hammer.id && !ctx.presses.some((p) => p.id === b.pressId)) return no('pressId', 'kit.press', `No press is called “${b.pressId}”.`);
+  const bench = benchOf(b.operation, ctx, state, choices, b.pressId);
+  if (!bench) return no('operation', 'press.geometry', 'Dimensions of the parts are missing, so the stack cannot be judged.');
   const verdict = judgeStack(stack, bench);
   if (verdict.status === 'stop') return no('stack', verdict.verdicts[0]!.rule, `${operationNames[b.operation]}: ${verdict.verdicts[0]!.text}`);
-  const traced = state.traces[b.operation]?.call;
+  const traced = b.pressId === hammer.id ? undefined : state.traces[b.operation]?.call;
   if (traced === 'cocked' || traced === 'galling') return no('operation', `press.${traced}`, traced === 'cocked' ? 'The last trace was cocked: back off, square it and press again before the seat is recorded.' : 'The last trace was galling: press it out and look at the seat before anything is recorded.');
-  const fitting = b.operation === 'bearing-in' || b.operation === 'hub-in';
-  return fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
+  if (b.peakKn === undefined && b.pressId !== hammer.id) return no('peakKn', 'stroke.no-force', 'Type what the gauge showed: a force is never filled in for you.');
+  return bench.requirement.fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
 }
 
 /** Judges whether an event may be added to the record as it stands; `by` is whose hand it is, where a rule asks for it. */

@@ -3,6 +3,7 @@ import { exampleWork, piece } from '../../../tests/example.ts';
 import type { CornerRecord } from '../parts.ts';
 import type { Choices, EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import { cornerOfJob, currentStation, encoderState, familyOf, fitEffects, judgeReadings, missingFor, nextAction, oldPart, project, recheck, refusal, seatChain, seatResult, sensorSide, spine, type JobContext, type JobNow } from './index.ts';
+import type { FactId } from '../families/index.ts';
 import { plainBook } from '../diagnosis/index.ts';
 import { compare } from '../matching/index.ts';
 
@@ -61,8 +62,9 @@ describe('interlocks', () => {
     expect(reading('bearing-out', hubOut)).toBe('press.snap-ring');
     expect(reading('bearing-out', [...hubOut, event('fact-seen', { factId: 'snap-ring-out' })])).toBeUndefined();
     const bearingIn = [...checked, event('stroke-recorded', stroke('ring'))];
-    expect(reading('hub-in', bearingIn)).toBe('press.snap-ring-in');
-    expect(reading('hub-in', [...bearingIn, event('fact-seen', { factId: 'snap-ring-fitted' })])).toBe('press.shield');
+    const seen = (...ids: FactId[]) => reading('hub-in', [...bearingIn, ...ids.map((factId) => event('fact-seen', { factId }))]);
+    expect([seen(), seen('inner-ring-off'), seen('inner-ring-off', 'groove-clear'), seen('inner-ring-off', 'groove-clear', 'snap-ring-fitted'), seen('inner-ring-off', 'groove-clear', 'snap-ring-fitted', 'shield-on')])
+      .toEqual(['press.old-ring', 'press.groove', 'press.snap-ring-in', 'press.shield', undefined]);
   });
   it('open a seat judged “replace” only to a name that answers for it', () => {
     const replaced = [...checked, event('seat-judged', { seat: 'bore', decision: 'replace' })];

@@ -2,7 +2,8 @@ import { complaintInShort } from '../diagnosis/index.ts';
 import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../proof/index.ts';
 import { procedureInShort } from '../torque/index.ts';
-import { chosenPart, familyOf, type JobNow } from './context.ts';
+import { strokesIn } from '../families/index.ts';
+import { chosenPart, familyOf, walkOf, type JobNow } from './context.ts';
 import { confirmed, currentStation, missingFor } from './gates.ts';
 import { stations, type Station } from './stations.ts';
 
@@ -20,7 +21,7 @@ export function blockedBy(job: JobNow): string | undefined {
   const now = currentStation(job.state.done);
   if (now !== 'plan') return undefined;
   const family = familyOf(job.ctx, job.state);
-  return !family || family.walked ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
+  return !family || walkOf(job) ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
 }
 
 /** The centre line of a job: where it is and what each station found. */
@@ -44,13 +45,13 @@ function resultOf(station: Station, job: JobNow): string {
       const part = chosenPart(ctx, choices);
       return part ? partInShort(part) : '';
     }
-    case 'plan': return choices.plan?.value.route === 'bench' ? 'bench press' : (choices.plan?.value.route ?? '');
+    case 'plan': return familyOf(ctx, state)?.routes.find((r) => r.id === choices.plan?.value.route)?.name.toLowerCase() ?? '';
     case 'press-out': {
-      const peaks = [state.strokes['hub-out']?.peakKn, state.strokes['bearing-out']?.peakKn].filter((x) => x !== undefined);
+      const peaks = strokesIn(walkOf(job)?.out ?? []).map((o) => state.strokes[o]?.peakKn).filter((x) => x !== undefined);
       return peaks.length > 0 ? `peak ${Math.max(...peaks).toFixed(0)} kN` : '';
     }
     case 'press-in': {
-      const depth = state.strokes['bearing-in']?.depthMm;
+      const depth = strokesIn(walkOf(job)?.in ?? []).map((o) => state.strokes[o]?.depthMm).find((x) => x !== undefined);
       return depth === undefined ? '' : `seat ${depth.toFixed(1)} mm`;
     }
     case 'torque': return ctx.procedure ? procedureInShort(ctx.procedure) : '';

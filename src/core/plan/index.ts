@@ -1,2 +1,1 @@
 export * from './schedule.ts';
-export * from './routes.data.ts';

@@ -1,4 +1,4 @@
-import { p1Steps, walkSteps, type WalkStep } from '../families/index.ts';
+import { walks, walkSteps, type FamilyCode, type WalkStep } from '../families/index.ts';
 
 export type Place = 'car' | 'bench' | 'press' | 'freezer';
 
@@ -21,6 +21,9 @@ export interface Schedule {
 }
 
 export interface ScheduleOptions {
+  /** A pressed-in bearing on the bench while nothing else is said. */
+  family?: FamilyCode | undefined;
+  route?: string | undefined;
   chill: boolean;
   soak: boolean;
 }
@@ -37,7 +40,7 @@ const benchWork: readonly { id: string; label: string; place: Place; minutes: nu
 export const chillMinutes = 75;
 
 /**
- * One technician on one corner, knuckle off: work in order, each wait started as early as its work allows.
+ * One technician on one corner: work in order, each wait started as early as its work allows.
  * The soak runs beside work that does not need it (all before the nut is cracked is on the same corner, so
  * the press is set up meanwhile); the freezer runs beside the strip.
  */
@@ -57,21 +60,23 @@ export function schedule(o: ScheduleOptions): Schedule {
     idle += Math.max(0, t - now);
     now = Math.max(now, t);
   };
-  const strip = walkSteps(p1Steps, 'strip');
+  const steps = walks[o.family ?? 'P1']?.steps ?? [];
+  const strip = walkSteps(steps, 'strip', o.route);
   const sum = (list: readonly WalkStep[]) => list.reduce((a, s) => a + s.minutes, 0);
   const cold = o.chill ? wait('chill', 'bearing chills', 'freezer', chillMinutes) : 0;
   const before = strip.findIndex((s) => s.id === 'soak') + 1;
   hands('prepare', 'start', 'car', sum(strip.slice(0, before)));
-  const soaked = o.soak ? wait('soak', 'soak', 'car', 20) : now;
+  // A family without a soak in its strip has nothing to wait for.
+  const soaked = o.soak && before > 0 ? wait('soak', 'soak', 'car', 20) : now;
   const [stack, out, measure, into] = benchWork as [typeof benchWork[number], typeof benchWork[number], typeof benchWork[number], typeof benchWork[number]];
   hands(stack.id, stack.label, stack.place, stack.minutes);
   until(soaked);
-  hands('strip', 'strip, knuckle off', 'car', sum(strip.slice(before)));
+  hands('strip', o.route === 'on-car' ? 'strip' : 'strip, parts to the bench', 'car', sum(strip.slice(before)));
   hands(out.id, out.label, out.place, out.minutes);
   hands(measure.id, measure.label, measure.place, measure.minutes);
   until(cold);
   hands(into.id, into.label, into.place, into.minutes);
-  hands('rebuild', 'rebuild', 'car', sum(walkSteps(p1Steps, 'rebuild')));
+  hands('rebuild', 'rebuild', 'car', sum(walkSteps(steps, 'rebuild', o.route)));
   hands('torque', 'nut', 'car', 10);
   hands('prove', 'proof', 'car', 25);
   return { bars, endMin: now, handsOnMin: bars.filter((b) => b.handsOn).reduce((a, b) => a + b.endMin - b.startMin, 0), idleMin: idle };

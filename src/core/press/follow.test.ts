@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench } from '../../../tests/example.ts';
-import { madeUpStroke, ramFaults, tuningRange, type RamFault } from '../standins/ram.ts';
+import { faultsOf, madeUpStroke, tuningRange, type RamFault } from '../standins/ram.ts';
 import { endsStroke, follower, thinned, traceFault, type LiveCall, type StrokeCall, type TraceSample } from './index.ts';
 
 const bench = exampleBench('bearing-in');
-const right: Record<RamFault, StrokeCall> = { good: 'seated', cocked: 'cocked', galling: 'galling', worn: 'easy' };
+const right: Record<RamFault, StrokeCall> = { good: 'seated', cocked: 'cocked', galling: 'galling', worn: 'easy', rusted: 'stuck' };
 
 /** Pumps until the follower says to release; every call on the way. */
-function press(fault: RamFault, seed: number): { calls: StrokeCall[]; last: LiveCall; seatMm: number } {
-  const stroke = madeUpStroke(bench, fault, seed, tuningRange);
-  const follow = follower(bench);
+function press(fault: RamFault, seed: number, on = bench): { calls: StrokeCall[]; last: LiveCall; seatMm: number } {
+  const stroke = madeUpStroke(on, fault, seed, tuningRange);
+  const follow = follower(on);
   const calls: StrokeCall[] = [];
   let last: LiveCall | undefined;
   for (const s of stroke.samples()) {
@@ -22,8 +22,16 @@ function press(fault: RamFault, seed: number): { calls: StrokeCall[]; last: Live
 }
 
 describe('following a stroke', () => {
-  it.each(ramFaults)('calls %s what it is', (fault) => {
+  it.each(faultsOf(true))('calls %s what it is', (fault) => {
     for (let seed = 1; seed <= 12; seed++) expect(press(fault, seed).calls, `seed ${seed}`).toContain(right[fault]);
+  });
+  it.each(['hub-out', 'bearing-out'] as const)('follows %s until it is free, or says that it is stuck or galls', (operation) => {
+    const off = exampleBench(operation);
+    for (const fault of faultsOf(false)) for (let seed = 1; seed <= 12; seed++) {
+      const { calls } = press(fault, seed, off);
+      expect(calls.at(-1), `${fault} ${seed}`).toBe(fault === 'good' ? 'free' : right[fault]);
+      if (fault === 'good') expect(calls).toEqual(['waiting', 'square', 'free']);
+    }
   });
   it('says starting square before anything else of a sound stroke, and ends within half a millimetre of the true seat', () => {
     for (let seed = 1; seed <= 12; seed++) {

@@ -9,7 +9,7 @@ export interface TraceSample {
   forceKn: number;
 }
 
-export const strokeCalls = ['waiting', 'square', 'cocked', 'galling', 'easy', 'seated', 'past'] as const;
+export const strokeCalls = ['waiting', 'square', 'cocked', 'galling', 'easy', 'seated', 'past', 'stuck', 'free'] as const;
 export type StrokeCall = (typeof strokeCalls)[number];
 
 export interface LiveCall {
@@ -46,6 +46,13 @@ const tuning = {
   seatRiseKn: 1.2,
   /** How far before plan the shoulder may be met, mm. */
   seatEarlyMm: 0.7,
+  /** Coming off: not moved yet under this travel, mm; over the greatest expected force by this factor and kN it is stuck. */
+  stillMm: 0.8,
+  stuckFactor: 1.15,
+  stuckKn: 1,
+  /** Free once this share of the seat is behind it and the force has fallen to this share of its peak. */
+  freeFrom: 0.8,
+  freeShare: 0.12,
 };
 
 const words: Record<StrokeCall, (travel: number, force: number) => string> = {
@@ -56,20 +63,51 @@ const words: Record<StrokeCall, (travel: number, force: number) => string> = {
   easy: (t, f) => `Too easy: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is below the band. Seat worn? Measure before it leaves.`,
   seated: (t) => `Seated at ${t.toFixed(1)} mm. Stop, do not chase it.`,
   past: (t) => `Past the stop: ${t.toFixed(1)} mm. Release. More pumping loads frame and part only.`,
+  stuck: (_t, f) => `Stuck: ${f.toFixed(1)} kN and nothing moves. Release, soak again, look at the support and for a ring left in.`,
+  free: (t) => `Free at ${t.toFixed(1)} mm. Stop, catch it: it drops.`,
 };
-const statuses: Record<StrokeCall, Status> = { waiting: 'check', square: 'good', cocked: 'stop', galling: 'stop', easy: 'check', seated: 'good', past: 'stop' };
+const statuses: Record<StrokeCall, Status> = { waiting: 'check', square: 'good', cocked: 'stop', galling: 'stop', easy: 'check', seated: 'good', past: 'stop', stuck: 'stop', free: 'good' };
 /** The ram is released at these: going on does harm. */
-export const endsStroke = (c: StrokeCall): boolean => c === 'cocked' || c === 'galling' || c === 'seated' || c === 'past';
+export const endsStroke = (c: StrokeCall): boolean => c === 'cocked' || c === 'galling' || c === 'seated' || c === 'past' || c === 'stuck' || c === 'free';
+
+/** A follower takes one reading after another and says what the stroke is. */
+export type Follower = (s: TraceSample) => LiveCall;
+export const follower = (bench: Bench): Follower => (bench.requirement.fitting ? fittingFollower(bench) : removalFollower(bench));
+
+const waiting: LiveCall = { call: 'waiting', status: 'check', text: words.waiting(0, 0), travelMm: 0, forceKn: 0 };
+const said = (call: StrokeCall, s: TraceSample, text = words[call](s.travelMm, s.forceKn)): LiveCall => ({ call, status: statuses[call], text, travelMm: s.travelMm, forceKn: s.forceKn });
+const inTime = (last: TraceSample | undefined, s: TraceSample) => { if (last && s.ms < last.ms) throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`); };
+
+/** Follows a part coming off: it breaks away, goes on inside what a clean to rusted seat needs, and is free; or it sticks, or galls. */
+function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
+  let now = waiting;
+  let last: TraceSample | undefined;
+  let peak = 0;
+  let overSince: number | undefined;
+  return (s) => {
+    inTime(last, s);
+    const moving = !last || s.travelMm > last.travelMm + 0.002;
+    last = s;
+    if (endsStroke(now.call)) return now;
+    peak = Math.max(peak, s.forceKn);
+    if (s.travelMm < tuning.stillMm) return (now = s.forceKn > full.high * tuning.stuckFactor + tuning.stuckKn ? said('stuck', s) : waiting);
+    if (s.travelMm > r.seat.lengthMm * tuning.freeFrom && s.forceKn < Math.max(tuning.easyFactor * 0.5, peak * tuning.freeShare)) return (now = said('free', s));
+    const over = s.forceKn > forceAtKn(r, full, s.travelMm).high * tuning.gallFactor + full.high * tuning.overShare + tuning.overKn;
+    overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
+    if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) return (now = said('galling', s, `Galling: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm and it should fall. Stop, look for a ring left in or a crooked pull.`));
+    return (now = said('square', s, `It moves: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm, inside what this seat needs.`));
+  };
+}
 
 /**
  * Follows a fitting stroke reading by reading and says what it is. Its verdict never gets milder: a start that was cocked
  * stays cocked. Throws RangeError when time runs backwards.
  */
-export function follower(bench: Bench): (s: TraceSample) => LiveCall {
-  const { work, requirement: r, forceKn: full } = bench;
+function fittingFollower(bench: Bench): Follower {
+  const { requirement: r, forceKn: full } = bench;
   const rampKnPerMm = full.high / Math.max(1, r.travelMm);
   let last: TraceSample | undefined;
-  let now: LiveCall = { call: 'waiting', status: 'check', text: words.waiting(0, 0), travelMm: 0, forceKn: 0 };
+  let now = waiting;
   let easy = false;
   let overSince: number | undefined;
   let underSince: number | undefined;
@@ -77,13 +115,13 @@ export function follower(bench: Bench): (s: TraceSample) => LiveCall {
   let peak = { travelMm: 0, forceKn: 0 };
   /** Readings of the last half millimetre, thinned: where the ramp stood. */
   let recent: TraceSample[] = [];
-  const say = (call: StrokeCall, s: TraceSample): LiveCall => (now = { call, status: statuses[call], text: words[call](s.travelMm, s.forceKn), travelMm: s.travelMm, forceKn: s.forceKn });
+  const say = (call: StrokeCall, s: TraceSample): LiveCall => (now = said(call, s));
 
   return (s) => {
-    if (last && s.ms < last.ms) throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`);
+    inTime(last, s);
     if (now.call === 'seated' && s.travelMm > r.travelMm + 2 * seatToleranceMm && s.forceKn > now.forceKn + 10) return say('past', s);
     if (endsStroke(now.call)) { last = s; return now; }
-    const band = forceAtKn(r.operation, work, full, s.travelMm);
+    const band = forceAtKn(r, full, s.travelMm);
     recent = [...recent.filter((x) => x.travelMm > s.travelMm - 0.5), s].slice(-40);
     const moving = !last || s.travelMm > last.travelMm + 0.002;
 

@@ -8,3 +8,6 @@ export * from './follow.ts';
 export * from './contact.ts';
 export * from './screw.ts';
 export * from './gaps.ts';
+export * from './work.ts';
+export * from './setups/index.ts';
+export * from './reasons.ts';

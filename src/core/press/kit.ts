@@ -1,5 +1,7 @@
+import type { ScrewTool } from './screw.ts';
+
 /** A shop's own pieces and presses. */
-export const adapterShapes = ['plate', 'sleeve', 'cup', 'disc', 'mandrel', 'socket', 'old-ring', 'legs', 'block'] as const;
+export const adapterShapes = ['plate', 'sleeve', 'cup', 'disc', 'mandrel', 'socket', 'old-ring', 'legs', 'block', 'half-shells', 'split-plate'] as const;
 export type AdapterShape = (typeof adapterShapes)[number];
 
 /** Kits a shop keeps apart. */
@@ -16,6 +18,8 @@ export interface Adapter {
   heightMm: number;
   /** Depth of a blind recess; absent for a hole right through and for a solid piece. */
   recessMm?: number;
+  /** Diameter of a nose below the working face that centres it in a bore. */
+  pilotMm?: number;
   material: 'steel' | 'hardened-steel' | 'aluminium' | 'chrome' | 'wood';
   ratingKn: number;
   /** Where it is kept; the bench unless said. */
@@ -24,18 +28,40 @@ export interface Adapter {
   note?: string;
 }
 
+/** What gives the force. A portable ram is a press without a frame; a screw goes through the work. */
+export const pressKinds = ['press', 'ram', 'screw'] as const;
+export type PressKind = (typeof pressKinds)[number];
+
 export interface Press {
   id: string;
   name: string;
+  /** A bench press unless said. `hammer` is no record of the shop: it is always at hand. */
+  kind?: PressKind | 'hammer';
   capacityKn: number;
-  /** Diameter of the ram's nose, mm. */
+  /** Diameter of the ram's nose, or of the thrust washer of a screw, mm. */
   ramMm: number;
-  /** Clear height between bed and ram, mm. */
+  /** Clear height between bed and ram, or the screw's usable length, mm. */
   daylightMm: number;
   /** How far the ram goes in one reach, mm; not judged where it is not on record. */
   strokeMm?: number;
   /** Diameter of the piston, mm: force from a gauge that reads pressure. */
   pistonMm?: number;
+  /** Thread of a screw tool. */
+  screw?: ScrewTool & { /** Outside of the screw, mm: what has to pass through the work. */ rodMm: number };
+}
+
+/** A hammer and a driver: no gauge, no travel. A school with its own limits, see the requirement of the stroke. */
+export const hammer: Press = { id: 'hammer', name: 'Hammer and driver', kind: 'hammer', capacityKn: Number.MAX_VALUE, ramMm: Number.MAX_VALUE, daylightMm: Number.MAX_VALUE };
+
+/** What is wrong with the figures of a press, a ram or a screw tool; empty when it is sound. */
+export function pressFaults(p: Press): { field: string; reason: string }[] {
+  const faults: { field: string; reason: string }[] = [];
+  if (p.kind === 'screw' && !p.screw) faults.push({ field: 'screw', reason: 'A screw tool needs its thread: pitch, flank diameter, angle, outside.' });
+  if (p.kind !== 'screw' && p.screw) faults.push({ field: 'kind', reason: 'Only a screw tool has a thread.' });
+  if (p.screw && !(p.screw.flankMm > p.screw.pitchMm)) faults.push({ field: 'screw.flankMm', reason: `The thread of ${p.screw.flankMm} mm must be thicker than its pitch, ${p.screw.pitchMm} mm.` });
+  if (p.screw && p.ramMm <= p.screw.rodMm) faults.push({ field: 'ramMm', reason: `The thrust washer (${p.ramMm} mm) must be wider than the screw, ${p.screw.rodMm} mm.` });
+  if (p.strokeMm !== undefined && p.strokeMm > p.daylightMm) faults.push({ field: 'strokeMm', reason: `A stroke of ${p.strokeMm} mm is more than the daylight, ${p.daylightMm} mm.` });
+  return faults;
 }
 
 /** Force of a hydraulic ram from its pressure, kN: pressure × piston area. 1 bar = 0.1 MPa (exact). */
@@ -62,14 +88,38 @@ export const keptRing = (jobNumber: string, outerMm: number, faceInnerMm: number
   id: `old-ring-${jobNumber}`, name: `Old outer ring ${Math.round(outerMm)}`, shape: 'old-ring', outerMm: Number((outerMm - grindMm).toFixed(1)), innerMm: faceInnerMm, heightMm: Number(widthMm.toFixed(1)), material: 'hardened-steel', ratingKn: oldRingKn, note: `ground ${grindMm} mm off, from job ${jobNumber}`,
 });
 
-/** How deep the piece is hollow from its working face. */
-export const hollowMm = (a: Adapter): number => (a.innerMm === 0 ? 0 : (a.recessMm ?? a.heightMm));
+/** Wall of half-shells outside their lip, mm (made so that they pass round a wheel flange). */
+export const shellWallMm = 8;
 
-/** Open at the back too, so that a smaller ram would fall through. */
-export const openBehind = (a: Adapter): boolean => a.innerMm > 0 && a.recessMm === undefined;
+/** How deep the piece is hollow from its working face. Half-shells are hollow behind their lip, not before it. */
+export const hollowMm = (a: Adapter): number => (a.innerMm === 0 ? 0 : a.shape === 'half-shells' ? a.heightMm : (a.recessMm ?? a.heightMm));
+
+/** Open at the back too, so that a smaller ram would fall through, and how wide. */
+export const openBehind = (a: Adapter): boolean => a.innerMm > 0 && (a.recessMm === undefined || a.shape === 'half-shells');
+export const backMm = (a: Adapter): number => (a.shape === 'half-shells' && a.recessMm !== undefined ? a.outerMm - 2 * shellWallMm : a.innerMm);
+
+/** Web of a hollow piece: its height less its recess. */
+export const lipMm = (a: Adapter): number => a.heightMm - (a.recessMm ?? 0);
 
 /** Inside diameter of the face that bears; a recess too shallow for what stands proud does not count. */
 export const bearingInnerMm = (a: Adapter, proudMm: number): number => (hollowMm(a) > proudMm ? a.innerMm : 0);
+
+/** A pusher and the piece on it as one: the upper adds reach where it follows through the opening. */
+export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: number): Adapter => {
+  if (!cap || cap.outerMm > entryMm) return pusher;
+  const hollow = hollowMm(pusher);
+  const heightMm = pusher.heightMm + cap.heightMm;
+  return { ...pusher, heightMm, ...(hollow > 0 && pusher.shape !== 'half-shells' ? { recessMm: hollow } : {}) };
+};
+
+/** A support and the piece under it as one: higher, and deeper where both are open. */
+export const footOf = (support: Adapter, riser: Adapter | undefined): Adapter => {
+  if (!riser) return support;
+  const heightMm = support.heightMm + riser.heightMm;
+  const { recessMm: _recess, ...open } = support;
+  const hollow = openBehind(support) ? support.heightMm + hollowMm(riser) : hollowMm(support);
+  return hollow === 0 || hollow >= heightMm ? { ...open, heightMm } : { ...open, heightMm, recessMm: hollow };
+};
 
 /** What is wrong with a piece's own figures; empty when it is sound. */
 export function adapterFaults(a: Adapter): { field: string; reason: string }[] {
@@ -83,5 +133,6 @@ export function adapterFaults(a: Adapter): { field: string; reason: string }[] {
   if (a.innerMm < 0) faults.push({ field: 'innerMm', reason: `Inside diameter cannot be negative (${a.innerMm}).` });
   if (a.innerMm >= a.outerMm) faults.push({ field: 'innerMm', reason: `Inside diameter ${a.innerMm} mm must be smaller than the outside, ${a.outerMm} mm.` });
   if (a.recessMm !== undefined && !(a.recessMm > 0 && a.recessMm < a.heightMm)) faults.push({ field: 'recessMm', reason: `A recess of ${a.recessMm} mm must be more than 0 and less than the height, ${a.heightMm} mm.` });
+  if (a.pilotMm !== undefined && !(a.pilotMm > 0 && a.pilotMm < a.outerMm)) faults.push({ field: 'pilotMm', reason: `A nose of ${a.pilotMm} mm must be more than 0 and smaller than the outside, ${a.outerMm} mm.` });
   return faults;
 }

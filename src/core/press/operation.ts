@@ -1,25 +1,24 @@
-import { opposite, type Bearing, type Hub, type Knuckle, type Side } from '../parts.ts';
+import type { PressFit, SeatKind } from '../fits/index.ts';
+import type { Bearing, Side } from '../parts.ts';
+import type { Band } from '../verdict.ts';
+import type { AdapterShape } from './kit.ts';
 
-export const operations = ['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const;
+export const operations = [
+  'hub-out', 'bearing-out', 'bearing-in', 'hub-in', 'cartridge-out', 'cartridge-in', 'shaft-bearing-off', 'shaft-bearing-on', 'press-ring-on',
+  'shell-in', 'seal-in', 'first-ring-in', 'second-ring-in', 'outer-cup-in', 'inner-cup-in', 'stud-out', 'stud-in',
+] as const;
 export type Operation = (typeof operations)[number];
 
 export const operationNames: Record<Operation, string> = {
-  'hub-out': 'Press hub out of bearing',
-  'bearing-out': 'Press bearing out of knuckle',
-  'bearing-in': 'Press bearing into knuckle',
-  'hub-in': 'Press hub into bearing',
+  'hub-out': 'Press hub out of bearing', 'bearing-out': 'Press bearing out of knuckle', 'bearing-in': 'Press bearing into knuckle', 'hub-in': 'Press hub into bearing',
+  'cartridge-out': 'Draw cartridge out of knuckle', 'cartridge-in': 'Draw cartridge into knuckle',
+  'shaft-bearing-off': 'Press bearing off the shaft', 'shaft-bearing-on': 'Press bearing on to the shaft', 'press-ring-on': 'Press ring on to the shaft',
+  'shell-in': 'Press bearing shell into its bore', 'seal-in': 'Press seal into its bore', 'first-ring-in': 'Press outer bearing into hub', 'second-ring-in': 'Press inner bearing into hub',
+  'outer-cup-in': 'Press outer cup into hub', 'inner-cup-in': 'Press inner cup into hub', 'stud-out': 'Press wheel stud out', 'stud-in': 'Press wheel stud in',
 };
 
-/** The parts of one stroke, as measured or from the catalogue. */
-export interface Work {
-  bearing: Bearing;
-  knuckle: Knuckle;
-  hub: Hub;
-  /** Side the encoder has to face once fitted; absent while nothing says where the sensor sits. */
-  encoderSide?: Side | undefined;
-}
-
-export type Measure = 'outerMm' | 'innerMm' | 'heightMm' | 'hollowMm';
+/** `lipMm` is the web of a hollow piece: its height less its recess. */
+export type Measure = 'outerMm' | 'innerMm' | 'heightMm' | 'hollowMm' | 'lipMm';
 
 /** A window that one dimension of a piece must lie in. */
 export interface Window {
@@ -47,20 +46,110 @@ export interface Need {
   face: Face;
   /** How far something else stands proud of that face inside it; a recess must be deeper. */
   proudMm: number;
+  /** Only these shapes can get there; any when absent. */
+  shapes?: { only: readonly AdapterShape[]; why: string };
+  /** Diameter of a nose that centres the piece; absent where none is asked for. */
+  pilotMm?: { min: number; max: number };
 }
 
+/** Parts of the work that may carry the force. */
+export type PartNode = 'hub' | 'inner' | 'balls' | 'outer' | 'knuckle' | 'shaft' | 'press-ring' | 'shell' | 'housing' | 'seal' | 'stud' | 'flange';
+
+/** Where a piece would touch a part: an annulus. */
+export interface Touch {
+  role: 'pusher' | 'support';
+  node: PartNode;
+  innerMm: number;
+  outerMm: number;
+  /** It stands proud: what reaches it touches nothing else. */
+  first?: boolean;
+}
+
+/** A fit that the stroke closes or opens. */
+export interface Seat {
+  /** Which measured seat it is; `fixed` carries its own interference, of a part that is not measured on the bench. */
+  kind: SeatKind | 'fixed';
+  fit: Omit<PressFit, 'interferenceMm'>;
+  lengthMm: number;
+  /** Interference of a fixed seat, mm, and who says so. */
+  tightMm?: Band;
+  source?: string;
+}
+
+/** Radius from the axis and height down from the drawing's datum, mm. */
+export type Place = readonly [rMm: number, zMm: number];
+
+/** One body of the work in half section. */
+export interface Body {
+  key: string;
+  name: string;
+  size: string;
+  /** How its cut face is lined; `none` is drawn whole and only in the section. */
+  lining: 'outer' | 'inner' | 'knuckle' | 'hub' | 'bed' | 'seat' | 'none';
+  /** Outer and inner contour, top to bottom; a solid body's inner contour is empty. */
+  edge: readonly Place[];
+  bore: readonly Place[];
+  moves: boolean;
+  /** It houses the others: from outside it covers what is in it. */
+  houses?: boolean;
+  /** Where its number points; absent when the list does not name it. */
+  tag?: Place;
+}
+
+/** What a stroke looks like before anything has moved. */
+export interface Picture {
+  bodies: readonly Body[];
+  /** A double-row bearing, drawn with its rows and seals from its upper face. */
+  bearing?: { of: Bearing; topMm: number; moves: boolean; encoderUp?: boolean | undefined; missingInner?: 'upper' | 'lower' };
+  /** Single balls or rollers. */
+  rolling?: readonly { r: number; z: number; radius: number; moves: boolean }[];
+  /** Heights of the face that is pushed, of the face that is carried, and of the leading edge. */
+  pusherAtMm: number;
+  supportAtMm: number;
+  leadMm: number;
+  /** The pusher grips from below: it hangs from its face instead of standing on it. */
+  hangs?: boolean;
+  /** Way of the force through each part. */
+  ways: Partial<Record<PartNode, readonly { at: Place; moves: boolean }[]>>;
+  /** Lowest point of the work and greatest radius at the end of the stroke. */
+  lowestMm: number;
+  radiusMm: number;
+}
+
+/** All that one stroke asks, from the parts alone. */
 export interface Requirement {
   operation: Operation;
+  /** Puts a part on; otherwise it takes one off. */
+  fitting: boolean;
   pusher: Need;
-  support: Need;
-  /** Side of the vehicle that looks up at the ram. */
-  up: Side;
+  /** Absent where the work stands by itself. */
+  support?: Need;
+  /** Side of the vehicle that looks up at the ram; absent where it makes no difference. */
+  up?: Side;
   /** Travel from first contact of the fit to home, or until the fit lets go, mm. */
   travelMm: number;
   /** Height of the work between pusher face and support face at the start, mm. */
   workHeightMm: number;
-  /** How deep the pusher follows below the knuckle's upper face, mm. */
+  /** How deep the pusher follows below the upper face of the work, mm, and the opening it goes through. */
   followMm: number;
+  entryMm: number;
+  /** Least opening of a piece that raises the support, mm. */
+  riserMm: number;
+  /** The support has to pass round the pusher. */
+  roundPusher?: boolean;
+  touches: readonly Touch[];
+  /** Contacts of the parts with each other, and with the ground where there is no support. */
+  joins: readonly (readonly [PartNode, PartNode | 'bed'])[];
+  /** In words: what should carry the force. */
+  carries: string;
+  /** What dents when the force crosses it. */
+  row?: { staticAxialKn: number; ballMm: number };
+  seat: Seat;
+  /** Where blows are an accepted way, and the word that goes with them. */
+  hammer: { allowed: boolean; text: string };
+  /** Least through hole of the work, for a screw, mm; 0 when it is closed. */
+  throughMm: number;
+  picture: Picture;
 }
 
 /** Clearances on diameter: general, and for a piece that follows into the bore (engineering judgement, editable). */
@@ -70,129 +159,3 @@ export interface Clearances {
   leastContactMm: number;
 }
 export const usualClearances: Clearances = { generalMm: 0.5, followMm: 0.2, leastContactMm: 1.5 };
-
-const housingContact = 3;
-
-/** What the pieces of one stroke have to satisfy, from the parts alone. */
-export function requirement(operation: Operation, w: Work, c: Clearances = usualClearances): Requirement {
-  switch (operation) {
-    case 'hub-out': return hubOut(w, c);
-    case 'bearing-out': return bearingOut(w, c);
-    case 'bearing-in': return bearingIn(w, c);
-    case 'hub-in': return hubIn(w, c);
-  }
-}
-
-function hubOut({ bearing, knuckle, hub }: Work, c: Clearances): Requirement {
-  const drop = hub.journalLengthMm + hub.overhangMm;
-  return {
-    operation: 'hub-out',
-    up: 'inboard',
-    travelMm: bearing.innerWidthMm,
-    workHeightMm: knuckle.bossDepthMm,
-    followMm: hub.journalLengthMm,
-    pusher: {
-      proudMm: 0,
-      face: { name: 'end of the hub journal', innerMm: hub.boreMm, outerMm: hub.journalMm, leastMm: c.leastContactMm },
-      windows: [
-        { measure: 'outerMm', max: bearing.boreMm - c.generalMm, rule: 'press.pass-inner', level: 'stop', tooLarge: 'will not pass the inner ring' },
-        { measure: 'heightMm', min: hub.journalLengthMm, rule: 'press.reach', level: 'stop', tooSmall: 'will not reach until the hub is free' },
-      ],
-    },
-    support: {
-      proudMm: 0,
-      face: { name: 'wheel side of the knuckle', innerMm: knuckle.snapRingSide === 'outboard' ? knuckle.boreMm : knuckle.shoulderMm, outerMm: knuckle.wheelSideReachMm, leastMm: housingContact },
-      windows: [
-        { measure: 'innerMm', min: hub.flangeMm + c.generalMm, rule: 'press.clear-flange', level: 'stop', tooSmall: 'holds the hub flange, so the hub cannot drop' },
-        { measure: 'hollowMm', min: drop, rule: 'press.drop', level: 'stop', tooSmall: 'is too shallow for the hub to drop free' },
-      ],
-    },
-  };
-}
-
-function bearingOut({ bearing, knuckle }: Work, c: Clearances): Requirement {
-  const room = knuckle.shoulderMm - bearing.outerFaceInnerMm;
-  const onOuter = room >= 2 * c.leastContactMm + c.generalMm;
-  return {
-    operation: 'bearing-out',
-    up: opposite(knuckle.snapRingSide),
-    travelMm: knuckle.seatDepthMm,
-    workHeightMm: knuckle.bossDepthMm,
-    followMm: knuckle.bossDepthMm,
-    pusher: {
-      proudMm: 0,
-      face: onOuter
-        ? { name: 'outer ring', innerMm: bearing.outerFaceInnerMm, outerMm: knuckle.shoulderMm, leastMm: c.leastContactMm }
-        : { name: 'old inner ring', innerMm: bearing.boreMm, outerMm: bearing.innerFaceOuterMm, leastMm: c.leastContactMm },
-      windows: [
-        { measure: 'outerMm', max: knuckle.shoulderMm - c.generalMm, rule: 'press.pass-shoulder', level: 'stop', tooLarge: 'lands on the shoulder of the knuckle' },
-        { measure: 'heightMm', min: knuckle.bossDepthMm, rule: 'press.reach', level: 'stop', tooSmall: 'will not reach until the bearing is free' },
-      ],
-    },
-    support: {
-      proudMm: 0,
-      face: { name: 'snap-ring face of the knuckle', innerMm: knuckle.boreMm, outerMm: knuckle.bossOuterMm, leastMm: housingContact },
-      windows: [
-        { measure: 'innerMm', min: bearing.outerMm + c.generalMm, rule: 'press.clear-bearing', level: 'stop', tooSmall: 'is too narrow to receive the bearing' },
-        { measure: 'hollowMm', min: Math.max(bearing.widthMm, bearing.innerWidthMm) + 3, rule: 'press.receive', level: 'stop', tooSmall: 'is too shallow to receive the bearing' },
-      ],
-    },
-  };
-}
-
-function bearingIn({ bearing, knuckle, encoderSide }: Work, c: Clearances): Requirement {
-  const proud = (bearing.innerWidthMm - bearing.widthMm) / 2;
-  const follow = Math.max(0, knuckle.seatDepthMm - bearing.widthMm);
-  const encoderUp = bearing.encoder.kind !== 'none' && encoderSide === knuckle.snapRingSide;
-  return {
-    operation: 'bearing-in',
-    up: knuckle.snapRingSide,
-    travelMm: knuckle.seatDepthMm,
-    workHeightMm: knuckle.bossDepthMm + bearing.widthMm,
-    followMm: follow,
-    pusher: {
-      proudMm: Math.max(0, proud) + 0.5,
-      face: { name: 'outer ring', innerMm: bearing.outerFaceInnerMm, outerMm: bearing.outerMm, leastMm: c.leastContactMm },
-      windows: [
-        { measure: 'outerMm', max: knuckle.boreMm - c.followMm, rule: 'press.follow-bore', level: 'stop', tooLarge: 'will not follow the bearing into the bore' },
-        { measure: 'innerMm', min: bearing.outerFaceInnerMm, rule: 'press.outer-ring-only', level: 'stop', tooSmall: encoderUp ? 'reaches the encoder and the inner ring' : 'reaches the seal and the inner ring' },
-        { measure: 'heightMm', min: follow + 2, rule: 'press.reach', level: 'stop', tooSmall: 'is too low to bring the ring home past the groove' },
-      ],
-    },
-    support: {
-      proudMm: Math.max(0, proud),
-      face: { name: 'far face of the knuckle round the shoulder', innerMm: knuckle.shoulderMm, outerMm: knuckle.farFaceOuterMm, leastMm: housingContact },
-      windows: [
-        { measure: 'innerMm', min: knuckle.shoulderMm, max: knuckle.shoulderMm + 30, rule: 'press.support-close', level: 'check', tooSmall: 'closes the opening of the shoulder', tooLarge: 'stands wide of the shoulder, so the casting bends' },
-      ],
-    },
-  };
-}
-
-function hubIn({ bearing, knuckle, hub, encoderSide }: Work, c: Clearances): Requirement {
-  const through = Math.max(0, hub.journalLengthMm - bearing.innerWidthMm);
-  const recess = knuckle.snapRingSide === 'inboard' ? knuckle.seatDepthMm - bearing.widthMm : knuckle.bossDepthMm - knuckle.seatDepthMm;
-  const encoderDown = bearing.encoder.kind !== 'none' && encoderSide === 'inboard';
-  return {
-    operation: 'hub-in',
-    up: 'outboard',
-    travelMm: bearing.innerWidthMm,
-    workHeightMm: bearing.innerWidthMm + hub.journalLengthMm + hub.flangeThickMm,
-    followMm: 0,
-    pusher: {
-      proudMm: 0,
-      face: { name: 'hub flange inside the studs', innerMm: hub.boreMm, outerMm: hub.insideStudsMm, leastMm: housingContact },
-      windows: [{ measure: 'outerMm', max: hub.insideStudsMm - c.generalMm, rule: 'press.inside-studs', level: 'stop', tooLarge: 'lands on the wheel studs' }],
-    },
-    support: {
-      proudMm: through,
-      face: { name: 'inner ring at the far end', innerMm: bearing.boreMm, outerMm: bearing.innerFaceOuterMm, leastMm: c.leastContactMm },
-      windows: [
-        { measure: 'outerMm', max: bearing.innerFaceOuterMm, rule: 'press.inner-ring-only', level: 'stop', tooLarge: encoderDown ? 'reaches the encoder and the outer ring, and the balls carry the force' : 'reaches the outer ring or the knuckle, and the balls carry the force' },
-        { measure: 'innerMm', min: hub.journalMm + c.generalMm, rule: 'press.journal-through', level: 'stop', tooSmall: 'stops the journal coming through' },
-        { measure: 'hollowMm', min: through + 3, rule: 'press.journal-room', level: 'stop', tooSmall: 'is too shallow for the journal that comes through' },
-        { measure: 'heightMm', min: Math.max(0, recess) + 5, rule: 'press.stand-clear', level: 'stop', tooSmall: 'is too low: the knuckle would touch the bed' },
-      ],
-    },
-  };
-}

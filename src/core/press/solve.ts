@@ -1,7 +1,6 @@
-import type { Adapter } from './kit.ts';
-import { openBehind } from './kit.ts';
+import { backMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
-import { capScore, judgeCap, judgePiece, judgeStack, pieceScore, stackHeightMm, type Bench, type Judgement, type Stack } from './stack.ts';
+import { capScore, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
 import { forcePath } from './force-path.ts';
 
 export interface Solution {
@@ -10,7 +9,7 @@ export interface Solution {
 }
 
 export interface Missing {
-  role: 'pusher' | 'support' | 'cap';
+  role: Role | 'press';
   /** Dimension windows of the piece that would solve it, in words. */
   text: string;
 }
@@ -27,43 +26,71 @@ interface Ranked<T> {
 }
 
 const best = <T>(list: Ranked<T>[]) => list.sort((a, b) => b.score - a.score);
+const sound = (verdicts: readonly { status: string }[]) => verdicts.every((v) => v.status !== 'stop');
 
 /**
  * All stacks of a kit that satisfy one stroke, best first, at most `most` of them.
- * Exact: a piece's fitness for its place does not depend on the others, so places are sifted singly and
- * only the survivors are joined, in order of their summed worth, under the rules that need them together.
+ * Exact: a head (pusher and what is on it) and a foot (support and what is under it) are fit or not by themselves, so each is
+ * sifted alone and only the survivors are joined, in order of their summed worth, under the rules that need them together.
  */
 export function solve(kit: readonly Adapter[], bench: Bench, most = 5): SolveResult {
-  const { requirement: r, forceKn } = bench;
-  const fits = (a: Adapter, role: 'pusher' | 'support') => judgePiece(a, role, r[role], forceKn).every((v) => v.status !== 'stop');
-  const pushers = kit.filter((a) => fits(a, 'pusher'));
-  const supports = best(kit.filter((a) => fits(a, 'support')).map((item) => ({ item, score: pieceScore(item, r.support, forceKn) })));
-  const caps = kit.filter((a) => a.innerMm === 0 && judgePiece(a, 'cap', undefined, forceKn).every((v) => v.status !== 'stop'));
-  const heads = best(pushers.flatMap((pusher) => {
-    const base = pieceScore(pusher, r.pusher, forceKn);
-    const options: (Adapter | undefined)[] = [undefined, ...caps.filter((c) => c.id !== pusher.id)];
-    return options
-      .filter((cap) => judgeCap(pusher, cap, bench).every((v) => v.status === 'good'))
-      .map((cap) => ({ item: { pusher, cap }, score: base + capScore(cap) }));
-  }));
-  const solutions = forceKn.high > bench.press.capacityKn ? [] : join(heads, supports, bench, most);
-  return { solutions, missing: solutions.length > 0 ? [] : missing(pushers, heads.length, supports.length, bench) };
+  const { requirement: r } = bench;
+  const heads = headsOf(kit, bench);
+  const feet: Ranked<Foot>[] = r.support ? feetOf(kit, bench) : [{ item: {}, score: 0 }];
+  const solutions = join(heads, feet, bench, most);
+  return { solutions, missing: solutions.length > 0 ? [] : missing(kit, heads.length, feet.length, bench) };
 }
 
-/** Joins heads and supports in falling order of worth until enough good stacks are found. */
-function join(heads: Ranked<{ pusher: Adapter; cap: Adapter | undefined }>[], supports: Ranked<Adapter>[], bench: Bench, most: number): Solution[] {
+interface Head { pusher: Adapter; cap?: Adapter }
+interface Foot { support?: Adapter; riser?: Adapter }
+
+/** Pushers that fit their place, alone or with the piece that bridges them or lends them reach. */
+function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
+  const { requirement: r, forceKn } = bench;
+  const caps = kit.filter((a) => (bench.press.kind === 'screw' || a.innerMm === 0) && sound(judgePiece(a, 'cap', undefined, forceKn)));
+  return best(kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn, grows))).flatMap((pusher) => {
+    const base = pieceScore(pusher, r.pusher, forceKn);
+    const alone = sound(judgePiece(pusher, 'pusher', r.pusher, forceKn));
+    const back = backMm(pusher);
+    // Quick look first: most caps fall here, and only the others are worth words.
+    const options = caps.filter((c) => c.id !== pusher.id && (!openBehind(pusher) || c.outerMm >= back) && (alone || c.outerMm <= r.entryMm));
+    return [...(alone && judgeCap(pusher, undefined, bench).length === 0 ? [{ item: { pusher }, score: base }] : []),
+      ...options.filter((cap) => judgeCap(pusher, cap, bench).every((v) => v.status === 'good') && (alone || sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn)))).map((cap) => ({ item: { pusher, cap }, score: base + capScore(cap) }))];
+  }));
+}
+
+/** As many of the lowest spacers as other places can take away, and one more. */
+const lowest = 3;
+
+/** Supports that fit their place, alone or raised. A lower spacer is never worse, so only the lowest few are kept. */
+function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
+  const { requirement: r, forceKn } = bench;
+  const need = r.support!;
+  const risers = kit.filter((a) => sound(judgePiece(a, 'riser', undefined, forceKn))).sort((a, b) => a.heightMm - b.heightMm);
+  return best(kit.filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows))).flatMap((support): Ranked<Foot>[] => {
+    const base = pieceScore(support, need, forceKn);
+    if (sound(judgePiece(support, 'support', need, forceKn))) return [{ item: { support }, score: base }];
+    const found: Ranked<Foot>[] = [];
+    for (const riser of risers) {
+      if (found.length === lowest) break;
+      if (riser.id === support.id || (openBehind(support) && hollowMm(riser) === 0)) continue;
+      if (sound(judgeRiser(support, riser, bench)) && sound(judgePiece(footOf(support, riser), 'support', need, forceKn))) found.push({ item: { support, riser }, score: base + riserScore(riser) });
+    }
+    return found;
+  }));
+}
+
+/** Joins heads and feet in falling order of worth until enough good stacks are found. */
+function join(heads: readonly Ranked<Head>[], feet: readonly Ranked<Foot>[], bench: Bench, most: number): Solution[] {
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
   for (const head of heads) {
-    if (supports[0] === undefined || head.score + supports[0].score <= floor()) break;
-    for (const support of supports) {
-      const worth = head.score + support.score;
+    if (feet[0] === undefined || head.score + feet[0].score <= floor()) break;
+    for (const foot of feet) {
+      const worth = head.score + foot.score;
       if (worth <= floor()) break;
-      const { pusher, cap } = head.item;
-      if (support.item.id === pusher.id || support.item.id === cap?.id) continue;
-      const stack: Stack = { ...(cap ? { cap } : {}), pusher, support: support.item };
-      if (stackHeightMm(stack, bench.requirement) > bench.press.daylightMm) continue;
-      if (forcePath(stack, bench).verdicts.some((v) => v.status === 'stop')) continue;
+      const stack: Stack = { ...head.item, ...foot.item };
+      if (!sound(judgeTogether(stack, bench)) || !sound(forcePath(stack, bench).verdicts)) continue;
       found.push({ item: stack, score: worth });
       found.sort((a, b) => b.score - a.score);
       found.length = Math.min(found.length, most);
@@ -72,8 +99,10 @@ function join(heads: Ranked<{ pusher: Adapter; cap: Adapter | undefined }>[], su
   return found.map(({ item }) => ({ stack: item, judgement: judgeStack(item, bench) }));
 }
 
+type Range = { min?: number | undefined; max?: number | undefined };
+
 /** Windows of outside, inside and height that a piece for this place must have, contact width included. */
-export function pieceWindows(need: Need): Partial<Record<Measure, { min?: number; max?: number }>> {
+export function pieceWindows(need: Need): Partial<Record<Measure, Range>> {
   const of = (m: Measure) => need.windows.filter((w) => w.measure === m && w.level === 'stop');
   const least = (m: Measure, ...more: number[]) => finite(Math.max(...of(m).map((w) => w.min ?? -Infinity), ...more));
   const most = (m: Measure, ...more: number[]) => finite(Math.min(...of(m).map((w) => w.max ?? Infinity), ...more));
@@ -85,32 +114,49 @@ export function pieceWindows(need: Need): Partial<Record<Measure, { min?: number
     innerMm: { min: inMin, max: most('innerMm', need.face.outerMm - twice, (outMax ?? Infinity) - twice) },
     heightMm: { min: least('heightMm') },
     hollowMm: { min: least('hollowMm') },
+    ...(of('lipMm').length > 0 ? { lipMm: { max: most('lipMm') } } : {}),
   };
 }
 
 const finite = (x: number) => (Number.isFinite(x) ? x : undefined);
 
-function missing(pushers: readonly Adapter[], heads: number, supports: number, bench: Bench): Missing[] {
+function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Bench): Missing[] {
   const out: Missing[] = [];
-  const { requirement: r, press } = bench;
-  if (bench.forceKn.high > press.capacityKn) out.push({ role: 'pusher', text: `a press of at least ${bench.forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}` });
-  if (pushers.length === 0) out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}` });
-  else if (heads === 0) {
-    const open = pushers.filter(openBehind).map((p) => p.innerMm);
-    out.push({ role: 'cap', text: `a solid disc at least ${(Math.min(...open) + 6).toFixed(1)} across to lay on the pusher` });
-  }
-  if (supports === 0) out.push({ role: 'support', text: `a support with ${windowText(r.support)}` });
-  if (out.length === 0) out.push({ role: 'support', text: `a lower support or pusher: every stack that fits stands higher than ${press.daylightMm.toFixed(0)} mm, or needs one piece twice` });
+  const { requirement: r, press, forceKn } = bench;
+  if (press.kind === 'hammer' && !r.hammer.allowed) return [{ role: 'press', text: 'a press or a screw tool: this is no stroke for a hammer' }];
+  if (forceKn.high > press.capacityKn) out.push({ role: 'press', text: `a press of at least ${forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}` });
+  if (press.screw && r.throughMm < press.screw.rodMm) out.push({ role: 'press', text: `a press or a ram: ${press.name} does not go through the work` });
+  const pushers = kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn)));
+  if (pushers.length === 0 && heads === 0) out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}` });
+  else if (heads === 0) out.push({ role: 'cap', text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...pushers.filter(openBehind).map(backMm)) + 6).toFixed(1)} across to lay on the pusher` });
+  if (feet === 0) out.push({ role: 'support', text: `a support with ${windowText(r.support!)}` });
+  if (out.length === 0) out.push({ role: 'support', text: together(bench) });
   return out;
 }
+
+const together = ({ requirement: r, press }: Bench): string =>
+  press.screw ? `pieces that a screw of ${press.screw.rodMm.toFixed(0)} mm goes through, not higher than ${press.daylightMm.toFixed(0)} mm together`
+    : r.roundPusher ? 'a receiver that passes round the half-shells, or a press that opens wider'
+      : `a lower support or pusher: every stack that fits stands higher than ${press.daylightMm.toFixed(0)} mm, or needs one piece twice`;
 
 /** "outside 73.0–75.7, inside 68.2–72.7, at least 6.5 high": what to turn, borrow or buy. */
 export function windowText(need: Need): string {
   const w = pieceWindows(need);
-  const range = (name: string, r: { min?: number; max?: number } | undefined) => {
+  const range = (m: Measure) => {
+    const r = w[m];
     if (!r || (r.min === undefined && r.max === undefined)) return undefined;
+    const name = measureNames[m];
     if (r.min !== undefined && r.max !== undefined) return `${name} ${r.min.toFixed(1)}–${r.max.toFixed(1)}`;
     return r.min === undefined ? `${name} at most ${r.max!.toFixed(1)}` : `${name} at least ${r.min.toFixed(1)}`;
   };
-  return [range('outside', w.outerMm), range('inside', w.innerMm), range('height', w.heightMm), range('inside depth', w.hollowMm)].filter(Boolean).join(', ') + ' mm';
+  return `${need.shapes ? `${need.shapes.only.join(' or ').replace('-', ' ')}, ` : ''}${(['outerMm', 'innerMm', 'heightMm', 'hollowMm', 'lipMm'] as const).map(range).filter(Boolean).join(', ')} mm`;
+}
+
+/** By how much a piece falls out of each window of a place, worst first. */
+export function missesOf(piece: Adapter, need: Need): { measure: Measure; byMm: number; text: string }[] {
+  return (Object.entries(pieceWindows(need)) as [Measure, Range][]).flatMap(([measure, { min, max }]) => {
+    const v = measured(piece, measure);
+    const byMm = min !== undefined && v < min ? min - v : max !== undefined && v > max ? v - max : 0;
+    return byMm > 0 ? [{ measure, byMm, text: `${measureNames[measure]} ${byMm.toFixed(1)} mm too ${v < (min ?? -Infinity) ? 'small' : 'large'}` }] : [];
+  }).sort((a, b) => b.byMm - a.byMm);
 }

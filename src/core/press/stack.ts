@@ -1,15 +1,21 @@
 import { gravestFirst, worst, type Band, type Status, type Verdict } from '../verdict.ts';
 import { faceLimitMpa, facePressureMpa } from './contact.ts';
-import { bearingInnerMm, hollowMm, openBehind, type Adapter, type Press } from './kit.ts';
+import { backMm, bearingInnerMm, footOf, headOf, hollowMm, lipMm, openBehind, type Adapter, type Press } from './kit.ts';
 import { forcePath, type ForcePath } from './force-path.ts';
-import type { Measure, Need, Requirement, Work, Window } from './operation.ts';
+import type { Measure, Need, Requirement, Window } from './operation.ts';
 
-/** Pieces laid on the press for one stroke, top to bottom: cap (if any), pusher, the work, support. */
+/** Pieces laid for one stroke, top to bottom: spacer (if any), pusher, the work, support, spacer under it (if any). */
 export interface Stack {
   cap?: Adapter;
   pusher: Adapter;
-  support: Adapter;
+  /** Absent where the work stands by itself. */
+  support?: Adapter;
+  /** Raises the support. */
+  riser?: Adapter;
 }
+export type Role = 'cap' | 'pusher' | 'support' | 'riser';
+export const roles: readonly Role[] = ['cap', 'pusher', 'support', 'riser'];
+export const piecesOf = (s: Stack): Adapter[] => roles.flatMap((r) => s[r] ?? []);
 
 export interface Judgement {
   status: Status;
@@ -21,7 +27,6 @@ export interface Judgement {
 
 /** What a stack is judged against. */
 export interface Bench {
-  work: Work;
   requirement: Requirement;
   press: Press;
   /** Expected force of the stroke, kN. */
@@ -29,8 +34,8 @@ export interface Bench {
 }
 
 const round1 = (x: number) => x.toFixed(1);
-const measureNames: Record<Measure, string> = { outerMm: 'outside', innerMm: 'inside', heightMm: 'height', hollowMm: 'inside depth' };
-export const measured = (a: Adapter, m: Measure): number => (m === 'hollowMm' ? hollowMm(a) : a[m]);
+export const measureNames: Record<Measure, string> = { outerMm: 'outside', innerMm: 'inside', heightMm: 'height', hollowMm: 'inside depth', lipMm: 'lip' };
+export const measured = (a: Adapter, m: Measure): number => (m === 'hollowMm' ? hollowMm(a) : m === 'lipMm' ? lipMm(a) : a[m]);
 
 /** Radial width on which a piece bears on the face it is meant for, mm. */
 export const contactMm = (a: Adapter, need: Need): number =>
@@ -44,60 +49,100 @@ const judgeWindow = (a: Adapter, w: Window): Verdict | undefined => {
   return { status: w.level, rule: w.rule, value, limit: `${limit} mm`, text: `${a.name} ${fault}: ${measureNames[w.measure]} ${round1(value)}, ${limit} mm.`, source: 'geometry of the parts' };
 };
 
-/** Everything wrong with one piece in one place; independent of the other pieces. */
-export function judgePiece(a: Adapter, role: 'pusher' | 'support' | 'cap', need: Need | undefined, forceKn: Band): Verdict[] {
+/** Where only more height or depth is missing, a further piece can help. */
+export const grows = (w: Window): boolean => w.min !== undefined && (w.measure === 'heightMm' || w.measure === 'hollowMm');
+
+/** Everything wrong with one piece in one place, alone or as one with its spacer; `leave` passes over windows that a spacer may still fill. */
+export function judgePiece(a: Adapter, role: Role, need: Need | undefined, forceKn: Band, leave: (w: Window) => boolean = () => false): Verdict[] {
   const out: Verdict[] = [];
+  const pushes = role === 'pusher' || role === 'cap';
   if (a.retired) out.push({ status: 'stop', rule: 'kit.retired', text: `${a.name} is retired: ${a.retired}` });
-  if (a.material === 'chrome' && role !== 'support') out.push({ status: 'stop', rule: 'kit.chrome', text: `${a.name} is a chrome socket: it can shatter under a press. Use an impact socket or a ring.`, source: 'common practice' });
-  if (a.material === 'wood' && role !== 'support') out.push({ status: 'stop', rule: 'kit.wood', text: `${a.name} is wood: it cannot push square.`, source: 'common practice' });
+  if (a.material === 'chrome' && pushes) out.push({ status: 'stop', rule: 'kit.chrome', text: `${a.name} is a chrome socket: it can shatter under a press. Use an impact socket or a ring.`, source: 'common practice' });
+  if (a.material === 'wood' && pushes) out.push({ status: 'stop', rule: 'kit.wood', text: `${a.name} is wood: it cannot push square.`, source: 'common practice' });
   if (forceKn.high > a.ratingKn) out.push({ status: 'stop', rule: 'kit.rating', value: a.ratingKn, limit: `at least ${round1(forceKn.high)} kN`, text: `${a.name} is rated ${round1(a.ratingKn)} kN; this stroke may need ${round1(forceKn.high)} kN.` });
   if (!need) return out;
+  if (need.shapes && !need.shapes.only.includes(a.shape)) out.push({ status: 'stop', rule: 'press.shape', text: `${a.name} is no ${need.shapes.only.join(' or ').replace('-', ' ')}: ${need.shapes.why}.`, source: 'geometry of the parts' });
+  if (!need.shapes && (a.shape === 'half-shells' || a.shape === 'split-plate') && role === 'pusher') out.push({ status: 'stop', rule: 'press.split', text: `${a.name} is in two halves: it opens under a push here.`, source: 'common practice' });
   for (const w of need.windows) {
-    const v = judgeWindow(a, w);
+    const v = leave(w) ? undefined : judgeWindow(a, w);
     if (v) out.push(v);
   }
   const contact = contactMm(a, need);
   const pressure = facePressureMpa(a, need, forceKn.high);
   if (contact >= need.face.leastMm && pressure > faceLimitMpa(a)) out.push({ status: 'stop', rule: 'press.pressure', value: pressure, limit: `at most ${faceLimitMpa(a).toFixed(0)} MPa`, text: `${a.name} would press on the ${need.face.name} with ${pressure.toFixed(0)} MPa: its edge or the face gives way.`, source: '0.6 of the yield, judgement' });
   if (contact < need.face.leastMm) out.push({ status: 'stop', rule: 'press.contact', value: contact, limit: `at least ${round1(need.face.leastMm)} mm`, text: contact > 0 ? `${a.name} bears on the ${need.face.name} by ${round1(contact)} mm only; ${round1(need.face.leastMm)} is the least.` : `${a.name} does not reach the ${need.face.name}.`, source: 'engineering judgement' });
+  const wall = (a.outerMm - bearingInnerMm(a, need.proudMm)) / 2;
+  if (role === 'support' && contact >= need.face.leastMm && a.outerMm > need.face.outerMm && contact < wall / 2) out.push({ status: 'check', rule: 'press.overhang', value: need.face.outerMm, text: `${a.name} overhangs the ${need.face.name}: of its wall of ${round1(wall)} mm it carries on ${round1(contact)}.`, source: 'engineering judgement' });
+  const { pilotMm } = need;
+  if (pilotMm && !(a.pilotMm !== undefined && a.pilotMm >= pilotMm.min && a.pilotMm <= pilotMm.max)) out.push({ status: 'check', rule: 'press.pilot', ...(a.pilotMm === undefined ? {} : { value: a.pilotMm }), limit: `nose ${round1(pilotMm.min)}–${round1(pilotMm.max)} mm`, text: `${a.name} has no nose that guides it in the ${need.face.name.split(' of ').at(-1)}: hold it square by hand.`, source: 'common practice' });
   return out;
 }
 
-/** Judges cap on pusher: a ram smaller than an open pusher needs a solid piece between. */
-export function judgeCap(pusher: Adapter, cap: Adapter | undefined, bench: Bench): Verdict[] {
-  const { press, requirement, forceKn } = bench;
-  const bridged = !openBehind(pusher) || pusher.innerMm + 6 <= press.ramMm;
+/** A piece over a hole or under a ram has to reach this much past it on diameter, mm (judgement). */
+const overlapMm = 6;
+const screwClearMm = 0.5;
+
+/** A ram narrower than the pusher's opening would drop into it; a screw's washer likewise. */
+const bridged = (pusher: Adapter, press: Press) => !openBehind(pusher) || backMm(pusher) + overlapMm <= press.ramMm;
+const shortOf = (pusher: Adapter, need: Need): boolean => need.windows.some((w) => w.level === 'stop' && w.measure === 'heightMm' && w.min !== undefined && pusher.heightMm < w.min);
+
+/** Judges the spacer on the pusher: it bridges an open pusher, or adds the reach that is missing. */
+export function judgeCap(pusher: Adapter, cap: Adapter | undefined, { press, requirement: r, forceKn }: Bench): Verdict[] {
   const out: Verdict[] = [];
+  const back = backMm(pusher);
   if (!cap) {
-    if (!bridged) out.push({ status: 'stop', rule: 'press.bridge', value: pusher.innerMm, limit: `under ${round1(press.ramMm - 6)} mm`, text: `The ram (${round1(press.ramMm)} mm) would drop into ${pusher.name} (inside ${round1(pusher.innerMm)}). Lay a solid disc on it.` });
-  } else {
-    out.push(...judgePiece(cap, 'cap', undefined, forceKn));
-    if (cap.innerMm !== 0) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ram. Use a solid disc.` });
-    if (cap.outerMm < pusher.innerMm + 6) out.push({ status: 'stop', rule: 'press.cap-wide', value: cap.outerMm, limit: `at least ${round1(pusher.innerMm + 6)} mm`, text: `${cap.name} would fall into ${pusher.name}.` });
-    if (pusher.heightMm < requirement.followMm && cap.outerMm > entryMm(bench)) out.push({ status: 'stop', rule: 'press.cap-follow', value: cap.outerMm, text: `${cap.name} meets the knuckle before the stroke is done.` });
-    if (bridged) out.push({ status: 'check', rule: 'press.cap-spare', text: `${cap.name} is not needed: fewer pieces stand straighter.` });
+    if (!bridged(pusher, press)) out.push({ status: 'stop', rule: 'press.bridge', value: back, limit: `under ${round1(press.ramMm - overlapMm)} mm`, text: `${press.kind === 'screw' ? 'The washer' : 'The ram'} (${round1(press.ramMm)} mm) would drop into ${pusher.name} (inside ${round1(back)}). Lay a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} on it.` });
+    return out;
   }
+  out.push(...judgePiece(cap, 'cap', undefined, forceKn));
+  if (press.kind === 'screw' ? backMm(cap) + overlapMm > press.ramMm : cap.innerMm !== 0) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ${press.kind === 'screw' ? 'washer' : 'ram. Use a solid disc'}.` });
+  if (openBehind(pusher) && cap.outerMm < back + overlapMm) out.push({ status: 'stop', rule: 'press.cap-wide', value: cap.outerMm, limit: `at least ${round1(back + overlapMm)} mm`, text: `${cap.name} would fall into ${pusher.name}.` });
+  if (pusher.heightMm < r.followMm && cap.outerMm > r.entryMm) out.push({ status: 'stop', rule: 'press.cap-follow', value: cap.outerMm, text: `${cap.name} meets the work before the stroke is done.` });
+  if (bridged(pusher, press) && !shortOf(pusher, r.pusher)) out.push({ status: 'check', rule: 'press.cap-spare', text: `${cap.name} is not needed: fewer pieces stand straighter.` });
   return out;
 }
 
-/** Opening that a following piece goes through. */
-const entryMm = ({ requirement, work }: Bench): number =>
-  requirement.operation === 'bearing-out' ? work.knuckle.shoulderMm
-    : requirement.operation === 'hub-out' ? work.bearing.boreMm : work.knuckle.boreMm;
+/** Judges the spacer under the support. */
+export function judgeRiser(support: Adapter, riser: Adapter | undefined, { requirement: r, forceKn }: Bench): Verdict[] {
+  if (!riser || !r.support) return [];
+  const out = judgePiece(riser, 'riser', undefined, forceKn);
+  const contact = (Math.min(riser.outerMm, support.outerMm) - Math.max(riser.innerMm, openBehind(support) ? support.innerMm : 0)) / 2;
+  if (contact < overlapMm / 2) out.push({ status: 'stop', rule: 'press.riser-carries', value: contact, limit: `at least ${round1(overlapMm / 2)} mm`, text: `${support.name} stands on ${riser.name} by ${round1(Math.max(0, contact))} mm only.` });
+  if (openBehind(support) && riser.innerMm < r.riserMm) out.push({ status: 'stop', rule: 'press.riser-open', value: riser.innerMm, limit: `at least ${round1(r.riserMm)} mm`, text: `${riser.name} closes the way that the work comes out: inside ${round1(riser.innerMm)}, at least ${round1(r.riserMm)} mm.` });
+  if (!r.support.windows.some((w) => w.level === 'stop' && grows(w) && judgeWindow(support, w))) out.push({ status: 'check', rule: 'press.riser-spare', text: `${riser.name} is not needed: a lower stack stands straighter.` });
+  return out;
+}
 
-export const stackHeightMm = (s: Stack, r: Requirement): number =>
-  (s.cap?.heightMm ?? 0) + s.pusher.heightMm + r.workHeightMm + s.support.heightMm;
+export const stackHeightMm = (s: Stack, r: Requirement): number => piecesOf(s).reduce((h, a) => h + a.heightMm, r.workHeightMm);
 
-/** Rules that need all pieces at once. */
-function judgeTogether(s: Stack, { press, requirement, forceKn }: Bench): Verdict[] {
+/** Rules that need all pieces at once, and the press. */
+export function judgeTogether(s: Stack, { press, requirement: r, forceKn }: Bench): Verdict[] {
   const out: Verdict[] = [];
-  const ids = [s.cap?.id, s.pusher.id, s.support.id].filter((id) => id !== undefined);
+  const ids = piecesOf(s).map((a) => a.id);
   if (new Set(ids).size < ids.length) out.push({ status: 'stop', rule: 'press.one-piece-twice', text: 'One piece is used in two places at once.' });
-  if (press.strokeMm !== undefined && press.strokeMm < requirement.travelMm) out.push({ status: 'check', rule: 'press.stroke', value: press.strokeMm, limit: `at least ${round1(requirement.travelMm)} mm`, text: `The ram of ${press.name} goes ${round1(press.strokeMm)} mm in one reach; this stroke needs ${round1(requirement.travelMm)}. Stop half way, pack it, and begin again square.` });
-  const height = stackHeightMm(s, requirement);
+  if (r.support && !s.support) out.push({ status: 'stop', rule: 'press.no-support', text: `Nothing carries the ${r.support.face.name}.` });
+  if (r.roundPusher && s.support && backMm(s.support) < s.pusher.outerMm + screwClearMm) out.push({ status: 'stop', rule: 'press.round-pusher', value: backMm(s.support), limit: `at least ${round1(s.pusher.outerMm + screwClearMm)} mm`, text: `${s.support.name} (inside ${round1(backMm(s.support))}) does not pass round ${s.pusher.name} (outside ${round1(s.pusher.outerMm)}).` });
+  if (press.kind === 'hammer') return [...out, ...judgeHammer(s.pusher, r)];
+  const rod = press.screw && press.screw.rodMm + screwClearMm;
+  if (rod !== undefined) {
+    if (r.throughMm < rod) out.push({ status: 'stop', rule: 'press.rod-work', value: r.throughMm, limit: `at least ${round1(rod)} mm`, text: r.throughMm === 0 ? `${press.name} cannot go through the work: it is closed. A press or a ram.` : `${press.name} (screw ${round1(press.screw!.rodMm)} mm) does not go through the work, ${round1(r.throughMm)} mm.` });
+    for (const a of piecesOf(s)) if (a.innerMm < rod || !openBehind(a)) out.push({ status: 'stop', rule: 'press.rod-piece', value: a.innerMm, limit: `at least ${round1(rod)} mm`, text: `${a.name} lets no screw of ${round1(press.screw!.rodMm)} mm through.` });
+  }
+  if (press.strokeMm !== undefined && press.strokeMm < r.travelMm) out.push({ status: 'check', rule: 'press.stroke', value: press.strokeMm, limit: `at least ${round1(r.travelMm)} mm`, text: `${press.name} goes ${round1(press.strokeMm)} mm in one reach; this stroke needs ${round1(r.travelMm)}. Stop half way, pack it, and begin again square.` });
+  const height = stackHeightMm(s, r);
   if (height > press.daylightMm) out.push({ status: 'stop', rule: 'press.daylight', value: height, limit: `at most ${round1(press.daylightMm)} mm`, text: `The stack stands ${round1(height)} mm; ${press.name} opens ${round1(press.daylightMm)}.` });
   if (forceKn.high > press.capacityKn) out.push({ status: 'stop', rule: 'press.capacity', value: forceKn.high, limit: `at most ${round1(press.capacityKn)} kN`, text: `This stroke may need ${round1(forceKn.high)} kN; ${press.name} gives ${round1(press.capacityKn)}. Choose another route.` });
   return out;
+}
+
+/** Blows are a school: allowed where the stroke says so, on the old ring where a ring is driven. */
+function judgeHammer(pusher: Adapter, r: Requirement): Verdict[] {
+  if (!r.hammer.allowed) return [{ status: 'stop', rule: 'press.no-hammer', text: r.hammer.text, source: 'common practice' }];
+  const ring = r.carries === 'outer ring' && pusher.shape !== 'old-ring';
+  return [
+    ...(ring ? [{ status: 'check' as const, rule: 'press.old-ring-drives', text: `Drive it with the old ring, ground down, not with ${pusher.name}: it is as wide as the ring and as hard.`, source: 'common practice' }] : []),
+    { status: 'check', rule: 'press.hammer', text: r.hammer.text, source: 'school: hammer with a driver' },
+  ];
 }
 
 /** Judges a whole stack, as the solver found it or as it was laid by hand. */
@@ -106,9 +151,9 @@ export function judgeStack(s: Stack, bench: Bench): Judgement {
   const path = forcePath(s, bench);
   const verdicts = gravestFirst([
     ...path.verdicts,
-    ...judgePiece(s.pusher, 'pusher', r.pusher, forceKn),
+    ...judgePiece(headOf(s.pusher, s.cap, r.entryMm), 'pusher', r.pusher, forceKn),
     ...judgeCap(s.pusher, s.cap, bench),
-    ...judgePiece(s.support, 'support', r.support, forceKn),
+    ...(s.support ? [...judgePiece(footOf(s.support, s.riser), 'support', r.support, forceKn), ...judgeRiser(s.support, s.riser, bench)] : []),
     ...judgeTogether(s, bench),
   ]);
   return { status: worst(verdicts), verdicts, path, score: score(s, bench) };
@@ -120,13 +165,15 @@ const share = (part: number, whole: number) => Math.max(0, Math.min(1, part / wh
 export function pieceScore(a: Adapter, need: Need, forceKn: Band): number {
   const whole = (need.face.outerMm - need.face.innerMm) / 2;
   const guide = need.windows.find((w) => w.max !== undefined && w.measure === 'outerMm')?.max;
-  const centring = guide === undefined ? 0.5 : share(10 - (guide - a.outerMm), 10);
+  const piloted = need.pilotMm && a.pilotMm !== undefined && a.pilotMm >= need.pilotMm.min && a.pilotMm <= need.pilotMm.max;
+  const centring = piloted ? 1.5 : guide === undefined ? 0.5 : share(10 - (guide - a.outerMm), 10);
   const check = need.windows.some((w) => w.level === 'check' && judgeWindow(a, w)) ? -15 : 0;
   return 25 * share(contactMm(a, need), whole) + 12 * centring + 8 * share(a.ratingKn / Math.max(0.1, forceKn.high) - 1, 2) + (a.shape === 'old-ring' ? 4 : 0) - 0.02 * a.heightMm + check;
 }
 
 /** A further piece costs, a low one less. */
 export const capScore = (cap: Adapter | undefined): number => (cap ? -8 - 0.02 * cap.heightMm - 0.01 * cap.outerMm : 0);
+export const riserScore = (riser: Adapter | undefined): number => (riser ? -8 - 0.02 * riser.heightMm : 0);
 
 export const score = (s: Stack, { requirement: r, forceKn }: Bench): number =>
-  10 + pieceScore(s.pusher, r.pusher, forceKn) + pieceScore(s.support, r.support, forceKn) + capScore(s.cap);
+  10 + pieceScore(s.pusher, r.pusher, forceKn) + capScore(s.cap) + (s.support && r.support ? pieceScore(s.support, r.support, forceKn) + riserScore(s.riser) : 0);

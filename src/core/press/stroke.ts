@@ -1,34 +1,27 @@
-import { expansionMm, forceN, frictions, materials, type Film, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal, type PressFit, type SeatKind } from '../fits/index.ts';
+import { expansionMm, forceN, frictions, materials, type Film, interferenceBand, pressureMpa, removalFactor, tolerance, limitsMm, bearingNormal } from '../fits/index.ts';
 import { band, worst, type Band, type Status, type Verdict } from '../verdict.ts';
-import type { Operation, Requirement, Work } from './operation.ts';
 import type { Press } from './kit.ts';
+import type { Operation, Requirement } from './operation.ts';
+import { requirement } from './setups/index.ts';
+import type { Bench } from './stack.ts';
+import { seatsOf, type SeatSpec, type Work } from './work.ts';
 
-/** Fit of the two seats, mm of interference, with the word of where each comes from. */
+/** Interference of the seats, mm, and whether it was measured or comes from classes. */
 export interface Fits {
-  bore: Band;
-  journal: Band;
+  bore?: Band;
+  journal?: Band;
   measured: { bore: boolean; journal: boolean };
 }
 
 /** Fits from tolerance classes alone: wider than measured ones. ISO 286-2, ISO 492 Normal. */
-export function classFits({ bearing, knuckle, hub }: Work): Fits {
-  const bore = limitsMm(bearing.outerMm, tolerance(bearing.outerMm, knuckle.boreClass));
-  const journal = limitsMm(bearing.boreMm, tolerance(bearing.boreMm, hub.journalClass));
+export function classFits(work: Work): Fits {
+  const { bore, journal } = seatsOf(work);
+  const limits = (s: SeatSpec) => limitsMm(s.nominalMm, tolerance(s.nominalMm, s.toleranceClass));
   return {
-    bore: interferenceBand(limitsMm(bearing.outerMm, bearingNormal(bearing.outerMm, 'outside')), bore),
-    journal: interferenceBand(journal, limitsMm(bearing.boreMm, bearingNormal(bearing.boreMm, 'bore'))),
+    ...(bore ? { bore: interferenceBand(limitsMm(bore.nominalMm, bearingNormal(bore.nominalMm, 'outside')), limits(bore)) } : {}),
+    ...(journal ? { journal: interferenceBand(limits(journal), limitsMm(journal.nominalMm, bearingNormal(journal.nominalMm, 'bore'))) } : {}),
     measured: { bore: false, journal: false },
   };
-}
-
-const removal = (o: Operation) => o === 'hub-out' || o === 'bearing-out';
-const onBore = (o: Operation) => o === 'bearing-in' || o === 'bearing-out';
-
-/** The two bodies of a seat and its length. */
-export function seatFit(kind: SeatKind, { bearing: b, knuckle: k, hub: h }: Work): { fit: Omit<PressFit, 'interferenceMm'>; lengthMm: number } {
-  return kind === 'bore'
-    ? { fit: { diameterMm: b.outerMm, outerDiameterMm: k.bossOuterMm, innerBoreMm: b.outerFaceInnerMm, outerMaterial: k.material, innerMaterial: 'steel' }, lengthMm: b.widthMm }
-    : { fit: { diameterMm: b.boreMm, outerDiameterMm: b.innerFaceOuterMm, innerBoreMm: h.boreMm, outerMaterial: 'steel', innerMaterial: 'steel' }, lengthMm: b.innerWidthMm };
 }
 
 /** What the schools chosen on the job do to a stroke. */
@@ -45,31 +38,36 @@ export const freezerC = -18;
  * Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its
  * whole shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
  */
-export function strokeForceKn(o: Operation, w: Work, fits: Fits, school: School = usualSchool): Band {
-  const { fit, lengthMm: length } = seatFit(onBore(o) ? 'bore' : 'journal', w);
-  const diameter = fit.diameterMm;
-  const pressure = (interferenceMm: number) => pressureMpa({ ...fit, interferenceMm });
-  const delta = onBore(o) ? fits.bore : fits.journal;
-  const rust = removal(o) ? removalFactor : band(1, 1, 1);
-  const shrink = o === 'bearing-in' && school.chilledC !== undefined ? Math.abs(expansionMm(diameter, materials.steel.alphaPerK, school.chilledC - 20)) : 0;
+export function strokeForceKn(r: Requirement, fits: Fits, school: School = usualSchool): Band {
+  const { fit, lengthMm, kind, tightMm } = r.seat;
+  const delta = kind === 'fixed' ? tightMm : fits[kind];
+  if (!delta) throw new RangeError(`fits.${kind}: missing`);
+  const rust = r.fitting ? band(1, 1, 1) : removalFactor;
+  const chilled = r.fitting && kind === 'bore' && school.chilledC !== undefined;
+  const shrink = chilled ? Math.abs(expansionMm(fit.diameterMm, materials.steel.alphaPerK, school.chilledC! - 20)) : 0;
   const cold: Band = { low: shrink, likely: shrink / 2, high: 0 };
   // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
-  const friction = frictions[removal(o) ? 'oiled' : school.film];
-  const at = (which: keyof Band) => (forceN(pressure(delta[which] - cold[which]), friction[which], diameter, length) * rust[which]) / 1000;
+  const friction = frictions[r.fitting ? school.film : 'oiled'];
+  const at = (which: keyof Band) => (forceN(pressureMpa({ ...fit, interferenceMm: delta[which] - cold[which] }), friction[which], fit.diameterMm, lengthMm) * rust[which]) / 1000;
   return band(at('low'), at('likely'), at('high'));
 }
 
 /** Share of the full force at a travel: grows with engaged length when fitting, falls when removing. */
-export function engagedShare(o: Operation, w: Work, travelMm: number): number {
-  const length = onBore(o) ? w.bearing.widthMm : w.bearing.innerWidthMm;
-  const x = Math.max(0, Math.min(1, travelMm / length));
-  return removal(o) ? 1 - x : x;
+export function engagedShare(r: Requirement, travelMm: number): number {
+  const x = Math.max(0, Math.min(1, travelMm / r.seat.lengthMm));
+  return r.fitting ? x : 1 - x;
 }
 
 /** Expected band at a travel, kN. */
-export function forceAtKn(o: Operation, w: Work, full: Band, travelMm: number): Band {
-  const share = engagedShare(o, w, travelMm);
+export function forceAtKn(r: Requirement, full: Band, travelMm: number): Band {
+  const share = engagedShare(r, travelMm);
   return band(full.low * share, full.likely * share, full.high * share);
+}
+
+/** The bench of one stroke; undefined where these parts have no such stroke. */
+export function benchFor(operation: Operation, work: Work, press: Press, fits: Fits = classFits(work), school: School = usualSchool): Bench | undefined {
+  const r = requirement(operation, work);
+  return r && { requirement: r, press, forceKn: strokeForceKn(r, fits, school) };
 }
 
 export interface StrokeReading {
@@ -81,38 +79,39 @@ export interface StrokeReading {
 export const seatToleranceMm = 0.3;
 
 /** What one gauge reading says while the handle moves. */
-export function judgeReading(reading: StrokeReading, o: Operation, w: Work, r: Requirement, full: Band, press: Press): Verdict {
-  const { travelMm, forceKn } = reading;
-  const expected = forceAtKn(o, w, full, travelMm);
+export function judgeReading({ travelMm, forceKn }: StrokeReading, { requirement: r, forceKn: full, press }: Bench): Verdict {
+  const expected = forceAtKn(r, full, travelMm);
   const limit = `${expected.low.toFixed(1)}–${expected.high.toFixed(1)} kN`;
   const v = (status: Status, rule: string, text: string): Verdict => ({ status, rule, text, value: forceKn, limit, source: 'expected band from the fit' });
   if (forceKn > press.capacityKn) return v('stop', 'stroke.capacity', `Above what ${press.name} gives (${press.capacityKn.toFixed(0)} kN). Release and check the reading.`);
-  if (!removal(o)) {
+  if (r.fitting) {
     if (travelMm > r.travelMm + seatToleranceMm) return v('stop', 'stroke.past', `Travel is ${(travelMm - r.travelMm).toFixed(1)} mm past the planned seat. Release and measure.`);
     if (travelMm >= r.travelMm - seatToleranceMm && forceKn >= expected.likely) return v('good', 'stroke.seated', 'Seated: travel is at plan and force has risen. Stop, do not chase it.');
   }
-  if (forceKn > expected.high && !(removal(o) && travelMm < 1)) return v(forceKn > 1.5 * expected.high ? 'stop' : 'check', 'stroke.above', 'Above the expected band: cocked or galling. Back off, look, start square again.');
+  if (forceKn > expected.high && !(!r.fitting && travelMm < 1)) return v(forceKn > 1.5 * expected.high ? 'stop' : 'check', 'stroke.above', 'Above the expected band: cocked or galling. Back off, look, start square again.');
   if (forceKn > full.high) return v('check', 'stroke.break-away', 'More than a rusted seat should need. Release, soak again, check the support.');
-  if (forceKn < expected.low && !removal(o)) return v('check', 'stroke.easy', 'Easier than the fit should be: worn seat? Measure before going on.');
-  return v('good', 'stroke.in-band', removal(o) ? 'Inside what a clean to rusted seat needs.' : 'Reading is inside the expected band.');
+  if (forceKn < expected.low && r.fitting) return v('check', 'stroke.easy', 'Easier than the fit should be: worn seat? Measure before going on.');
+  return v('good', 'stroke.in-band', !r.fitting ? 'Inside what a clean to rusted seat needs.' : 'Reading is inside the expected band.');
 }
 
 export interface StrokeResult {
-  peakKn: number;
+  /** Absent where it was driven with a hammer: no force is read. */
+  peakKn?: number | undefined;
   /** Depth of the seat measured after the stroke; absent for removal. */
-  depthMm?: number;
+  depthMm?: number | undefined;
 }
 
 /** The verdict that is kept of a stroke. */
-export function judgeStroke(result: StrokeResult, o: Operation, r: Requirement, full: Band): { status: Status; verdicts: Verdict[] } {
+export function judgeStroke(result: StrokeResult, { requirement: r, forceKn: full }: Bench): { status: Status; verdicts: Verdict[] } {
   const out: Verdict[] = [];
+  const { peakKn } = result;
   const limit = `${full.low.toFixed(1)}–${full.high.toFixed(1)} kN`;
-  if (!removal(o)) {
+  if (r.fitting) {
     const off = (result.depthMm ?? Number.NaN) - r.travelMm;
     if (!(Math.abs(off) <= seatToleranceMm)) out.push({ status: 'stop', rule: 'stroke.seat', value: result.depthMm ?? Number.NaN, limit: `${r.travelMm.toFixed(1)} ± ${seatToleranceMm} mm`, text: off < 0 ? `Not home: ${(-off).toFixed(2)} mm short of the seat. Press on, square.` : `${off.toFixed(2)} mm past the planned seat. Look at the shoulder and measure again.`, source: 'plan of the stroke' });
-    if (result.peakKn < full.low) out.push({ status: 'check', rule: 'stroke.easy', value: result.peakKn, limit, text: `Peak ${result.peakKn.toFixed(1)} kN is below the band: the seat may be worn.`, source: 'expected band from the fit' });
+    if (peakKn !== undefined && peakKn < full.low) out.push({ status: 'check', rule: 'stroke.easy', value: peakKn, limit, text: `Peak ${peakKn.toFixed(1)} kN is below the band: the seat may be worn.`, source: 'expected band from the fit' });
   }
-  if (result.peakKn > full.high) out.push({ status: 'check', rule: 'stroke.above', value: result.peakKn, limit, text: `Peak ${result.peakKn.toFixed(1)} kN is above the band: look for galling.`, source: 'expected band from the fit' });
-  if (out.length === 0) out.push({ status: 'good', rule: 'stroke.good', value: result.peakKn, limit, text: removal(o) ? 'Came out inside the expected band.' : 'Home at the planned depth, force inside the band.', source: 'expected band from the fit' });
+  if (peakKn !== undefined && peakKn > full.high) out.push({ status: 'check', rule: 'stroke.above', value: peakKn, limit, text: `Peak ${peakKn.toFixed(1)} kN is above the band: look for galling.`, source: 'expected band from the fit' });
+  if (out.length === 0) out.push({ status: 'good', rule: 'stroke.good', ...(peakKn === undefined ? {} : { value: peakKn }), limit, text: peakKn === undefined ? (r.fitting ? 'Home at the planned depth; driven, no force was read.' : 'Out; driven, no force was read.') : !r.fitting ? 'Came out inside the expected band.' : 'Home at the planned depth, force inside the band.', source: 'expected band from the fit' });
   return { status: worst(out), verdicts: out };
 }

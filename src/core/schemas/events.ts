@@ -2,9 +2,11 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Text } from './common.ts';
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
 import { familyCodes } from '../families/families.data.ts';
+import { factIds } from '../families/facts.data.ts';
 import { films } from '../fits/pressure.ts';
 import { dimensions } from '../matching/part.ts';
 import { strokeCalls } from '../press/follow.ts';
+import { operations, type Operation } from '../press/operation.ts';
 import { PartSchema, RollingId, SealsSchema, SpacerId } from './workshop.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
@@ -16,10 +18,11 @@ const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
 /** Zero of the instrument and temperature of the part, where they were read. */
 const Taken = { zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })), partC: Type.Optional(Type.Number({ minimum: -60, maximum: 200 })) };
 
-export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Id });
+export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Type.Optional(Id), riserId: Type.Optional(Id) });
+export type StackIds = Static<typeof StackSchema>;
+/** A stack laid by hand, or a tool chosen for the solver's own. */
+const StackChoice = closed({ ...StackSchema.properties, pusherId: Type.Optional(Id), pressId: Type.Optional(Id) });
 
-/** Things seen or done that a later step depends on. */
-export const factIds = ['snap-ring-out', 'inner-ring-off', 'snap-ring-fitted', 'shield-on', 'turns-smoothly', 'no-gap'] as const;
 
 export const eventBodies = {
   'complaint-recorded': closed({
@@ -49,7 +52,7 @@ export const eventBodies = {
   'stroke-reading': closed({ operation: OperationId, travelMm: Type.Number({ minimum: 0, maximum: 500 }), forceKn: Type.Number({ minimum: 0, maximum: 2000 }), typed: Text(80) }),
   /** A stroke read by a gauge: [ms, travel mm, force kN] at 50 a second or better, and what the follower called it. */
   'stroke-traced': closed({ operation: OperationId, gauge: Text(60), call: oneOf(strokeCalls), samples: Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), { minItems: 2, maxItems: 20_000 }) }),
-  'stroke-recorded': closed({ operation: OperationId, pressId: Id, stack: StackSchema, peakKn: Type.Number({ minimum: 0, maximum: 2000 }), depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })) }),
+  'stroke-recorded': closed({ operation: OperationId, pressId: Id, stack: StackSchema, /** Absent where it was driven with a hammer. */ peakKn: Type.Optional(Type.Number({ minimum: 0, maximum: 2000 })), depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })) }),
   'stage-recorded': closed({ stageId: Id, actual: Type.Optional(Reading), typed: Type.Optional(Text(40)), toolId: Id }),
   'check-recorded': closed({ checkId: Id, ok: Type.Optional(Type.Boolean()), value: Type.Optional(Reading), typed: Type.Optional(Text(40)) }),
   overridden: closed({ rule: Text(80), reason: Text(400) }),
@@ -76,7 +79,7 @@ export const choiceBodies = {
   diagnose: closed({ without: Type.Array(Text(40), { uniqueItems: true, maxItems: 10 }) }),
   match: closed({ partNumber: Id }),
   plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean(), film: Type.Optional(oneOf(films)) }),
-  'stack-hub-out': StackSchema, 'stack-bearing-out': StackSchema, 'stack-bearing-in': StackSchema, 'stack-hub-in': StackSchema,
+  ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<`stack-${Operation}`, typeof StackChoice>),
 } satisfies Record<string, TSchema>;
 export type ChoiceKey = keyof typeof choiceBodies;
 export const choiceKeys = Object.keys(choiceBodies) as ChoiceKey[];

@@ -3,21 +3,24 @@ import { closed, DateOnly, Id, Mm, oneOf, SideId, Text } from './common.ts';
 import { familyCodes } from '../families/families.data.ts';
 import { exposures } from '../diagnosis/history.ts';
 import { partKinds } from '../matching/part.ts';
-import { adapterShapes, kitNames } from '../press/kit.ts';
+import { adapterShapes, kitNames, pressKinds } from '../press/kit.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
 
 export const AdapterSchema = closed({
   id: Id, name: Text(60), shape: oneOf(adapterShapes),
   outerMm: Mm(), innerMm: Type.Number({ minimum: 0, maximum: 2000 }), heightMm: Mm(),
-  recessMm: Type.Optional(Mm()),
+  recessMm: Type.Optional(Mm()), pilotMm: Type.Optional(Mm()),
   material: oneOf(['steel', 'hardened-steel', 'aluminium', 'chrome', 'wood'] as const),
   ratingKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
   kit: Type.Optional(oneOf(kitNames)),
   retired: Type.Optional(Text()), note: Type.Optional(Text()),
 });
 
-export const PressSchema = closed({ id: Id, name: Text(60), capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), ramMm: Mm(), daylightMm: Mm(), strokeMm: Type.Optional(Mm()), pistonMm: Type.Optional(Mm()) });
+export const PressSchema = closed({
+  id: Id, name: Text(60), kind: Type.Optional(oneOf(pressKinds)), capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), ramMm: Mm(), daylightMm: Mm(), strokeMm: Type.Optional(Mm()), pistonMm: Type.Optional(Mm()),
+  screw: Type.Optional(closed({ rodMm: Mm(), pitchMm: Mm(), flankMm: Mm(), threadDeg: Type.Number({ minimum: 0, exclusiveMaximum: 120 }), faceMm: Type.Number({ minimum: 0, maximum: 200 }), threadFriction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }), faceFriction: Type.Number({ minimum: 0, maximum: 1 }) })),
+});
 
 export const EncoderSchema = closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }) });
 
@@ -41,19 +44,30 @@ export const PartSchema = closed({
   leadDays: Type.Integer({ minimum: 0, maximum: 365 }), snapRingIncluded: Type.Boolean(),
 });
 
+const MaterialId = oneOf(['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const);
 const KnuckleSchema = closed({
   boreMm: Mm(), boreClass: Text(4), shoulderMm: Mm(), seatDepthMm: Mm(), grooveFromFaceMm: Mm(), grooveWidthMm: Mm(), grooveMm: Mm(),
-  bossDepthMm: Mm(), bossOuterMm: Mm(), farFaceOuterMm: Mm(), wheelSideReachMm: Mm(), snapRingSide: SideId, material: oneOf(['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const),
+  bossDepthMm: Mm(), bossOuterMm: Mm(), farFaceOuterMm: Mm(), wheelSideReachMm: Mm(), snapRingSide: SideId, material: MaterialId,
 });
 const HubSchema = closed({
   journalMm: Mm(), journalClass: Text(4), journalLengthMm: Mm(), boreMm: Mm(), flangeMm: Mm(), flangeThickMm: Mm(), insideStudsMm: Mm(),
   studs: Type.Integer({ minimum: 3, maximum: 12 }), studCircleMm: Mm(), overhangMm: Mm(),
 });
 
+const HousingSchema = closed({ boreMm: Mm(), boreClass: Text(4), seatDepthMm: Mm(), shoulderMm: Mm(), entry: Type.Optional(closed({ boreMm: Mm(), depthMm: Mm() })), depthMm: Mm(), outerMm: Mm(), material: MaterialId });
+const CartridgeSchema = closed({ shoulderMm: Mm(), shoulderThickMm: Mm(), neckMm: Mm(), gapMm: Mm(), reliefMm: Mm(), flangeMm: Mm(), flangeThickMm: Mm(), hubBoreMm: Mm() });
+const ShaftSchema = closed({
+  journalMm: Mm(), journalClass: Text(4), journalLengthMm: Mm(), shoulderMm: Mm(), reachMm: Mm(), flangeFromShoulderMm: Mm(), flangeMm: Mm(), flangeThickMm: Mm(), insideStudsMm: Mm(), studs: Type.Integer({ minimum: 3, maximum: 12 }), studLengthMm: Mm(),
+  ring: closed({ outerMm: Mm(), widthMm: Mm(), lowMm: Mm(), highMm: Mm() }),
+});
+const SealSchema = closed({ outerMm: Mm(), innerMm: Mm(), widthMm: Mm(), depthMm: Type.Number({ minimum: 0, maximum: 200 }) });
+const StudSchema = closed({ knurlMm: Mm(), threadMm: Mm(), headMm: Mm(), headHeightMm: Mm(), lengthMm: Mm(), flangeThickMm: Mm(), roomMm: Mm(), lowMm: Mm(), highMm: Mm() });
+
 export const CornerRecordSchema = closed({
   family: oneOf(familyCodes),
   partNumber: Type.Optional(Id), procedureId: Type.Optional(Id), sensorSide: Type.Optional(SideId),
-  knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema),
+  knuckle: Type.Optional(KnuckleSchema), hub: Type.Optional(HubSchema), housing: Type.Optional(HousingSchema), far: Type.Optional(HousingSchema), cartridge: Type.Optional(CartridgeSchema),
+  shaft: Type.Optional(ShaftSchema), journal: Type.Optional(closed({ diameterMm: Mm(), toleranceClass: Text(4) })), seal: Type.Optional(SealSchema), stud: Type.Optional(StudSchema),
   /** The vehicle maker's limits for this corner, with where they stand. */
   limits: Type.Optional(closed({ endPlayMm: Type.Optional(Mm()), runoutMm: Type.Optional(Mm()), radialN: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })), source: Text() })),
   source: Text(),

@@ -1,8 +1,10 @@
 import type { Bench, TraceSample } from '../press/index.ts';
 import { normal, random } from './cars.ts';
 
-export const ramFaults = ['good', 'cocked', 'galling', 'worn'] as const;
+export const ramFaults = ['good', 'cocked', 'galling', 'worn', 'rusted'] as const;
 export type RamFault = (typeof ramFaults)[number];
+/** What can go wrong with a part going on, and with one coming off. */
+export const faultsOf = (fitting: boolean): RamFault[] => ramFaults.filter((f) => (fitting ? f !== 'rusted' : f !== 'cocked' && f !== 'worn'));
 
 /** Range that the hidden parameters of a stroke are drawn from; tuning and report use different ones. */
 export interface RamRange {
@@ -40,9 +42,10 @@ const between = (r: () => number, [lo, hi]: readonly [number, number]) => lo + (
  * then the shoulder through the frame. Force is read between and during pumps, 60 times a second.
  */
 export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range: RamRange = reportRange): MadeUpStroke {
+  if (!bench.requirement.fitting) return madeUpRemoval(bench, fault, seed, range);
   const r = random(seed);
-  const { forceKn: full, requirement, work } = bench;
-  const length = requirement.operation === 'bearing-in' ? work.bearing.widthMm : work.bearing.innerWidthMm;
+  const { forceKn: full, requirement } = bench;
+  const length = requirement.seat.lengthMm;
   const inBand = full.low + (full.high - full.low) * (0.05 + 0.9 * r());
   const ramp = fault === 'worn' ? full.low * (0.15 + 0.5 * r()) : inBand;
   const seatMm = requirement.travelMm + Math.max(-0.28, Math.min(0.28, 0.14 * normal(r)));
@@ -86,6 +89,44 @@ export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range:
           ms += 1000 / hz;
           yield { ms: Math.round(ms), travelMm: Math.min(x, seatMm) + range.travelMm * normal(r), forceKn: Math.max(0, held * (1 - (rest * (i + 1)) / 18) + range.gaugeKn * normal(r)) };
         }
+      }
+    },
+  };
+}
+
+/** The same pump taking a part off: frame and oil give until it breaks away, then the force falls with what is still engaged. */
+function madeUpRemoval({ forceKn: full, requirement }: Bench, fault: RamFault, seed: number, range: RamRange): MadeUpStroke {
+  const r = random(seed);
+  const length = requirement.seat.lengthMm;
+  const sliding = (full.low + (full.high - full.low) * (0.05 + 0.85 * r()));
+  const breakKn = fault === 'rusted' ? full.high * (1.35 + r()) : Math.min(full.high * 1.08, sliding * (1.05 + 0.25 * r()));
+  const stiff = between(r, range.frame);
+  const rest = between(r, range.rest);
+  const pump = between(r, range.pump);
+  const gall = { from: length * (0.25 + 0.3 * r()), rise: full.high * (1.6 + 1.6 * r()), tooth: 1 + r() };
+  const slides = (x: number) => {
+    const base = sliding * Math.max(0, 1 - x / length);
+    return fault === 'galling' && x > gall.from ? base + (gall.rise * (x - gall.from)) / length + 0.15 * full.high + 0.06 * full.high * (((x - gall.from) / gall.tooth) % 1) : base;
+  };
+  return {
+    fault, seatMm: length, fittingKn: breakKn,
+    samples: function* samples() {
+      let ms = 0;
+      let travel = 0;
+      let force = 0;
+      const at = (f: number): TraceSample => ({ ms: Math.round(ms), travelMm: travel + range.travelMm * normal(r), forceKn: Math.max(0, f + range.gaugeKn * normal(r)) });
+      for (let n = 0; n < 300; n++) {
+        const stroke = 42 + Math.round(12 * r());
+        for (let i = 0; i < stroke; i++) {
+          const step = pump / stroke;
+          if (travel === 0 && force < breakKn) force += stiff * step * 0.25;
+          else { travel += step; force = Math.max(slides(travel), force - stiff * step); }
+          ms += 1000 / hz;
+          yield at(force);
+          if (travel > length + 2 || force > breakKn + 60) return;
+        }
+        for (let i = 0; i < 18; i++) { ms += 1000 / hz; yield at(force * (1 - (rest * (i + 1)) / 18)); }
+        if (fault === 'rusted' && force >= breakKn) return;
       }
     },
   };

@@ -1,10 +1,12 @@
-import { bearingInnerMm, type Adapter, type Bench, type Judgement, type PathNode, type Stack } from '../../core/press/index.ts';
+import { bearingInnerMm, roles, type Adapter, type Bench, type Body, type Judgement, type PathNode, type Place, type Role, type Stack } from '../../core/press/index.ts';
 import { BearingHalf, rows, rx, type Half } from './BearingHalf.tsx';
+import { PartDims } from './PartDims.tsx';
 import { Defs, Dim, poly, useMarks, type Lining, type Marks, type Point } from './primitives.tsx';
 import { pieceCut } from './pieceCut.ts';
 import { sceneOf, type Scene } from './scene.ts';
+import { Whys } from './Whys.tsx';
 
-interface Frame {
+export interface Frame {
   scene: Scene;
   stack: Stack;
   bench: Bench;
@@ -18,127 +20,115 @@ export interface CutawayProps {
   bench: Bench;
   judgement: Judgement;
   travelMm: number;
+  /** Sizes of the parts on the drawing. */
+  dims?: boolean;
+  /** Times closer, about the place where pusher and part meet. */
+  zoom?: number;
   /** Drawn to the right of the section on the same millimetres. */
   beside?: (f: { y: (mm: number) => number; scene: Scene; marks: Marks; edge: number }) => React.ReactNode;
 }
 
-const axisX = 292;
+export const axisX = 292;
 const room = 222;
+const sheet = { w: 924, h: 584 };
 
 /** The stroke as it stands in the press: outside view left of the axis, section right of it, to scale. */
-export function Cutaway({ stack, bench, judgement, travelMm, beside }: CutawayProps) {
+export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, beside }: CutawayProps) {
   const marks = useMarks();
   const scene = sceneOf(stack, bench, travelMm);
-  const u = Math.min(4.2, 572 / (scene.bottom - scene.top), room / scene.radius);
-  const spare = 580 - u * (scene.bottom - scene.top);
-  const y = (mm: number) => 4 + spare / 2 + (mm - scene.top) * u;
+  const { picture } = bench.requirement;
+  const fit = Math.min(4.2, 572 / (scene.bottom - scene.top), room / scene.radius);
+  const u = fit * zoom;
+  const spare = 580 - fit * (scene.bottom - scene.top);
+  // Closer in, the place where the pusher meets the part stays where it is.
+  const still = picture.pusherAtMm + bench.requirement.travelMm / 2;
+  const fitted = (mm: number) => 4 + spare / 2 + (mm - scene.top) * fit;
+  const y = (mm: number) => (zoom === 1 ? fitted(mm) : 292 + (mm - still) * u);
   const f: Frame = { scene, stack, bench, at: { ax: axisX, u }, y, marks };
-  const encoderUp = bench.work.encoderSide === bench.requirement.up;
   const edge = axisX + scene.radius * u;
-  return (
-    <svg className="dr" viewBox="0 0 924 584" role="img" aria-label={label(stack, judgement, travelMm)}>
-      <Defs id={marks.id} />
+  const drawing = (
+    <>
       <Outside f={f} />
-      <KnuckleCut f={f} />
+      <Bodies f={f} houses />
       <Pieces f={f} />
-      {scene.hub && <HubCut f={f} />}
-      <BearingHalf b={bench.work.bearing} at={f.at} top={y(scene.bearingTop)} marks={marks} encoderUp={bench.work.bearing.encoder.kind === 'none' || !bench.work.encoderSide ? undefined : encoderUp} {...(scene.operation === 'bearing-out' ? { missingInner: 'lower' as const } : {})} />
+      <Bodies f={f} houses={false} />
+      {picture.bearing && <BearingHalf b={picture.bearing.of} at={f.at} top={y(picture.bearing.topMm + (picture.bearing.moves ? travelMm : 0))} marks={marks} encoderUp={picture.bearing.encoderUp} {...(picture.bearing.missingInner ? { missingInner: picture.bearing.missingInner } : {})} />}
+      {picture.rolling?.map((b) => <circle key={b.z} className="ball" cx={rx(f.at, b.r)} cy={y(b.z + (b.moves ? travelMm : 0))} r={b.radius * u} />)}
       <ForcePathLine f={f} judgement={judgement} />
-      <path className="axis" d={`M${axisX} ${Math.max(0, y(scene.top) - 8)}V584`} />
+      <path className="axis" d={`M${axisX} ${Math.max(0, y(scene.top) - 8)}V${sheet.h}`} />
       <Heights f={f} />
-      <Balloons f={f} />
-      {beside?.({ y, scene, marks, edge })}
+      {dims ? <PartDims f={f} /> : <Balloons f={f} />}
+    </>
+  );
+  return (
+    <svg className="dr" viewBox={`0 0 ${sheet.w} ${sheet.h}`} role="img" aria-label={label(stack, judgement, travelMm)}>
+      <Defs id={marks.id} />
+      {zoom === 1 ? drawing : <><clipPath id={`${marks.id}-clip`}><rect x="0" y="0" width="560" height={sheet.h} /></clipPath><g clipPath={`url(#${marks.id}-clip)`}>{drawing}</g></>}
+      <Whys f={f} judgement={judgement} />
+      {beside?.({ y: zoom === 1 ? y : fitted, scene, marks, edge: zoom === 1 ? edge : 560 })}
       <text className="cap hint" x="0" y="14">To scale, as it stands in the press.</text><text className="cap hint" x="0" y="31">Dimensions in mm</text>
     </svg>
   );
 }
 
-const label = (s: Stack, j: Judgement, t: number) => `Section: ${s.pusher.name} on top, ${s.support.name} below, travel ${t.toFixed(1)} mm. ${j.path.throughBalls ? 'Force crosses the balls.' : 'Force does not touch a ball.'}`;
+const label = (s: Stack, j: Judgement, t: number) => `Section: ${s.pusher.name} on top, ${s.support ? `${s.support.name} below` : 'the part stands by itself'}, travel ${t.toFixed(1)} mm. ${j.path.throughBalls ? 'Force crosses the balls.' : 'Force does not touch a ball.'}`;
 
+const shifted = ({ scene }: Frame, b: { moves: boolean }) => (b.moves ? scene.travel : 0);
 const rect = (f: Frame, r: number, z0: number, z1: number, r0 = 0): string => poly([[rx(f.at, -r0), f.y(z0)], [rx(f.at, -r), f.y(z0)], [rx(f.at, -r), f.y(z1)], [rx(f.at, -r0), f.y(z1)]]);
+const outline = (f: Frame, b: Body): string => poly([...b.edge, ...(b.bore.length > 0 ? [...b.bore].reverse() : ([[0, b.edge.at(-1)![1]], [0, b.edge[0]![1]]] as Place[]))].map(([r, z]): Point => [rx(f.at, r), f.y(z + shifted(f, b))]));
+const silhouette = (f: Frame, b: Body): string => poly(([[0, b.edge[0]![1]], ...b.edge, [0, b.edge.at(-1)![1]]] as Place[]).map(([r, z]): Point => [rx(f.at, -r), f.y(z + shifted(f, b))]));
 
-/** Left of the axis: what the eye sees, the outermost part last. */
+/** What gives the force: the nose of a ram, the washer and rod of a screw, the face of a hammer. */
+function Driver({ f, side }: { f: Frame; side: 1 | -1 }) {
+  const { bench: { press }, scene: s, y, at } = f;
+  const x = (r: number) => rx(at, side * r);
+  if (press.kind === 'screw' && press.screw) {
+    const rod = press.screw.rodMm / 2;
+    return <g><path className="out f-paper" d={`M${x(0)} ${y(s.top - 6)}H${x(rod)}V${y(s.bed + 8)}H${x(0)}z`} /><path className="out f-paper" d={`M${x(rod)} ${y(s.ramBottom)}H${x(press.ramMm / 2)}V${y(s.ramBottom - 5)}H${x(rod)}z`} /></g>;
+  }
+  const r = press.kind === 'hammer' ? 16 : press.ramMm / 2;
+  return <path className="out f-paper" d={`M${axisX} ${y(s.ramBottom)}H${x(r)}V${y(s.top) + 6}q${(-side * r * at.u) / 2} ${side * 14} ${-side * r * at.u} 0z`} />;
+}
+
+/** Left of the axis: what the eye sees; a housing covers what is in it. */
 function Outside({ f }: { f: Frame }) {
-  const { scene: s, stack, bench, y, at } = f;
-  const { bearing: b, knuckle: k, hub: h } = bench.work;
-  const etch = (r: number, z0: number, z1: number, text: string) => ((z1 - z0) * at.u > 20 && r * at.u > 60 ? <text className="etch" x={rx(at, -r / 2)} y={(y(z0) + y(z1)) / 2 + 5} textAnchor="middle">{text}</text> : null);
-  const size = (a: Adapter) => (a.innerMm ? `${a.outerMm} × ${a.innerMm}` : `Ø ${a.outerMm}`);
-  const legs = stack.support.shape === 'legs' ? stack.support.innerMm / 2 : 0;
-  const flange = s.hub && (s.hub.flangeUp ? [s.hub.shoulder - h.overhangMm, s.hub.shoulder - h.overhangMm + h.flangeThickMm] : [s.hub.shoulder + h.overhangMm - h.flangeThickMm, s.hub.shoulder + h.overhangMm]) as [number, number] | undefined;
-  const ram = bench.press.ramMm / 2;
-  const capRam = s.top;
+  const { scene: s, stack, y, at, bench } = f;
+  const { bodies } = bench.requirement.picture;
+  const seen = bodies.filter((b) => b.lining !== 'none');
+  const etch = (a: Adapter, z0: number, z1: number) => ((z1 - z0) * at.u > 20 && (a.outerMm / 2) * at.u > 60 ? <text className="etch" x={rx(at, -a.outerMm / 4)} y={(y(z0) + y(z1)) / 2 + 5} textAnchor="middle">{a.innerMm ? `${a.outerMm} × ${a.innerMm}` : `Ø ${a.outerMm}`}</text> : null);
+  const inside = seen.some((b) => b.houses) ? Math.min(...seen.filter((b) => b.houses).flatMap((b) => b.edge.map(([, z]) => z))) : Infinity;
+  const outside = Math.max(...seen.filter((b) => b.houses).flatMap((b) => b.edge.map(([, z]) => z)), -Infinity);
   return (
     <g>
-      <path className="out f-paper" d={`M${axisX} ${y(s.ramBottom)}H${rx(at, -ram)}V${y(capRam) + 6}q${(ram * at.u) / 2} -14 ${ram * at.u} 0z`} />
-      {s.hub && <><path className="out f-sheet" d={rect(f, h.journalMm / 2, s.hub.flangeUp ? s.hub.shoulder : s.hub.shoulder - h.journalLengthMm, s.hub.flangeUp ? s.hub.shoulder + h.journalLengthMm : s.hub.shoulder)} /><path className="out f-sheet" d={rect(f, b.innerFaceOuterMm / 2 + 1.5, Math.min(s.hub.shoulder, flange![0]), Math.max(s.hub.shoulder, flange![1]))} /><path className="out f-sheet" d={rect(f, h.flangeMm / 2, ...flange!)} /></>}
-      {(s.operation === 'bearing-in' || s.operation === 'bearing-out') && <path className="out f-sheet" d={rect(f, b.outerMm / 2, s.bearingTop, s.bearingTop + b.widthMm)} />}
-      {stack.cap && <><path className="out f-kit" d={rect(f, stack.cap.outerMm / 2, s.capTop!, s.pusherTop)} /></>}
-      <path className="out f-kit" d={rect(f, stack.pusher.outerMm / 2, s.pusherTop, s.pusherBottom)} />
-      <path className="out f-paper" d={poly(knuckleOutside(f).map(([r, z]): Point => [rx(at, -r), y(z)]))} />
-      <circle className="out f-sheet thin2" cx={rx(at, -(k.bossOuterMm / 2) * 0.5)} cy={y(k.bossDepthMm * 0.52)} r={Math.min(18, 4.6 * at.u)} /><path className="cl1" d={`M${rx(at, -(k.bossOuterMm / 2) * 0.5) - 26} ${y(k.bossDepthMm * 0.52)}h52M${rx(at, -(k.bossOuterMm / 2) * 0.5)} ${y(k.bossDepthMm * 0.52) - 26}v52`} />
-      {s.operation !== 'hub-in' || stack.support.outerMm > k.boreMm ? <path className="out f-kit" d={rect(f, stack.support.outerMm / 2, s.supportTop, s.supportBottom, legs)} /> : <path className="out f-kit" d={rect(f, stack.support.outerMm / 2, Math.max(s.supportTop, k.bossDepthMm), s.supportBottom)} />}
-      <path className="out f-paper" d={rect(f, s.radius + 6, s.supportBottom, s.supportBottom + 8, Math.min(legs || stack.support.outerMm / 2, s.radius) - 8)} />
-      {etch(stack.pusher.outerMm / 2, s.pusherTop, Math.min(s.pusherBottom, s.operation === 'bearing-out' || s.operation === 'hub-out' ? 0 : s.pusherBottom), size(stack.pusher))}
-      {legs === 0 && etch(stack.support.outerMm / 2, Math.max(s.supportTop, k.bossDepthMm), s.supportBottom, size(stack.support))}
+      <Driver f={f} side={-1} />
+      {seen.filter((b) => !b.houses).map((b) => <path key={b.key} className="out f-sheet" d={silhouette(f, b)} />)}
+      {roles.map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out f-kit" d={rect(f, a.outerMm / 2, z[0], z[1], a.shape === 'legs' ? a.innerMm / 2 : 0)} />; })}
+      {seen.filter((b) => b.houses).map((b) => <path key={b.key} className="out f-paper" d={silhouette(f, b)} />)}
+      <path className="out f-paper" d={rect(f, s.radius + 6, s.bed, s.bed + 8, Math.max(0, Math.min(lowest(stack)?.innerMm ?? 0, 2 * s.radius) / 2 - 8))} />
+      {s.at.pusher && etch(stack.pusher, s.at.pusher[0], Math.min(s.at.pusher[1], bench.requirement.picture.hangs ? s.at.pusher[1] : inside))}
+      {stack.support && s.at.support && stack.support.shape !== 'legs' && etch(stack.support, Math.max(s.at.support[0], outside), s.at.support[1])}
     </g>
   );
 }
 
-/** Outer contour of the knuckle with an arm, radius and height. */
-function knuckleOutside({ bench, scene }: Frame): Point[] {
-  const k = bench.work.knuckle;
-  const Z = (z: number) => (scene.flipped ? k.bossDepthMm - z : z);
-  return [[0, Z(0)], ...knuckleEdge(bench, scene).map(([r, z]): Point => [r, Z(z)]), [0, Z(k.bossDepthMm)]];
+const lowest = (s: Stack): Adapter | undefined => s.riser ?? s.support;
+
+/** The parts of the work right of the axis, cut. */
+function Bodies({ f, houses }: { f: Frame; houses: boolean }) {
+  return <g>{f.bench.requirement.picture.bodies.filter((b) => (b.houses ?? false) === houses).map((b) => <path key={b.key} className={`out${b.lining === 'none' ? ' f-sheet thin2' : ''}`} {...(b.lining === 'none' ? {} : { fill: f.marks.fill(b.lining) })} d={outline(f, b)} />)}</g>;
 }
 
-/** Right-hand edge of the casting from its snap-ring face to its far face: boss, arm, flare. */
-function knuckleEdge({ work: { knuckle: k } }: Bench, { operation }: Scene): Point[] {
-  const boss = k.bossOuterMm / 2;
-  const far = k.farFaceOuterMm / 2;
-  const reach = k.wheelSideReachMm / 2;
-  const depth = k.bossDepthMm;
-  const arm = Math.min(14, depth * 0.28);
-  if (operation === 'hub-out') return k.snapRingSide === 'outboard' ? [[reach, 0], [reach, arm], [boss, arm + 5], [boss, depth - 10], [far, depth - 5], [far, depth]] : [[boss, 0], [boss, depth - arm - 5], [reach, depth - arm], [reach, depth]];
-  return [[boss, 0], [boss, depth * 0.28], [boss + 9, depth * 0.34], [boss + 8, depth * 0.45], [boss + 9.5, depth * 0.55], [boss + 8.5, depth * 0.66], [boss + 1.5, depth * 0.74], [far - 1, depth * 0.84], [far, depth]];
-}
-
-function KnuckleCut({ f }: { f: Frame }) {
-  const { bench, scene, at, y, marks } = f;
-  const k = bench.work.knuckle;
-  const R = k.boreMm / 2;
-  const inside: Point[] = [[k.shoulderMm / 2, k.bossDepthMm], [k.shoulderMm / 2, k.seatDepthMm], [R, k.seatDepthMm], [R, k.grooveFromFaceMm + k.grooveWidthMm], [k.grooveMm / 2, k.grooveFromFaceMm + k.grooveWidthMm], [k.grooveMm / 2, k.grooveFromFaceMm], [R, k.grooveFromFaceMm], [R, 0]];
-  const Z = (z: number) => y(scene.flipped ? k.bossDepthMm - z : z);
-  return <path className="out" fill={marks.fill('knuckle')} d={poly([...inside, ...knuckleEdge(bench, scene)].map(([r, z]): Point => [rx(at, r), Z(z)]))} />;
-}
-
-function HubCut({ f }: { f: Frame }) {
-  const { scene: { hub }, bench, at, y, marks } = f;
-  const { hub: h, bearing: b } = bench.work;
-  const dir = hub!.flangeUp ? -1 : 1;
-  const s = hub!.shoulder;
-  const neck = b.innerFaceOuterMm / 2 + 1.5;
-  const pts: Point[] = [[h.boreMm / 2, s - dir * h.journalLengthMm], [h.journalMm / 2 - 1, s - dir * h.journalLengthMm], [h.journalMm / 2, s - dir * (h.journalLengthMm - 1)], [h.journalMm / 2, s], [neck, s], [neck, s + dir * (h.overhangMm - h.flangeThickMm)], [h.flangeMm / 2, s + dir * (h.overhangMm - h.flangeThickMm)], [h.flangeMm / 2, s + dir * h.overhangMm], [h.boreMm / 2, s + dir * h.overhangMm]];
-  const stud = h.studCircleMm / 2;
-  return (
-    <g>
-      <path className="out" fill={marks.fill('hub')} d={poly(pts.map(([r, z]): Point => [rx(at, r), y(z)]))} />
-      <path className="out f-sheet thin2" d={poly(([[stud - 6, s + dir * (h.overhangMm - h.flangeThickMm)], [stud + 6, s + dir * (h.overhangMm - h.flangeThickMm)], [stud + 6, s + dir * (h.overhangMm + 16)], [stud - 6, s + dir * (h.overhangMm + 16)]] as Point[]).map(([r, z]): Point => [rx(at, r), y(z)]))} />
-    </g>
-  );
-}
+const linings: Record<Role, Lining> = { cap: 'cap', pusher: 'pusher', support: 'support', riser: 'cap' };
 
 function Pieces({ f }: { f: Frame }) {
   const { scene: s, stack, bench, at, y, marks } = f;
-  const draw = (a: Adapter, z0: number, z1: number, opensDown: boolean, lining: Lining) => <path className="out" fill={marks.fill(lining)} d={poly(pieceCut(a, z0, z1, opensDown).map(([r, z]): Point => [rx(at, r), y(z)]))} />;
-  const legs = stack.support.innerMm / 2;
-  const ram = bench.press.ramMm / 2;
+  const hangs = bench.requirement.picture.hangs ?? false;
+  const opening = Math.max(0, Math.min(lowest(stack)?.innerMm ?? 0, 2 * s.radius) / 2 - 8);
   return (
     <g>
-      <path className="out f-paper" d={`M${axisX} ${y(s.ramBottom)}H${rx(at, ram)}V${y(s.top) + 6}q${-(ram * at.u) / 2} 14 ${-ram * at.u} 0z`} />
-      {stack.cap && draw(stack.cap, s.capTop!, s.pusherTop, true, 'cap')}
-      {draw(stack.pusher, s.pusherTop, s.pusherBottom, true, 'pusher')}
-      {draw(stack.support, s.supportTop, s.supportBottom, false, 'support')}
-      <path className="out" fill={marks.fill('bed')} d={poly(([[Math.min(legs, s.radius) - 8 > 0 ? Math.min(legs || 0, s.radius) - 8 : 0, s.supportBottom], [s.radius + 6, s.supportBottom], [s.radius + 6, s.supportBottom + 8], [Math.max(0, legs - 8), s.supportBottom + 8]] as Point[]).map(([r, z]): Point => [rx(at, Math.max(0, r)), y(z)]))} />
+      <Driver f={f} side={1} />
+      {roles.map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out" fill={marks.fill(linings[role])} d={poly(pieceCut(a, z[0], z[1], role === 'cap' || (role === 'pusher' && !hangs)).map(([r, v]): Point => [rx(at, r), y(v)]))} />; })}
+      <path className="out" fill={marks.fill('bed')} d={poly(([[opening, s.bed], [s.radius + 6, s.bed], [s.radius + 6, s.bed + 8], [opening, s.bed + 8]] as Point[]).map(([r, z]): Point => [rx(at, r), y(z)]))} />
     </g>
   );
 }
@@ -148,17 +138,21 @@ function ForcePathLine({ f, judgement }: { f: Frame; judgement: Judgement }) {
   const { nodes, throughBalls } = judgement.path;
   if (nodes.length === 0) return null;
   const bad = judgement.status === 'stop' && throughBalls;
-  const pts = nodes.flatMap((n) => nodePoints(n, f));
-  const d = smooth(pts);
-  const { pc, z } = rows(f.bench.work.bearing);
-  const bx = rx(f.at, pc);
-  const by = f.y(f.scene.bearingTop + z[0]);
+  const d = smooth(nodes.flatMap((n) => nodePoints(n, f)));
+  const [bx, by] = ballAt(f) ?? [0, 0];
   return (
     <g className={bad ? 'bad' : ''}>
       <path className="fband" d={d} /><path className="fp" d={d} markerEnd={bad ? f.marks.headBad : f.marks.head} />
       {bad && <path className="x" d={`M${bx - 16} ${by - 16}l32 32m0 -32l-32 32`} />}
     </g>
   );
+}
+
+function ballAt(f: Frame): Point | undefined {
+  const { bearing, rolling } = f.bench.requirement.picture;
+  if (bearing) { const { pc, z } = rows(bearing.of); return [rx(f.at, pc), f.y(bearing.topMm + shifted(f, bearing) + z[0])]; }
+  const one = rolling?.[0];
+  return one && [rx(f.at, one.r), f.y(one.z + shifted(f, one))];
 }
 
 /** Straight down inside a part, eased over where the force changes its radius. */
@@ -171,32 +165,29 @@ function smooth(pts: readonly Point[]): string {
   }).join('');
 }
 
-function nodePoints(node: PathNode, { scene: s, stack, bench, at, y }: Frame): Point[] {
-  const { bearing: b, knuckle: k, hub: h } = bench.work;
+/** Middle of the wall with which a piece bears on the face it is for. */
+function wallOf(role: 'pusher' | 'support', { stack, bench }: Frame): number {
+  const a = stack[role]!;
+  const need = bench.requirement[role];
+  const inner = Math.max(bearingInnerMm(a, need?.proudMm ?? 0), need?.face.innerMm ?? 0);
+  const outer = Math.min(a.outerMm, need?.face.outerMm ?? a.outerMm);
+  return outer > inner ? (outer + inner) / 4 : (a.outerMm + a.innerMm) / 4;
+}
+
+function nodePoints(node: PathNode, f: Frame): Point[] {
+  const { scene: s, stack, bench, at, y } = f;
   const p = (r: number, z: number): Point => [rx(at, r), y(z)];
-  const wall = (a: Adapter, proud: number) => (a.outerMm / 2 + bearingInnerMm(a, proud) / 2) / 2;
-  const outerR = (b.outerMm + b.outerFaceInnerMm) / 4;
-  const innerR = (b.boreMm + b.innerFaceOuterMm) / 4;
-  const { pc, z } = rows(b);
-  const mid = s.bearingTop + b.widthMm / 2;
+  const nose = Math.min(12, Math.min(bench.press.ramMm, 40) / 4);
+  const driver = bench.press.screw ? (bench.press.screw.rodMm + bench.press.ramMm) / 4 : nose;
+  const through = (role: Role, r: number): Point[] => { const z = s.at[role]; return z ? [p(r, z[0] + Math.min(4, (z[1] - z[0]) / 4)), p(r, z[1])] : []; };
   switch (node) {
-    case 'ram': return [p(Math.min(12, bench.press.ramMm / 4), s.top + 3), p(Math.min(12, bench.press.ramMm / 4), s.ramBottom)];
-    case 'cap': return [p(Math.min(14, stack.cap!.outerMm / 4), s.capTop! + stack.cap!.heightMm * 0.4)];
-    case 'pusher': {
-      const r = Math.min(wall(stack.pusher, bench.requirement.pusher.proudMm), (bench.requirement.pusher.face.outerMm + Math.max(stack.pusher.innerMm, bench.requirement.pusher.face.innerMm)) / 4);
-      return [p(r, s.pusherTop + Math.min(4, stack.pusher.heightMm / 4)), p(r, s.pusherBottom)];
-    }
-    case 'hub': return s.hub!.flangeUp ? [p((h.journalMm + h.boreMm) / 4, s.hub!.shoulder - h.overhangMm / 2), p((h.journalMm + h.boreMm) / 4, s.hub!.shoulder + b.widthMm * 0.4)] : [p((h.journalMm + h.boreMm) / 4, s.hub!.shoulder - h.journalLengthMm + 4), p((h.journalMm + h.boreMm) / 4, mid)];
-    case 'inner': return s.operation === 'hub-in' && !s.hub!.flangeUp ? [p(innerR, mid)] : [p(innerR, s.bearingTop + b.widthMm * (s.operation === 'hub-in' ? 0.72 : 0.25)), ...(s.operation === 'hub-in' ? [p(innerR, s.bearingTop + b.widthMm - 1)] : [])];
-    case 'balls': return [p(pc, s.bearingTop + z[0])];
-    case 'outer': return [p(outerR, s.bearingTop + b.widthMm * 0.3), p(outerR, s.bearingTop + b.widthMm * 0.6)];
-    case 'knuckle': {
-      const r = Math.max(k.boreMm / 2 + 5, Math.min(stack.support.outerMm / 2 - 3, (k.boreMm / 2 + k.bossOuterMm / 2) / 2));
-      const lower = wall(stack.support, bench.requirement.support.proudMm);
-      return [p(r, Math.min(k.bossDepthMm * 0.7, Math.max(k.bossDepthMm * 0.35, mid + 6))), p(Math.max(lower, k.boreMm / 2), k.bossDepthMm - 2)];
-    }
-    case 'support': return [p(wall(stack.support, bench.requirement.support.proudMm), s.supportTop + 3), p(wall(stack.support, bench.requirement.support.proudMm), s.supportBottom)];
-    case 'bed': return [p(wall(stack.support, bench.requirement.support.proudMm), s.supportBottom + 6)];
+    case 'ram': return [p(driver, s.top + 3), p(driver, s.ramBottom)];
+    case 'cap': return [p(Math.max(driver, Math.min(14, stack.cap!.outerMm / 4)), s.at.cap![0] + stack.cap!.heightMm * 0.4)];
+    case 'pusher': return bench.requirement.picture.hangs ? [p(stack.pusher.outerMm / 2 - 4, s.at.pusher![1]), p(stack.pusher.outerMm / 2 - 4, s.at.pusher![0] + 4), p(wallOf('pusher', f), s.at.pusher![0])] : through('pusher', stack.pusher.shape === 'half-shells' ? stack.pusher.outerMm / 2 - 4 : wallOf('pusher', f)).concat(stack.pusher.shape === 'half-shells' ? [p(wallOf('pusher', f), s.at.pusher![1])] : []);
+    case 'support': return [p(wallOf('support', f), s.at.support![0] + 3), p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : wallOf('support', f), s.at.support![1])];
+    case 'riser': return through('riser', (stack.riser!.outerMm + stack.riser!.innerMm) / 4);
+    case 'bed': return [p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : stack.support ? wallOf('support', f) : bench.requirement.picture.radiusMm * 0.85, s.bed + 6)];
+    default: return (bench.requirement.picture.ways[node] ?? []).map((w) => p(w.at[0], w.at[1] + shifted(f, w)));
   }
 }
 
@@ -204,45 +195,38 @@ function nodePoints(node: PathNode, { scene: s, stack, bench, at, y }: Frame): P
 function Heights({ f }: { f: Frame }) {
   const { scene: s, stack, at, y, marks } = f;
   const x = (a: Adapter) => Math.max(34, rx(at, -a.outerMm / 2) - 20);
-  return (
-    <g>
-      <Dim marks={marks} from={[x(stack.pusher), y(s.pusherTop)]} to={[x(stack.pusher), y(s.pusherBottom)]} text={String(stack.pusher.heightMm)} />
-      <Dim marks={marks} from={[x(stack.support), y(s.supportTop)]} to={[x(stack.support), y(s.supportBottom)]} text={String(stack.support.heightMm)} />
-    </g>
-  );
+  return <g>{(['pusher', 'support', 'riser'] as const).map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <Dim key={role} marks={marks} from={[x(a), y(z[0])]} to={[x(a), y(z[1])]} text={String(a.heightMm)} />; })}</g>;
+}
+
+export interface StackLine {
+  key: string;
+  kit: boolean;
+  name: string;
+  size: string;
+  role?: Role;
 }
 
 /** The stack from top to bottom, in the order that the list names it. */
-export function stackList(stack: Stack, bench: Bench): { key: string; kit: boolean; name: string; size: string; role?: 'cap' | 'pusher' | 'support' }[] {
-  const size = (a: Adapter) => `${a.outerMm} × ${a.innerMm || '–'} × ${a.heightMm}`;
-  const { bearing: b, knuckle: k, hub: h } = bench.work;
-  const o = bench.requirement.operation;
-  const work = {
-    bearing: { key: 'bearing', kit: false, name: o === 'bearing-out' || o === 'hub-out' ? 'Old bearing' : 'Bearing', size: `${b.outerMm} × ${b.boreMm} × ${b.widthMm}` },
-    knuckle: { key: 'knuckle', kit: false, name: 'Knuckle', size: `bore ${k.boreMm} × ${k.seatDepthMm}` },
-    hub: { key: 'hub', kit: false, name: 'Hub', size: `journal ${h.journalMm} × ${h.journalLengthMm}` },
-  };
-  const parts = { 'hub-out': [work.hub, work.bearing, work.knuckle], 'bearing-out': [work.bearing, work.knuckle], 'bearing-in': [work.bearing, work.knuckle], 'hub-in': [work.hub, work.bearing, work.knuckle] }[o];
-  return [
-    ...(stack.cap ? [{ key: 'cap', kit: true, name: stack.cap.name, size: size(stack.cap), role: 'cap' as const }] : []),
-    { key: 'pusher', kit: true, name: stack.pusher.name, size: size(stack.pusher), role: 'pusher' },
-    ...parts,
-    { key: 'support', kit: true, name: stack.support.name, size: size(stack.support), role: 'support' },
-  ];
+export function stackList(stack: Stack, { requirement: r }: Bench): StackLine[] {
+  const piece = (role: Role): StackLine[] => { const a = stack[role]; return a ? [{ key: role, kit: true, name: a.name, size: `${a.outerMm} × ${a.innerMm || '–'} × ${a.heightMm}`, role }] : []; };
+  const parts = r.picture.bodies.filter((b) => b.tag).sort((a, b) => a.edge[0]![1] - b.edge[0]![1]).map((b): StackLine => ({ key: b.key, kit: false, name: b.name, size: b.size }));
+  const bearing = r.picture.bearing && !parts.some((p) => p.key === 'bearing') && r.operation.startsWith('hub') ? [{ key: 'bearing', kit: false, name: r.fitting ? 'Bearing' : 'Old bearing', size: `${r.picture.bearing.of.outerMm} × ${r.picture.bearing.of.boreMm} × ${r.picture.bearing.of.widthMm}` }] : [];
+  const at = parts.findIndex((p) => p.key === 'knuckle');
+  return [...piece('cap'), ...piece('pusher'), ...parts.slice(0, Math.max(0, at)), ...bearing, ...parts.slice(Math.max(0, at)), ...piece('support'), ...piece('riser')];
 }
 
 function Balloons({ f }: { f: Frame }) {
   const { scene: s, stack, bench, at, y, marks } = f;
-  const { bearing: b, knuckle: k, hub: h } = bench.work;
-  const where: Record<string, Point> = {
-    cap: [(stack.cap?.outerMm ?? 0) / 2 - 3, s.capTop === undefined ? 0 : (s.capTop + s.pusherTop) / 2],
-    pusher: [stack.pusher.outerMm / 2 - 1.5, s.pusherTop + stack.pusher.heightMm * 0.45],
-    bearing: [b.outerMm / 2 - 2, s.bearingTop + b.widthMm * 0.12],
-    knuckle: [k.bossOuterMm / 2 - 4, k.bossDepthMm * 0.5],
-    hub: s.hub ? [h.flangeMm / 2 - 6, s.hub.flangeUp ? s.hub.shoulder - h.overhangMm + 5 : s.hub.shoulder + h.overhangMm - 5] : [0, 0],
-    support: [stack.support.outerMm / 2 - 3, (Math.max(s.supportTop, k.bossDepthMm) + s.supportBottom) / 2],
+  const { bodies, bearing } = bench.requirement.picture;
+  const where = (key: string): Point => {
+    const role = roles.find((r) => r === key);
+    const z = role && s.at[role];
+    if (role && z) return [stack[role]!.outerMm / 2 - 2, (z[0] + z[1]) / 2];
+    const body = bodies.find((b) => b.key === key && b.tag);
+    if (body) return [body.tag![0], body.tag![1] + shifted(f, body)];
+    return bearing ? [bearing.of.outerMm / 2 - 2, bearing.topMm + shifted(f, bearing) + bearing.of.widthMm * 0.12] : [0, 0];
   };
-  const list = stackList(stack, bench).map((p, i) => ({ ...p, n: i + 1, from: [rx(at, where[p.key]![0]), y(where[p.key]![1])] as Point })).sort((a, z) => a.from[1] - z.from[1]);
+  const list = stackList(stack, bench).map((p, i) => { const [r, z] = where(p.key); return { ...p, n: i + 1, from: [rx(at, r), y(z)] as Point }; }).sort((a, z) => a.from[1] - z.from[1]);
   const x = Math.min(axisX + s.radius * at.u + 38, 548);
   let last = -Infinity;
   return (

@@ -8,14 +8,14 @@ const x1 = 862;
 
 /** Force against travel on the drawing's own millimetres: expected band, readings, seat. */
 export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { bench: Bench; basis: string; readings: readonly StrokeReading[]; y: (mm: number) => number; scene: Scene; marks: Marks; edge: number }) {
-  const { requirement: r, forceKn: full, work } = bench;
-  const fitting = r.operation === 'bearing-in' || r.operation === 'hub-in';
+  const { requirement: r, forceKn: full } = bench;
+  const { fitting } = r;
   const peak = Math.max(full.high, ...readings.map((p) => p.forceKn));
   const axis = nice(1.4 * peak);
   const X = (kn: number) => x0 + ((x1 - x0) * Math.min(kn, axis)) / axis;
   const Y = (travel: number) => y(scene.leadStart + travel);
   const steps = Array.from({ length: 21 }, (_, i) => (r.travelMm * i) / 20);
-  const at = steps.map((t) => ({ t, ...forceAtKn(r.operation, work, full, t) }));
+  const at = steps.map((t) => ({ t, ...forceAtKn(r, full, t) }));
   const bandPath = `M${at.map((p) => `${X(p.low)} ${Y(p.t)}`).join('L')}L${[...at].reverse().map((p) => `${X(p.high)} ${Y(p.t)}`).join('L')}Z`;
   const trace = readings.length > 0 ? `M${fitting ? `${x0} ${Y(0)}L` : ''}${readings.map((p) => `${X(p.forceKn)} ${Y(p.travelMm)}`).join('L')}` : undefined;
   const last = readings.at(-1);

@@ -1,14 +1,20 @@
-import { hollowMm, type Adapter } from '../../core/press/index.ts';
+import { hollowMm, shellWallMm, type Adapter } from '../../core/press/index.ts';
 import { poly, type Point } from './primitives.tsx';
 
-/** Section of one piece of the kit between two heights; the hollow opens on its working face. */
-export function pieceCut(a: Adapter, z0: number, z1: number, opensDown: boolean): Point[] {
+/** Section of one piece of the kit between two heights, its working face down or up; the hollow opens on it, but behind it in half-shells. */
+export function pieceCut(a: Adapter, z0: number, z1: number, faceDown: boolean): Point[] {
   const R = a.outerMm / 2;
   const r = a.innerMm / 2;
+  const up = (points: Point[]): Point[] => (faceDown ? points : points.map(([x, z]) => [x, z0 + z1 - z]));
+  if (a.shape === 'half-shells' && a.recessMm !== undefined) {
+    const lip = z1 - (a.heightMm - a.recessMm);
+    return up([[R - shellWallMm, z0], [R, z0], [R, z1], [r, z1], [r, lip], [R - shellWallMm, lip]]);
+  }
   const hollow = hollowMm(a);
-  if (hollow === 0) return [[0, z0], [R, z0], [R, z1], [0, z1]];
-  if (hollow >= a.heightMm) return [[r, z0], [R, z0], [R, z1], [r, z1]];
-  return opensDown ? [[0, z0], [R, z0], [R, z1], [r, z1], [r, z1 - hollow], [0, z1 - hollow]] : [[r, z0], [R, z0], [R, z1], [0, z1], [0, z0 + hollow], [r, z0 + hollow]];
+  const nose: Point[] = a.pilotMm === undefined ? [] : [[a.pilotMm / 2, z1], [a.pilotMm / 2, z1 + 6], [a.pilotMm / 2 - 1, z1 + 7], [hollow === 0 ? 0 : r, z1 + 7]];
+  if (hollow === 0) return up([[0, z0], [R, z0], [R, z1], ...(nose.length > 0 ? nose : [[0, z1] as Point])]);
+  if (hollow >= a.heightMm) return up([[r, z0], [R, z0], [R, z1], ...(nose.length > 0 ? nose : [[r, z1] as Point])]);
+  return up([[0, z0], [R, z0], [R, z1], [r, z1], [r, z1 - hollow], [0, z1 - hollow]]);
 }
 
 /** Half-section of a piece standing by itself from the axis, working face down, as a path at a scale. */

@@ -1,21 +1,15 @@
-import type { Bench, Operation, Stack } from '../../core/press/index.ts';
+import { piecesOf, type Bench, type Operation, type Role, type Stack } from '../../core/press/index.ts';
 
-/** Where everything stands on the press at a travel; heights in mm, down, from the upper face of the knuckle. */
+/** Where everything stands on the press at a travel; heights in mm, down, from the datum of the stroke's picture. */
 export interface Scene {
   operation: Operation;
-  /** The knuckle stands with its snap-ring face down. */
-  flipped: boolean;
-  bearingTop: number;
-  /** Face of the hub's shoulder, and whether the flange stands above it. */
-  hub?: { shoulder: number; flangeUp: boolean };
+  /** Height of each piece's upper and lower face; only of those that are laid. */
+  at: Partial<Record<Role, readonly [number, number]>>;
+  /** How far the moving bodies have gone. */
+  travel: number;
   ramBottom: number;
-  capTop: number | undefined;
-  pusherTop: number;
-  pusherBottom: number;
-  supportTop: number;
-  supportBottom: number;
-  /** Leading edge of what moves, now, at the start and at home. */
-  lead: number;
+  bed: number;
+  /** Leading edge of what moves, at the start and at home. */
   leadStart: number;
   leadHome: number;
   /** Extent of the whole drawing at the start of the stroke. */
@@ -27,37 +21,23 @@ export interface Scene {
 const ramShown = 10;
 const bedShown = 9;
 
-export function sceneOf(stack: Stack, { requirement: r, work }: Bench, travelMm: number): Scene {
-  const { bearing: b, knuckle: k, hub: h } = work;
-  const { operation } = r;
-  const snapUp = k.snapRingSide === r.up;
-  const seated = snapUp ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm;
-  const place = (t: number): { bearingTop: number; hub?: Scene['hub']; pusherBottom: number; supportTop: number; lead: number } => {
-    switch (operation) {
-      case 'bearing-in': return { bearingTop: t - b.widthMm, pusherBottom: t - b.widthMm, supportTop: k.bossDepthMm, lead: t };
-      case 'bearing-out': return { bearingTop: seated + t, pusherBottom: seated + t, supportTop: k.bossDepthMm, lead: seated + t + b.widthMm };
-      case 'hub-in': {
-        const shoulder = seated - b.innerWidthMm + t;
-        return { bearingTop: seated, hub: { shoulder, flangeUp: true }, pusherBottom: shoulder - h.overhangMm, supportTop: seated + b.widthMm, lead: shoulder };
-      }
-      case 'hub-out': {
-        const shoulder = seated + b.widthMm + t;
-        return { bearingTop: seated, hub: { shoulder, flangeUp: false }, pusherBottom: shoulder - h.journalLengthMm, supportTop: k.bossDepthMm, lead: shoulder - h.journalLengthMm };
-      }
-    }
-  };
-  const at = place(travelMm);
-  const start = place(0);
-  const head = stack.pusher.heightMm + (stack.cap?.heightMm ?? 0);
-  const pusherTop = at.pusherBottom - stack.pusher.heightMm;
-  const capTop = stack.cap ? pusherTop - stack.cap.heightMm : undefined;
-  const reach = operation === 'hub-out' ? k.wheelSideReachMm : Math.max(k.farFaceOuterMm, k.bossOuterMm + 18);
-  const low = Math.max(at.supportTop + stack.support.heightMm, operation === 'hub-out' ? k.bossDepthMm + h.overhangMm : 0);
+export function sceneOf(stack: Stack, { requirement: r }: Bench, travel: number): Scene {
+  const { picture: p } = r;
+  const face = p.pusherAtMm + travel;
+  const { cap, pusher, support, riser } = stack;
+  // Half-shells that draw hang below the face they grip.
+  const pusherAt: readonly [number, number] = p.hangs ? [face, face + pusher.heightMm] : [face - pusher.heightMm, face];
+  const headTop = p.hangs ? face - travel - r.workHeightMm : pusherAt[0];
+  const capAt = cap ? ([headTop - cap.heightMm, headTop] as const) : undefined;
+  const supportAt = support ? ([p.supportAtMm, p.supportAtMm + support.heightMm] as const) : undefined;
+  const riserAt = supportAt && riser ? ([supportAt[1], supportAt[1] + riser.heightMm] as const) : undefined;
+  const bed = riserAt?.[1] ?? supportAt?.[1] ?? p.lowestMm;
+  const ramBottom = capAt?.[0] ?? headTop;
   return {
-    operation, flipped: !snapUp, ...at, pusherTop, capTop, ramBottom: capTop ?? pusherTop,
-    supportBottom: at.supportTop + stack.support.heightMm,
-    leadStart: start.lead, leadHome: start.lead + r.travelMm,
-    top: start.pusherBottom - head - ramShown, bottom: low + bedShown,
-    radius: Math.max(stack.pusher.outerMm, stack.cap?.outerMm ?? 0, stack.support.outerMm, reach, at.hub ? h.flangeMm : 0) / 2,
+    operation: r.operation, travel, ramBottom, bed,
+    at: { ...(capAt ? { cap: capAt } : {}), pusher: pusherAt, ...(supportAt ? { support: supportAt } : {}), ...(riserAt ? { riser: riserAt } : {}) },
+    leadStart: p.leadMm, leadHome: p.leadMm + r.travelMm,
+    top: ramBottom - (p.hangs ? 0 : travel) - ramShown, bottom: Math.max(bed, p.lowestMm, p.hangs ? pusherAt[1] - travel : 0) + bedShown,
+    radius: Math.max(...piecesOf(stack).map((a) => a.outerMm / 2), p.radiusMm),
   };
 }

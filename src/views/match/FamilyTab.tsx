@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { familiesBy, familyByCode, nextQuestion, questions, sureEnough, type Answers, type FamilyCode } from '../../core/families/index.ts';
+import { familiesBy, familyByCode, nextQuestion, questions, strokesInWords, sureEnough, type Answers, type FamilyCode } from '../../core/families/index.ts';
 import { cornerRecord, familyOf, partByNumber } from '../../core/job/index.ts';
 import { cornerNames } from '../../core/parts.ts';
 import { wholePercents } from '../../core/units/index.ts';
@@ -39,7 +39,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
             <Call status={state.family && record && state.family.code !== record.family ? 'check' : 'good'}>{state.family && record && state.family.code !== record.family ? `Seen: ${known.name.toLowerCase()}. The record says ${familyByCode(record.family)?.name.toLowerCase()}: tell the lead.` : known.seen}</Call>
             <section><h2>Grips or slides</h2><p className="note">{known.grips}</p></section>
             <section><h2>How it comes out</h2><p className="note">{known.out}</p></section>
-            <section><h2>Routes and strokes</h2><table className="rows"><tbody>{known.routes.map((r) => <tr key={r.id}><td><b>{r.name}</b><br /><span className="cap">{r.risk}</span></td></tr>)}</tbody></table><p className="note mt-1">{known.strokes.length > 0 ? known.strokes.join(', ') : 'Nothing is pressed.'}</p></section>
+            <section><h2>Routes and strokes</h2><table className="rows"><tbody>{known.routes.map((r) => <tr key={r.id}><td><b>{r.name}</b><br /><span className="cap">{r.risk}</span></td></tr>)}</tbody></table><p className="note mt-1">{strokesInWords(known.code)}</p></section>
             <div className="grow" />
           </>
         }

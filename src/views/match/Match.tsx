@@ -2,7 +2,7 @@ import { chosenPart, familyOf, openItems } from '../../core/job/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
-import { useTab } from '../press/PressOut.tsx';
+import { useTab } from '../shell/useTab.ts';
 import { Bench } from './Bench.tsx';
 import { FamilyTab } from './FamilyTab.tsx';
 import { useMeasure } from './Measure.tsx';

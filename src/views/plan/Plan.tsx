@@ -1,8 +1,8 @@
-import { benchOf, chosenPart, familyCodeOf, familyOf, filmNames, missingFor } from '../../core/job/index.ts';
+import { benchOf, chosenPart, familyCodeOf, familyOf, filmNames, missingFor, stepsOf, strokesOf, walkOf } from '../../core/job/index.ts';
 import { expansionMm, films, materials, type Film } from '../../core/fits/index.ts';
-import { itemsOf, p1Steps, walkSteps, type Family } from '../../core/families/index.ts';
-import { chillMinutes, routes, schedule, type RouteId } from '../../core/plan/index.ts';
-import { solve, operations, operationNames } from '../../core/press/index.ts';
+import { itemsOf, type Family, type RouteId } from '../../core/families/index.ts';
+import { chillMinutes, schedule } from '../../core/plan/index.ts';
+import { solve, operationNames } from '../../core/press/index.ts';
 import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
@@ -26,8 +26,8 @@ function OtherFamily({ family }: { family: Family }) {
       kicker="Plan" title={family.name}
       picture={<div className="fam-known"><FamilySection code={family.code} ring={part?.kind === family.kind ? part.bearing : undefined} label={`${family.name} in section`} /><p className="note big">{family.out}</p>
         <div className="routes">{family.routes.map((r) => <div key={r.id}><b>{r.name}</b><span>{r.risk}</span></div>)}</div></div>}
-      side={<><Call status="stop">{family.name}: strip, strokes and rebuild are walked for pressed-in bearings only. Work this one by the maker’s instructions; parts and findings stay on the card.</Call>
-        <section><h2>Strokes</h2><p className="note">{family.strokes.length > 0 ? family.strokes.join(', ') : 'Nothing is pressed.'}</p></section><section><h2>Grips or slides</h2><p className="note">{family.grips}</p></section>
+      side={<><Call status="stop">{family.name}: strip, strokes and rebuild are not walked here. Work this one by the maker’s instructions; parts and findings stay on the card.</Call>
+        <section><h2>Grips or slides</h2><p className="note">{family.grips}</p></section>
         <section><h2>New each time</h2><p className="note">{itemsOf(family.code).filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section><div className="grow" /></>}
       actions={<MainAction label="Close this job" onAct={() => send('job-closed', { reason: `${family.name}: worked outside True Spindle` })} />}
     />
@@ -38,24 +38,27 @@ function OtherFamily({ family }: { family: Family }) {
 function Body() {
   const { view, send, choose } = useJob();
   const { ctx, state, choices, job } = view;
-  const plan = choices.plan?.value ?? { route: 'bench' as RouteId, soak: true, chill: false, film: undefined };
-  const s = schedule(plan);
-  const tools = [...new Set(walkSteps(p1Steps, 'strip').flatMap((x) => x.tools ?? []))];
-  const strokes = operations.map((o) => { const b = benchOf(o, ctx, state, choices); return { o, found: b && solve(ctx.adapters, b, 1) }; });
+  const family = familyOf(ctx, state);
+  const routes = family?.routes ?? [];
+  const usual = (routes.find((r) => r.id === 'bench' && r.walked) ?? routes.find((r) => r.walked))?.id ?? 'bench';
+  const plan = choices.plan?.value ?? { route: usual, soak: true, chill: false, film: undefined };
+  const s = schedule({ ...plan, family: family?.code });
+  const strip = stepsOf(view, 'strip');
+  const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
+  const strokes = strokesOf(view).map((o) => { const b = benchOf(o, ctx, state, choices); return { o, found: b && solve(ctx.adapters, b, 1) }; });
   const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
   const waits: Wait[] = [...(plan.soak ? ['soak' as const] : []), ...(plan.chill ? ['chill' as const] : [])];
   const set = (route: RouteId, w: readonly Wait[], film = plan.film) => choose('plan', { route, soak: w.includes('soak'), chill: w.includes('chill'), ...(film ? { film } : {}) });
   const walkable = routes.find((r) => r.id === plan.route)?.walked;
   const start = async () => {
-    if (!choices.plan && !(await set('bench', waits))) return;
+    if (!choices.plan && !(await set(plan.route, waits))) return;
     if (state.done.includes('plan') || (await send('station-done', { station: 'plan' }))) location.assign(`/jobs/${job.id}/press-out`);
   };
-  const family = familyOf(ctx, state);
-  if (family && !family.walked) return <OtherFamily family={family} />;
+  if (family && !walkOf(view)) return <OtherFamily family={family} />;
   const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
   return (
     <StationBody
-      kicker={`${walkSteps(p1Steps, 'strip').length} steps to strip, ${walkSteps(p1Steps, 'rebuild').length} to rebuild, one technician`}
+      kicker={`${strip.length} steps to strip, ${stepsOf(view, 'rebuild').length} to rebuild, one technician`}
       title="What goes beside what?"
       picture={
         <div className="plan-pic">
@@ -64,17 +67,17 @@ function Body() {
             <h2>Film on the seat</h2><Choices<Film> name="Film on the seat" value={plan.film ?? 'oiled'} onValue={(f) => set(plan.route, waits, f)} options={films.map((f) => ({ id: f, label: filmNames[f] }))} /></div>
           <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
             <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>
-              <b>{r.name}</b><span>{r.id === 'bench' ? `${Math.floor(s.endMin / 60)} h ${String(s.endMin % 60).padStart(2, '0')}` : 'worked outside True Spindle'}</span><span>Alignment {r.alignment}</span><span>{r.risk}</span>
+              <b>{r.name}</b><span>{r.walked ? hours(schedule({ ...plan, route: r.id, family: family?.code }).endMin) : 'worked outside True Spindle'}</span><span>Alignment {r.alignment}</span><span>{r.risk}</span>
             </button>
           ))}</div>
         </div>
       }
       side={
         <>
-          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>{!walkable ? 'This route is worked outside True Spindle. The bench press is walked to the end.' : gaps.length > 0 ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.` : `All four strokes can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}</Call>
+          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>{!walkable ? 'This route is worked outside True Spindle. Choose one with its hours.' : gaps.length > 0 ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.` : `${strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`} can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}</Call>
           {plan.chill && choices.plan && <Freezer />}
           <section><h2>Take to the car and the press</h2><p className="note">{tools.join(', ')}.</p><table className="rows"><tbody>
-            {strokes.map(({ o, found }) => found?.solutions[0] && <tr key={o}><td>{operationNames[o].replace('Press ', '')}</td><td className="right">{found.solutions[0].stack.pusher.name}, {found.solutions[0].stack.support.name}</td></tr>)}
+            {strokes.map(({ o, found }) => found?.solutions[0] && <tr key={o}><td>{operationNames[o].replace('Press ', '')}</td><td className="right">{[found.solutions[0].stack.pusher, found.solutions[0].stack.support].flatMap((a) => a?.name ?? []).join(', ')}</td></tr>)}
           </tbody></table></section>
           <section><h2>Fasteners</h2><table className="rows"><tbody>
             {Object.entries(ctx.unit.fasteners).map(([k, f]) => <tr key={k}><td>{f.name}</td><td className="n"><b>{f.figure}</b></td></tr>)}
@@ -89,6 +92,8 @@ function Body() {
     />
   );
 }
+
+const hours = (min: number) => `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
 
 /** The chill as a real wait: in its wrapping against frost, ready when the core is cold. */
 function Freezer() {

@@ -1,8 +1,10 @@
 import { useState, type ReactNode } from 'react';
-import { cautions, p1Steps, walkSteps, type Phase } from '../../core/families/index.ts';
+import { cautions, type Phase } from '../../core/families/index.ts';
+import { familyCodeOf, stepsOf } from '../../core/job/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { BearingMark } from '../../ui/Marks.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { CornerAssembly } from './CornerAssembly.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
@@ -13,7 +15,8 @@ import { useServerClock } from '../shell/useTick.ts';
 export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: Phase; kicker: string; tabs: ReactNode; onNext: () => void; skip?: readonly string[] }) {
   const { view, send } = useJob();
   const { state, ctx } = view;
-  const steps = walkSteps(p1Steps, phase).filter((s) => !skip.includes(s.id));
+  const steps = stepsOf(view, phase).filter((s) => !skip.includes(s.id));
+  const code = familyCodeOf(ctx, state);
   const done = state.stepsDone[phase];
   const first = steps.find((s) => !done.includes(s.id));
   const [picked, setPicked] = useState<string>();
@@ -57,12 +60,12 @@ export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: P
             {step.wait && <div className="wait"><p className="far-n num">{timer ? (running ? timeLeft(timer.endsMs - now) : 'over') : timeLeft(step.wait.minutes * 60_000)}<span>{step.wait.label}</span></p>
               {!timer ? <button type="button" className="btn q" onClick={startClock}>Start the clock</button> : <button type="button" className="btn q" onClick={() => send('timer-ended', { timerId: step.id })}>{running ? 'End the wait early' : 'Clear the clock'}</button>}</div>}
           </article>
-          <CornerAssembly phase={phase} lit={step.id} done={done} />
+          {code === 'P1' || !code ? <CornerAssembly phase={phase} lit={step.id} done={done} /> : <div className="step-fam"><FamilySection code={code} lit={step.lit ?? []} label={step.text} /><p className="cap">Usual proportions of the family. Outboard to the left.</p></div>}
         </div>
       }
       side={
         <>
-          <Call status={first ? 'check' : 'good'}>{first ? `${steps.filter((s) => !done.includes(s.id)).length} of ${steps.length} steps to go, about ${steps.filter((s) => !done.includes(s.id)).reduce((a, s) => a + s.minutes, 0)} min of hands.` : phase === 'strip' ? 'Stripped. The knuckle is on the bench.' : 'Everything is back on.'}</Call>
+          <Call status={first ? 'check' : 'good'}>{first ? `${steps.filter((s) => !done.includes(s.id)).length} of ${steps.length} steps to go, about ${steps.filter((s) => !done.includes(s.id)).reduce((a, s) => a + s.minutes, 0)} min of hands.` : phase === 'strip' ? 'Stripped. On to the press.' : 'Everything is back on.'}</Call>
           {state.found.length > 0 && <section><h2>Found on the way</h2><ul>{state.found.map((f) => <li key={f} className="line-v"><span>•</span>{f}</li>)}</ul></section>}
           <section><h2>Then</h2><ul className="then">{steps.slice(at + 1, at + 5).map((s) => <li key={s.id}>{s.text}</li>)}</ul></section>
           <div className="grow" />

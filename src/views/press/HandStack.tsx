@@ -1,13 +1,11 @@
 import { useState, type ReactNode } from 'react';
 import { DndContext, DragOverlay, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent, type KeyboardCoordinateGetter } from '@dnd-kit/core';
-import { judgeStack, type Adapter, type Bench, type Stack } from '../../core/press/index.ts';
+import { judgeStack, roles, type Adapter, type Bench, type Role, type Stack } from '../../core/press/index.ts';
 import { verdictWords } from '../../ui/Marks.tsx';
 import type { Scene } from '../../ui/section/scene.ts';
 import { PieceFigure } from './PieceFigure.tsx';
-import type { Role } from './PieceDialog.tsx';
 
-const roles: readonly Role[] = ['cap', 'pusher', 'support'];
-const roleWords: Record<Role, string> = { cap: 'under the ram', pusher: 'pushes', support: 'carries' };
+const roleWords: Record<Role, string> = { cap: 'under the ram', pusher: 'pushes', support: 'carries', riser: 'raises' };
 
 /** Arrow keys go from place to place along the axis. */
 const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordinates }) => {
@@ -53,14 +51,16 @@ function Piece({ piece }: { piece: Adapter }) {
 
 /** Places on the axis that take a piece, drawn over the section. */
 export function DropPlaces({ scene, y }: { scene: Scene; y: (mm: number) => number }) {
-  const top = y(scene.top);
-  const capTop = y(scene.capTop ?? scene.pusherTop);
-  const at: Record<Role, [number, number]> = {
-    cap: [Math.max(0, Math.min(top, capTop - 34)), scene.capTop === undefined ? capTop : y(scene.pusherTop)],
-    pusher: [y(scene.pusherTop), y(scene.pusherBottom)],
-    support: [y(scene.supportTop), y(scene.supportBottom)],
+  const { at } = scene;
+  const head = y(at.cap?.[0] ?? at.pusher?.[0] ?? scene.ramBottom);
+  const foot = y(scene.bed);
+  const span = (role: Role): [number, number] | undefined => {
+    const z = at[role];
+    if (z) return [y(z[0]), y(z[1])];
+    // An empty place at either end still takes a piece.
+    return role === 'cap' ? [Math.max(0, head - 34), head] : role === 'riser' && at.support ? [foot, Math.min(580, foot + 30)] : undefined;
   };
-  return <g>{roles.map((r) => <Place key={r} role={r} from={at[r][0]} to={Math.max(at[r][0] + 26, at[r][1])} />)}</g>;
+  return <g>{roles.map((r) => { const s = span(r); return s && <Place key={r} role={r} from={s[0]} to={Math.max(s[0] + 26, s[1])} />; })}</g>;
 }
 
 function Place({ role, from, to }: { role: Role; from: number; to: number }) {

@@ -1,12 +1,11 @@
-import { judgeStack, type Adapter, type Bench, type Judgement, type Stack } from '../../core/press/index.ts';
+import { judgeStack, type Adapter, type Bench, type Judgement, type Role, type Stack } from '../../core/press/index.ts';
 import type { Status } from '../../core/verdict.ts';
 import { Dialog } from '../../ui/Panels.tsx';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { PieceFigure } from './PieceFigure.tsx';
 
-export type Role = 'cap' | 'pusher' | 'support';
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
-const titles: Record<Role, string> = { cap: 'Disc under the ram', pusher: 'What pushes?', support: 'What does it stand on?' };
+const titles: Record<Role, string> = { cap: 'What lies on the pusher?', pusher: 'What pushes?', support: 'What does it stand on?', riser: 'What raises it?' };
 
 const stops = (j: Judgement) => j.verdicts.filter((v) => v.status === 'stop').length;
 
@@ -19,7 +18,7 @@ export function PieceDialog({ role, stack, bench, kit, onPick, onClose }: { role
   return (
     <Dialog title={titles[role]} onClose={onClose}>
       <ul className="drawer">
-        {role === 'cap' && <li><button type="button" onClick={() => onPick(undefined)}><span className="fig">–</span><span><b>No disc</b></span></button></li>}
+        {(role === 'cap' || role === 'riser') && <li><button type="button" onClick={() => onPick(undefined)}><span className="fig">–</span><span><b>Nothing</b></span></button></li>}
         {judged.map(({ piece, j }) => (
           <li key={piece.id}>
             <button type="button" onClick={() => onPick(piece)} aria-label={`${piece.name}: ${verdictWords[j.status]}`}>

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { judgeReadings, seatOf, workOf } from '../../core/job/index.ts';
+import { judgeReadings, seatKinds, seatName, seatOf, workOf } from '../../core/job/index.ts';
 import { seatReadingFault, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
@@ -13,13 +13,12 @@ import { useJob } from '../shell/useJob.ts';
 import { DamageEntry } from './DamageEntry.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
 
-export const seatNames: Record<SeatKind, string> = { bore: 'Knuckle bore', journal: 'Hub journal' };
-
-/** Knuckle bore and hub journal, read at three depths and two angles each. */
+/** The seats of the family, read at three depths and two angles each. */
 export function SeatReadBody({ kicker, tabs, onDone, missing }: { kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
   const { view } = useJob();
-  const { seats } = view.state;
-  const [kind, setKind] = useState<SeatKind>(seats.bore && !seats.journal ? 'journal' : 'bore');
+  const kinds = seatKinds(view);
+  const [picked, setKind] = useState<SeatKind>();
+  const kind = picked ?? kinds.find((k) => !view.state.seats[k]) ?? kinds[0] ?? 'bore';
   return <SeatForm key={kind} kind={kind} onKind={setKind} kicker={kicker} tabs={tabs} onDone={onDone} missing={missing} />;
 }
 
@@ -27,16 +26,18 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
   const work = workOf(ctx, state, choices);
+  const seat = work && seatOf(kind, work);
+  const kinds = seatKinds(view);
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
   const [instrumentId, setInstrument] = useState(kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'));
   const [again, setAgain] = useState(false);
   const [zero, setZero] = useDraft(`${view.job.id}:seat:${kind}:zero`);
   const [temp, setTemp] = useDraft(`${view.job.id}:seat:${kind}:temp`);
-  if (!work) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
+  if (!seat) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
   const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
   const setCell = (i: number, value: string) => setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
-  const { nominalMm } = seatOf(kind, work);
+  const { nominalMm } = seat;
   const fault = (t: string) => {
     const p = parseQuantity(t, 'length');
     return p.ok ? seatReadingFault(p.value, nominalMm) : undefined;
@@ -52,20 +53,21 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   const taken = { ...(z?.ok ? { zeroMm: z.value } : {}), ...(t?.ok ? { partC: t.value } : {}) };
   const result = readingsMm && judgeReadings(kind, readingsMm, instrumentId, view, editing ? taken : kept);
   const odd = statsOf(values.flatMap((v, i) => (v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }])), 0.003)?.outlier;
-  const depths = seatDepths(kind, work);
+  const depths = seatDepths(seat);
   const record = async () => {
     if (!full || slip || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId, ...taken }))) return;
     clear();
     setAgain(false);
-    if (kind === 'bore' && !state.seats.journal) onKind('journal');
+    const next = kinds.find((k) => k !== kind && !state.seats[k]);
+    if (next) onKind(next);
   };
   return (
     <StationBody
       kicker={kicker} title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'} tabs={tabs}
       picture={
         <div className="seat-body">
-          <Choices name="Seat" value={kind} onValue={onKind} options={(['bore', 'journal'] as const).map((k) => ({ id: k, label: `${seatNames[k]}${state.seats[k] ? ', read' : ''}` }))} />
-          <SeatUnrolled kind={kind} work={work} readings={grid as (number | undefined)[][]} />
+          {kinds.length > 1 && <Choices name="Seat" value={kind} onValue={onKind} options={kinds.map((k) => ({ id: k, label: `${seatName(k, view)}${state.seats[k] ? ', read' : ''}` }))} />}
+          <SeatUnrolled kind={kind} seat={seat} readings={grid as (number | undefined)[][]} />
           {editing ? (
             <form className="seat-grid" onSubmit={(e) => { e.preventDefault(); void record(); }}>
               {depths.map((d, i) => [0, 1].map((k) => <QuantityInput key={`${d}-${k}`} compact label={`${d} mm deep, ${k * 90}°`} dimension="length" decimals={3} text={cells[2 * i + k] ?? ''} onText={(t) => setCell(2 * i + k, t)} fault={fault(cells[2 * i + k] ?? '')} />))}

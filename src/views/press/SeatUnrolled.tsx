@@ -1,35 +1,30 @@
 import { limitsMm, tolerance, type SeatKind } from '../../core/fits/index.ts';
-import { seatOf } from '../../core/job/index.ts';
-import type { Work } from '../../core/press/index.ts';
+import type { SeatSpec } from '../../core/press/index.ts';
 import { Defs, poly, useMarks, type Point } from '../../ui/section/primitives.tsx';
 
 const x0 = 190;
 const x1 = 700;
 
 /** Depths at which a seat is read, mm from the face it is entered by. */
-export function seatDepths(kind: SeatKind, w: Work): [number, number, number] {
-  if (kind === 'journal') return [0.15, 0.5, 0.85].map((s) => Math.round(s * w.bearing.innerWidthMm * 2) / 2) as [number, number, number];
-  const start = w.knuckle.seatDepthMm - w.bearing.widthMm;
-  return [0.12, 0.5, 0.88].map((s) => Math.round((start + s * w.bearing.widthMm) * 2) / 2) as [number, number, number];
-}
+export const seatDepths = ({ fromMm, lengthMm }: SeatSpec): [number, number, number] => [0.13, 0.5, 0.87].map((s) => Math.round((fromMm + s * lengthMm) * 2) / 2) as [number, number, number];
 
 /** The wall of the seat in section, each depth unrolled once round between its limit lines. */
-export function SeatUnrolled({ kind, work, readings }: { kind: SeatKind; work: Work; readings: (number | undefined)[][] }) {
+export function SeatUnrolled({ kind, seat, readings }: { kind: SeatKind; seat: SeatSpec; readings: (number | undefined)[][] }) {
   const marks = useMarks();
-  const { nominalMm, toleranceClass } = seatOf(kind, work);
+  const { nominalMm, toleranceClass } = seat;
   const limits = limitsMm(nominalMm, tolerance(nominalMm, toleranceClass));
   const all = readings.flat().filter((r): r is number => r !== undefined);
   const span = limits.highMm - limits.lowMm;
   const low = Math.min(limits.lowMm - span * 0.25, ...all.map((r) => Math.max(r, limits.lowMm - span)));
   const high = Math.max(limits.highMm + span * 0.25, ...all.map((r) => Math.min(r, limits.highMm + span)));
-  const depths = seatDepths(kind, work);
+  const depths = seatDepths(seat);
   const strip = (i: number) => 26 + i * 104;
   const Y = (i: number, mm: number) => strip(i) + 84 - (84 * (Math.min(high, Math.max(low, mm)) - low)) / (high - low);
   const X = (deg: number) => x0 + ((x1 - x0) * deg) / 360;
   const wall: Point[] = kind === 'bore' ? [[14, 10], [96, 10], [96, 34], [82, 34], [82, 44], [96, 44], [96, 308], [116, 308], [116, 334], [34, 334], [20, 210]] : [[14, 60], [60, 60], [60, 10], [96, 10], [96, 320], [14, 320]];
   const wallY = (i: number) => (kind === 'bore' ? 70 + i * 105 : 60 + i * 110);
   return (
-    <svg className="dr seat" viewBox="0 0 800 360" role="img" aria-label={`${kind === 'bore' ? 'Knuckle bore' : 'Hub journal'} unrolled: ${all.length} readings between ${limits.lowMm.toFixed(3)} and ${limits.highMm.toFixed(3)} mm`}>
+    <svg className="dr seat" viewBox="0 0 800 360" role="img" aria-label={`${seat.part} ${kind} unrolled: ${all.length} readings between ${limits.lowMm.toFixed(3)} and ${limits.highMm.toFixed(3)} mm`}>
       <Defs id={marks.id} />
       <path className="out" fill={marks.fill(kind === 'bore' ? 'knuckle' : 'hub')} d={poly(wall)} />
       {depths.map((d, i) => {

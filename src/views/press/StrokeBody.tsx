@@ -1,23 +1,25 @@
 import { useState, type ReactNode } from 'react';
-import { nearest, operationNames, type Adapter } from '../../core/press/index.ts';
+import { Ruler, ZoomIn, ZoomOut } from 'lucide-react';
+import { nearest, operationNames, type Adapter, type Bench, type Role, type Seat } from '../../core/press/index.ts';
 import { cautions } from '../../core/families/index.ts';
+import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
 import { gravestFirst, type Verdict } from '../../core/verdict.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Cutaway, stackList } from '../../ui/section/Cutaway.tsx';
 import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
+import type { Scene } from '../../ui/section/scene.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
-import { filmNames, schoolOf } from '../../core/job/index.ts';
 import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
 import { DropPlaces, HandStack } from './HandStack.tsx';
-import { PieceDialog, type Role } from './PieceDialog.tsx';
+import { PieceDialog } from './PieceDialog.tsx';
 import { RamCall, RamPanel } from './RamPanel.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
 import { SetupSheet } from './SetupSheet.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
 import { useRam } from './useRam.ts';
-import { stackKey, useStroke, type Stroke } from './useStroke.ts';
+import { stackIds, stackKey, useStroke, type Stroke } from './useStroke.ts';
 
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
 export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Stroke['operation']; kicker: string; tabs: ReactNode; onNext: () => void }) {
@@ -27,39 +29,44 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const [recording, setRecording] = useState(false);
   const [again, setAgain] = useState(false);
   const [byHand, setByHand] = useState(false);
+  const [look, setLook] = useState<Look>({ dims: false, zoom: 1 });
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
   const ram = useRam(operation, stroke?.bench, (body) => send('stroke-traced', body));
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
   const { bench, stack, judgement, solved, recorded, refused } = stroke;
+  const { fitting, seat, travelMm: planned } = bench.requirement;
+  const blows = bench.press.kind === 'hammer';
   const readings = ram.running || ram.points.length > 0 ? ram.points : stroke.readings;
   const trace = view.state.traces[operation];
-  const measured = view.state.seats[operation.startsWith('bearing') ? 'bore' : 'journal'] !== undefined;
-  const chosen = schoolOf(view.choices);
-  const school = operation.endsWith('in') ? `${filmNames[chosen.film]}${chosen.chilledC !== undefined && operation === 'bearing-in' ? ', chilled' : ''}` : 'as found';
-  const title = operationNames[operation];
-  const pick = async (role: Role, piece: Adapter | undefined) => {
+  const pick = (role: Role, piece: Adapter | undefined) => {
     if (!stack) return;
-    const next = { ...stack, [role]: piece };
     setPicking(undefined);
-    await choose(stackKey(operation), { ...(next.cap ? { capId: next.cap.id } : {}), pusherId: next.pusher.id, supportId: next.support.id });
+    return choose(stackKey(operation), { ...stackIds({ ...stack, [role]: piece }), pressId: bench.press.id });
   };
   const best = solved.solutions[0]?.stack;
-  const useBest = best && (() => choose(stackKey(operation), { ...(best.cap ? { capId: best.cap.id } : {}), pusherId: best.pusher.id, supportId: best.support.id }));
+  const useBest = best && (() => choose(stackKey(operation), { ...stackIds(best), pressId: bench.press.id }));
   const stopped = judgement?.status === 'stop';
+  const open = !recorded && !stopped && !refused && cautionRead && !ram.running;
+  const laying = byHand && !recorded && !ram.running;
+  const travel = Math.min(readings.at(-1)?.travelMm ?? (recorded && fitting ? planned : 0), planned);
   return (
     <StationBody
       kicker={kicker}
-      title={title}
+      title={operationNames[operation]}
       tabs={tabs}
       fill
       picture={stack && judgement
-        ? <ByHand on={byHand && !recorded && !ram.running} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}><Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={Math.min(readings.at(-1)?.travelMm ?? (recorded && operation.endsWith('in') ? bench.requirement.travelMm : 0), bench.requirement.travelMm)} beside={(f) => <><ForceStrip bench={bench} readings={readings} basis={`${measured ? 'measured' : 'by class'}, ${school}`} {...f} />{byHand && !recorded && !ram.running && <DropPlaces scene={f.scene} y={f.y} />}</>} /></ByHand>
+        ? <ByHand on={laying} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}>
+            <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={travel} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces scene={f.scene} y={f.y} />}</>} />
+            <LookBar look={look} onLook={setLook} />
+          </ByHand>
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
-          {solved.missing.filter((m) => m.role !== 'cap').flatMap((m) => nearest(view.ctx.adapters, m.role as 'pusher' | 'support', bench)).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
+          {solved.missing.flatMap((m) => (m.role === 'pusher' || m.role === 'support' ? nearest(view.ctx.adapters, m.role, bench) : [])).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
       side={
         <>
           {ram.live ? <RamCall ram={ram} /> : <TheCall stroke={stroke} />}
-          {!recorded && <section className="rule-s"><VerdictShape status="stop" size={34} /><p>{operation.endsWith('in') ? 'Stop when force jumps and travel stops: do not chase it.' : 'Stop if force passes the band: release, soak, look at the support.'}</p></section>}
+          {!recorded && <section className="rule-s"><VerdictShape status="stop" size={34} /><p>{blows ? 'Stop when the note changes: it stands on its seat.' : fitting ? 'Stop when force jumps and travel stops: do not chase it.' : 'Stop if force passes the band: release, soak, look at the support.'}</p></section>}
+          {!ram.running && !recorded && stroke.tools.length > 1 && <section><label className="field tool-pick"><span>With</span><select className="pick" value={bench.press.id} onChange={(e) => choose(stackKey(operation), { pressId: e.target.value })}>{stroke.tools.map((p) => <option key={p.id} value={p.id}>{p.name}{p.kind === 'hammer' ? '' : `, ${p.capacityKn} kN`}</option>)}</select></label></section>}
           {stack && !ram.running && (
             <section className="stack"><h2>Stack, top to bottom <span className="cap">tinted: your kit</span></h2>
               <ol>{stackList(stack, bench).map((p, i) => (
@@ -67,14 +74,15 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
                   ? <button type="button" className="k" disabled={recorded !== undefined} onClick={() => setPicking(p.role)}><span className="n num">{i + 1}</span><b>{p.name}</b><span className="num">{p.size}</span></button>
                   : <div><span className="n num">{i + 1}</span><span>{p.name}</span><span className="num">{p.size}</span></div>}</li>
               ))}</ol>
-              {stroke.byHand && !recorded && useBest && <button type="button" className="btn q small w-full mt-2" onClick={useBest}>Use the best stack: {best.pusher.name}, {best.support.name}</button>}
+              {stroke.byHand && !recorded && useBest && <button type="button" className="btn q small w-full mt-2" onClick={useBest}>Use the best stack: {[best.pusher, best.support].flatMap((a) => a?.name ?? []).join(', ')}</button>}
               {!recorded && <button type="button" className="link" aria-pressed={byHand} onClick={() => setByHand(!byHand)}>{byHand ? 'Close the drawer' : 'Lay it by hand'}</button>}
-              {!stack.cap && !recorded && <button type="button" className="link" onClick={() => setPicking('cap')}>Lay a disc on top</button>}
+              {!stack.cap && !recorded && <button type="button" className="link" onClick={() => setPicking('cap')}>Lay a piece on top</button>}
+              {stack.support && !stack.riser && !recorded && <button type="button" className="link" onClick={() => setPicking('riser')}>Raise the support</button>}
             </section>
           )}
           {!cautionRead && <section className="p-0!"><Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution></section>}
-          {!recorded && !stopped && !refused && cautionRead && !ram.running && <section><GaugeEntry operation={operation} /></section>}
-          {!recorded && !stopped && !refused && cautionRead && operation.endsWith('in') && <RamPanel ram={ram} />}
+          {open && !blows && <section><GaugeEntry operation={operation} press={bench.press} /></section>}
+          {open && !blows && bench.press.kind !== 'screw' && <RamPanel ram={ram} fitting={fitting} />}
           {trace && !ram.running && <section><button type="button" className="btn q small w-full" onClick={() => setAgain(true)}>Look at the stroke again</button></section>}
           {again && trace && <TraceDialog trace={trace} bench={bench} onClose={() => setAgain(false)} />}
           {stack && judgement && !ram.running && <SetupSheet stack={stack} bench={bench} judgement={judgement} />}
@@ -86,10 +94,38 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       actions={
         recorded ? <MainAction label="Next" onAct={onNext} missing={recorded.status === 'stop' ? 'The stroke is not right yet' : undefined} />
           : !cautionRead ? <MainAction label="Glasses on, guard shut: read" onAct={() => send('caution-read', { cautionId: 'press' })} />
-            : <MainAction label={operation.endsWith('in') ? 'Record seat' : 'Record stroke'} missing={refused ?? (stopped ? 'The stack is Stop' : !stack ? 'No stack' : ram.running ? 'The ram is under load: release it first' : trace?.call === 'cocked' || trace?.call === 'galling' ? `The last trace was ${trace.call}: press it again` : readings.length === 0 ? 'Type the gauge first' : undefined)} onAct={() => setRecording(true)} />
+            : <MainAction label={fitting ? 'Record seat' : 'Record stroke'} missing={refused ?? (stopped ? 'The stack is Stop' : !stack ? 'No stack' : ram.running ? 'The ram is under load: release it first' : !blows && (trace?.call === 'cocked' || trace?.call === 'galling' || trace?.call === 'stuck') ? `The last trace was ${trace.call}: press it again` : !blows && readings.length === 0 ? 'Type the gauge first' : undefined)} onAct={() => setRecording(true)} />
       }
     />
   );
+}
+
+/** Where the band of force comes from, and what is on the seat. */
+function basisOf(seat: Seat, { state, choices }: Pick<JobView, 'state' | 'choices'>): string {
+  const chosen = schoolOf(choices);
+  if (seat.kind === 'fixed') return 'by the record';
+  return `${state.seats[seat.kind] ? 'measured' : 'by class'}, ${filmNames[chosen.film]}${chosen.chilledC !== undefined && seat.kind === 'bore' ? ', chilled' : ''}`;
+}
+
+interface Look { dims: boolean; zoom: number }
+const closer = [1, 1.7, 2.6] as const;
+
+/** Sizes on the drawing, and closer in. */
+function LookBar({ look, onLook }: { look: Look; onLook: (l: Look) => void }) {
+  const at = closer.findIndex((z) => z === look.zoom);
+  return (
+    <div className="look" role="group" aria-label="Drawing">
+      <button type="button" className="btn q small" aria-pressed={look.dims} onClick={() => onLook({ ...look, dims: !look.dims })}><Ruler aria-hidden="true" />Sizes</button>
+      <button type="button" className="btn q small" aria-label="Closer" disabled={at === closer.length - 1} onClick={() => onLook({ ...look, zoom: closer[at + 1]! })}><ZoomIn aria-hidden="true" /></button>
+      <button type="button" className="btn q small" aria-label="Farther" disabled={at === 0} onClick={() => onLook({ ...look, zoom: closer[at - 1]! })}><ZoomOut aria-hidden="true" /></button>
+    </div>
+  );
+}
+
+/** Blows have no gauge: only where it has to stand in the end. */
+function NoForce({ bench, y, scene }: { bench: Bench; y: (mm: number) => number; scene: Scene }) {
+  const [x0, at] = [640, y(scene.leadHome)];
+  return <g>{bench.requirement.fitting && <><path className="prj seatl" d={`M520 ${at}H${x0}`} /><text x={x0} y={at - 10}>Home at <tspan className="n">{bench.requirement.travelMm.toFixed(1)} ± 0.3 mm</tspan></text></>}<text className="cap" x={x0} y={at + 22}>By hammer: no force is read.</text><text className="cap" x={x0} y={at + 42}>A press would take {bench.forceKn.low.toFixed(0)}–{bench.forceKn.high.toFixed(0)} kN.</text></g>;
 }
 
 /** The drawing as it is, or with the drawer under it. */
@@ -107,11 +143,11 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
   return (
     <Call status={status}>
       {texts.slice(0, 2).map((v) => <p key={v.rule}>{v.text}</p>)}
-      {status === 'stop' && solved.solutions[0] && !refused && <p><b>{solved.solutions[0].stack.pusher.name} on {solved.solutions[0].stack.support.name} is Good.</b></p>}
+      {status === 'stop' && solved.solutions[0] && !refused && <p><b>{[solved.solutions[0].stack.pusher, solved.solutions[0].stack.support].flatMap((a) => a?.name ?? []).join(' on ')} would do.</b></p>}
     </Call>
   );
 }
 
 function NoGeometry({ kicker, operation, tabs }: { kicker: string; operation: Stroke['operation']; tabs: ReactNode }) {
-  return <StationBody kicker={kicker} title={operationNames[operation]} tabs={tabs} picture={<p className="note p-4">Dimensions of knuckle, hub or part are not on record. True Spindle does not guess them: enter or import the unit’s record.</p>} side={<Call status="stop">No dimensions, no stack.</Call>} actions={<MainAction label="Record stroke" missing="Dimensions missing" />} />;
+  return <StationBody kicker={kicker} title={operationNames[operation]} tabs={tabs} picture={<p className="note p-4">Dimensions of the parts are not on record. True Spindle does not guess them: enter or import the unit’s record.</p>} side={<Call status="stop">No dimensions, no stack.</Call>} actions={<MainAction label="Record stroke" missing="Dimensions missing" />} />;
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { halfGoneMin, leftMm, warmingFaults, type Warming } from '../../core/fits/index.ts';
-import { workOf } from '../../core/job/index.ts';
+import { seatOf, workOf } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Choices } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
@@ -22,7 +22,7 @@ export function TemperaturePlan() {
   const start = parseQuantity(startText, 'temperature');
   const shop = parseQuantity(shopText, 'temperature');
   if (!work) return null;
-  const w: Warming | undefined = start.ok && shop.ok ? { diameterMm: work.bearing.outerMm, material: what === 'bearing' ? 'steel' : work.knuckle.material, startC: start.value, shopC: shop.value, tauMin: tau[what] } : undefined;
+  const w: Warming | undefined = start.ok && shop.ok ? { diameterMm: work.bearing.outerMm, material: what === 'bearing' ? 'steel' : (seatOf('bore', work)?.material ?? 'steel'), startC: start.value, shopC: shop.value, tauMin: tau[what] } : undefined;
   const faults = start.ok ? warmingFaults(what, start.value) : [];
   const gain = w ? leftMm(w, 0) : undefined;
   const half = halfGoneMin(tau[what]);

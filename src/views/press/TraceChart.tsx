@@ -12,9 +12,9 @@ const token = (name: string) => getComputedStyle(document.documentElement).getPr
 export default function TraceChart({ trace, bench }: { trace: EventBody<'stroke-traced'>; bench: Bench }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const { requirement: r, work, forceKn } = bench;
+    const { requirement: r, forceKn } = bench;
     const steps = Array.from({ length: 31 }, (_, i) => (r.travelMm * i) / 30);
-    const band = (which: 'low' | 'high') => steps.map((x) => ({ x, y: forceAtKn(r.operation, work, forceKn, x)[which] }));
+    const band = (which: 'low' | 'high') => steps.map((x) => ({ x, y: forceAtKn(r, forceKn, x)[which] }));
     const font = { family: token('--num'), size: 15 };
     const axis = (text: string) => ({ type: 'linear' as const, title: { display: true, text, color: token('--ink'), font }, ticks: { color: token('--ink'), font }, grid: { color: token('--rule') } });
     const chart = new Chart(canvas.current!, {

@@ -1,13 +1,15 @@
-import { beforeStroke, benchOf, stackOf } from '../../core/job/index.ts';
-import { judgeReading, judgeStack, judgeStroke, solve, type Bench, type Judgement, type Operation, type SolveResult, type Stack } from '../../core/press/index.ts';
-import type { ChoiceBody, ChoiceKey } from '../../core/schemas/events.ts';
+import { useMemo } from 'react';
+import { beforeStroke, benchOf, requirementOf, stackOf, toolsFor } from '../../core/job/index.ts';
+import { judgeReading, judgeStack, judgeStroke, solve, type Bench, type Judgement, type Operation, type Press, type SolveResult, type Stack } from '../../core/press/index.ts';
+import type { ChoiceBody, ChoiceKey, StackIds } from '../../core/schemas/events.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { useJob } from '../shell/useJob.ts';
-import { useMemo } from 'react';
 
 export interface Stroke {
   operation: Operation;
   bench: Bench;
+  /** What can give the force here. */
+  tools: Press[];
   solved: SolveResult;
   /** Chosen by hand, else what was used, else the solver's best. */
   stack: Stack | undefined;
@@ -21,25 +23,29 @@ export interface Stroke {
 
 export const stackKey = (o: Operation) => `stack-${o}` as ChoiceKey & `stack-${string}`;
 
+/** The pieces of a stack by their ids. */
+export const stackIds = (s: Stack): StackIds => ({ ...(s.cap ? { capId: s.cap.id } : {}), pusherId: s.pusher.id, ...(s.support ? { supportId: s.support.id } : {}), ...(s.riser ? { riserId: s.riser.id } : {}) });
+
 /** Everything one stroke shows, from the core. */
 export function useStroke(operation: Operation): Stroke | undefined {
   const { view } = useJob();
   const { ctx, state, choices } = view;
   return useMemo(() => {
     const bench = benchOf(operation, ctx, state, choices);
-    if (!bench) return undefined;
+    const r = requirementOf(operation, { ctx, state, choices });
+    if (!bench || !r) return undefined;
     const solved = solve(ctx.adapters, bench);
     const done = state.strokes[operation];
     const chosen = choices[stackKey(operation)]?.value as ChoiceBody<'stack-hub-in'> | undefined;
-    const byId = done?.stack ?? chosen;
+    const byId = done?.stack ?? (chosen?.pusherId !== undefined ? { ...chosen, pusherId: chosen.pusherId } : undefined);
     const stack = (byId && stackOf(ctx, byId)) ?? solved.solutions[0]?.stack;
     const readings = state.readings[operation] ?? [];
     const last = readings.at(-1);
     return {
-      operation, bench, solved, stack, byHand: !done && chosen !== undefined, judgement: stack && judgeStack(stack, bench), readings,
-      live: last && judgeReading(last, operation, bench.work, bench.requirement, bench.forceKn, bench.press),
-      recorded: done && judgeStroke(done, operation, bench.requirement, bench.forceKn),
-      refused: done ? undefined : beforeStroke(operation, view)?.reason,
+      operation, bench, tools: toolsFor(r, { ctx, choices }), solved, stack, byHand: !done && chosen?.pusherId !== undefined, judgement: stack && judgeStack(stack, bench), readings,
+      live: last && judgeReading(last, bench),
+      recorded: done && judgeStroke(done, bench),
+      refused: done ? undefined : beforeStroke(operation, { ctx, state, choices })?.reason,
     };
-  }, [operation, view, ctx, state, choices]);
+  }, [operation, ctx, state, choices]);
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { missingFor } from '../../core/job/index.ts';
-import { judgeCheck, p1Checks, recheckKm, type Check } from '../../core/proof/index.ts';
+import { familyCodeOf, missingFor } from '../../core/job/index.ts';
+import { checksOf, judgeCheck, recheckKm, type Check } from '../../core/proof/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { Call, Frame, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
@@ -18,12 +18,13 @@ export default function Prove(props: SheetProps) {
 /** What is left before it may leave. */
 function Body() {
   const { view, send } = useJob();
-  const { state, ctx, job } = view;
+  const { state, ctx, choices, job } = view;
   const [signing, setSigning] = useState(false);
   const [km, setKm] = useDraft(`${job.id}:odometer`);
   const parsed = parseQuantity(km, 'distance');
   const left = missingFor('prove', view).filter((m) => m !== 'Not signed yet');
-  const failed = p1Checks.filter((c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop');
+  const checks = checksOf(familyCodeOf(ctx, state), choices.plan?.value.route);
+  const failed = checks.filter((c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop');
   const before = parsed.ok && parsed.value < ctx.unit.odometerKm ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.` : undefined;
   const sign = async (pin: string) => {
     const ok = parsed.ok && (await send('signed', { odometerKm: Math.round(parsed.value) }, pin));
@@ -32,8 +33,8 @@ function Body() {
   };
   return (
     <StationBody
-      kicker={`${p1Checks.length - left.length} of ${p1Checks.length} settled`} title="Is it really right?"
-      picture={<div className="prove"><BeforeAfter />{p1Checks.map((c) => <CheckRow key={c.id} check={c} />)}</div>}
+      kicker={`${checks.length - left.length} of ${checks.length} settled`} title="Is it really right?"
+      picture={<div className="prove"><BeforeAfter />{checks.map((c) => <CheckRow key={c.id} check={c} />)}</div>}
       side={
         <>
           <Call status={state.signed ? 'good' : failed.length > 0 ? 'stop' : left.length > 0 ? 'check' : 'good'}>{state.signed ? 'Signed. The job card is closed.' : failed[0] ? `${failed[0].text}: not right. It does not leave.` : left.length > 0 ? `${left.length} left before it may leave.` : 'Everything is proven. Sign it.'}</Call>

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { cornerRecord, missingFor, overrideOf } from '../../core/job/index.ts';
-import { p1Steps, walkSteps } from '../../core/families/index.ts';
+import { cornerRecord, missingFor, overrideOf, stepsOf } from '../../core/job/index.ts';
 import { judgeWrench, stageUnit, standOnBarM, walkProcedure, type Procedure } from '../../core/torque/index.ts';
 import { both, clockTime, KGF_M, parseQuantity } from '../../core/units/index.ts';
 import { Call, MainAction, VerdictLines } from '../../ui/Panels.tsx';
@@ -11,7 +10,7 @@ import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { StepsBody } from '../plan/StepsBody.tsx';
-import { useTab } from '../press/PressOut.tsx';
+import { useTab } from '../shell/useTab.ts';
 import { NutFace } from './NutFace.tsx';
 import { stageFigure } from './stageFigure.ts';
 
@@ -25,7 +24,7 @@ const later = ['shield', 'wheel'];
 
 function Body() {
   const { view } = useJob();
-  const rebuilt = walkSteps(p1Steps, 'rebuild').filter((s) => !later.includes(s.id)).every((s) => view.state.stepsDone.rebuild.includes(s.id));
+  const rebuilt = stepsOf(view, 'rebuild').filter((s) => !later.includes(s.id)).every((s) => view.state.stepsDone.rebuild.includes(s.id));
   const [open, setOpen] = useTab<Tab>(`torque:${view.job.id}`, rebuilt ? 'nut' : 'rebuild');
   const done: Tab[] = [...(rebuilt ? ['rebuild' as const] : []), ...(missingFor('torque', view).length === 0 ? ['nut' as const] : [])];
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;

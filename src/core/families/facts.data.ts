@@ -1,0 +1,52 @@
+import type { Operation } from '../press/operation.ts';
+import type { BodyRole } from './shapes.ts';
+
+/** Things to see or to do with one's own hands that a later step depends on. */
+export const factIds = [
+  'snap-ring-out', 'inner-ring-off', 'groove-clear', 'snap-ring-fitted', 'shield-on', 'turns-smoothly', 'no-gap',
+  'shells-behind', 'seat-clean', 'aligned', 'clip-heard', 'collar-off', 'guard-on', 'retainer-on', 'axle-seal-on', 'ring-to-bearing',
+  'shell-drawn', 'track-good', 'shell-oiled', 'lip-oiled', 'note-changed', 'rings-driven-out', 'packed', 'spacer-in', 'dust-rings', 'shell-held-back',
+] as const;
+export type FactId = (typeof factIds)[number];
+
+export interface Fact {
+  ask: string;
+  why: string;
+  done: string;
+  /** Strokes that stay locked until it is seen, the rule and what is said. */
+  locks?: { before: readonly Operation[]; rule: string; text: string };
+  /** Bodies of the family's section to light up as its picture; facts of pressed-in bearings have drawings of their own. */
+  lit?: readonly BodyRole[];
+}
+
+const lock = (rule: string, text: string, ...before: Operation[]) => ({ locks: { before, rule, text } });
+
+/** Common practice, no published source. */
+export const facts: Record<FactId, Fact> = {
+  'inner-ring-off': { ask: 'Old inner ring off the hub journal', why: 'Separator first; cut to two thirds and split only if it will not move. Never touch the journal or the seal track.', done: 'Ring is off', ...lock('press.old-ring', 'The old inner ring is still on the hub.', 'hub-in') },
+  'snap-ring-out': { ask: 'Snap ring out of its groove', why: 'With the ring in, the press takes the knuckle.', done: 'Ring is out', ...lock('press.snap-ring', 'The snap ring is still in its groove: take it out, or the press takes the knuckle.', 'bearing-out') },
+  'groove-clear': { ask: 'Snap-ring groove fully clear', why: 'A ring that is short of its seat hides part of the groove, and the snap ring jumps out on the road.', done: 'Groove is clear all round', ...lock('press.groove', 'The snap-ring groove has not been seen clear: the bearing may not be home.', 'hub-in') },
+  'snap-ring-fitted': { ask: 'New snap ring in, all round', why: 'Opening downwards, so that water drains. It must snap, and turn in its groove.', done: 'Snapped in, gap down', ...lock('press.snap-ring-in', 'The snap ring is not in: behind the hub it cannot be fitted.', 'hub-in') },
+  'shield-on': { ask: 'Dust shield on', why: 'Behind the hub it cannot be fitted. Forgotten, it means the bearing again.', done: 'Shield is on', ...lock('press.shield', 'The dust shield is not on: behind the hub it cannot be fitted.', 'hub-in') },
+  'turns-smoothly': { ask: 'Turned by hand, ten turns', why: 'Stiff is normal for a new bearing; sandy is not.', done: 'Turns smoothly' },
+  'no-gap': { ask: 'No gap between hub shoulder and ring', why: 'A thin blade must not go in anywhere.', done: 'No gap' },
+  'shells-behind': { ask: 'Half-shells behind the shoulder of the outer ring', why: 'Drawn by the flange, the balls carry it and the cartridge comes apart with half of it still in.', done: 'On the shoulder, clear of the flange', lit: ['outer'], ...lock('press.shells', 'The half-shells have not been seen behind the shoulder: the flange is never pulled.', 'cartridge-out') },
+  'seat-clean': { ask: 'Bore and the relief behind the shoulder cleaned to metal', why: 'The shoulder sets the depth. Dirt in the relief holds it off, and the clip does not snap.', done: 'Bare metal, thin paste on the seat', lit: ['knuckle'], ...lock('press.seat-clean', 'Seat and relief are not cleaned: the shoulder would stop on dirt and the clip would not snap.', 'cartridge-in') },
+  aligned: { ask: 'Stands true, by eye, both ways', why: 'Tapped true on the shells, never on the flange.', done: 'True both ways', lit: ['outer', 'hub'], ...lock('press.aligned', 'The cartridge has not been seen true both ways.', 'cartridge-in') },
+  'clip-heard': { ask: 'The clip was heard to snap', why: 'No snap, no hold: draw on, or out again and clean.', done: 'Heard it', lit: ['clip'] },
+  'collar-off': { ask: 'Press ring off the shaft', why: 'Drilled or cut two thirds through, on the slant, split with a chisel. Never into the shaft or the seal track: tape over it.', done: 'Ring is off, shaft not touched', lit: ['press-ring'], ...lock('press.collar', 'The press ring is still on: the press would take the shaft.', 'shaft-bearing-off') },
+  'guard-on': { ask: 'Guard round the bearing, nobody in line', why: 'It can burst when it lets go, and it comes with a bang.', done: 'Guard is round it', lit: ['outer', 'inner'], ...lock('press.guard', 'No guard round the bearing: it can burst.', 'shaft-bearing-off') },
+  'retainer-on': { ask: 'Retainer plate on the shaft, right way round', why: 'It does not go over the bearing afterwards: forgotten, it costs bearing and ring.', done: 'Plate is on', lit: ['plate'], ...lock('press.retainer', 'The retainer plate is not on the shaft: it does not go on over the bearing.', 'shaft-bearing-on') },
+  'axle-seal-on': { ask: 'Axle seal on the shaft, spring to the oil, lip oiled', why: 'It sits behind the bearing. Turned round, it pumps the oil out.', done: 'Seal is on', lit: ['seal'], ...lock('press.axle-seal', 'The axle seal is not on the shaft: it sits behind the bearing.', 'shaft-bearing-on') },
+  'ring-to-bearing': { ask: 'No gap between press ring and bearing', why: 'A thin blade must not go in. A gap is end play of the whole axle.', done: 'No gap', lit: ['press-ring', 'inner'] },
+  'shell-drawn': { ask: 'Old shell out of its bore', why: 'The largest puller that passes, drawn straight. A crooked pull raises the edge of the bore.', done: 'Shell is out', lit: ['outer'] },
+  'track-good': { ask: 'Track on the shaft felt with a fingernail', why: 'The shaft is the inner raceway. A pit or a groove means a new shaft or an offset repair bearing.', done: 'Smooth, nothing to feel', lit: ['shaft'], ...lock('press.track', 'The track on the shaft has not been felt: a new bearing on a pitted track is noisy at once.', 'shell-in') },
+  'shell-oiled': { ask: 'Bore dressed, shell oiled outside, marked end out', why: 'A thin shell that grabs folds. The marked end is the hard one.', done: 'Oiled, marked end out', lit: ['outer'], ...lock('press.shell-oiled', 'Shell not oiled, or its marked end not looked for.', 'shell-in') },
+  'shell-held-back': { ask: 'Number on the old seal read, and whether the hub is oil-fed', why: 'An oil-fed hub has no seal here; a sealed one needs the same number.', done: 'Read and matched', lit: ['seal'] },
+  'lip-oiled': { ask: 'Seal lip oiled, lip to the oil', why: 'Dry at the first start it is burnt before the first corner.', done: 'Oiled, right way round', lit: ['seal'], ...lock('press.lip', 'The lip of the seal is dry, or its direction was not looked at.', 'seal-in') },
+  'note-changed': { ask: 'The note changed at the seat', why: 'Dull becomes hard: it stands on its stop. One blow more than that dents it.', done: 'Heard it change', lit: ['outer'] },
+  'rings-driven-out': { ask: 'Both bearings out, driven side by side all round', why: 'A punch in one place only cocks the ring and tears the bore.', done: 'Both are out', lit: ['outer', 'inner'] },
+  packed: { ask: 'Both bearings packed, spacer faces to each other', why: 'A third to half of the room between them; the faces that meet the spacer are ground.', done: 'Packed, faces inwards', lit: ['ball'], ...lock('press.packed', 'The bearings are not packed yet: behind the second one nobody gets in.', 'first-ring-in') },
+  'spacer-in': { ask: 'Spacer in before the second bearing', why: 'Without it the nut squeezes the balls; afterwards it does not go in.', done: 'Spacer is in', lit: ['spacer'], ...lock('press.spacer', 'The spacer is not in: it does not go in after the second bearing.', 'second-ring-in') },
+  'dust-rings': { ask: 'Dust rings in, opening inwards', why: 'They keep the water out and the grease in.', done: 'Both are in', lit: ['seal'] },
+};

@@ -1,0 +1,39 @@
+import { reasonsOf, type Judgement } from '../../core/press/index.ts';
+import { rx } from './BearingHalf.tsx';
+import type { Frame } from './Cutaway.tsx';
+import type { Point } from './primitives.tsx';
+
+/** Why a piece is wrong, at the place where it is wrong: a few words on a leader, the whole sentence is in the call. */
+export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
+  const { scene: s, stack, at, y } = f;
+  const seen = new Set<string>();
+  const list = reasonsOf(judgement, stack).filter((w) => !seen.has(w.role) && seen.add(w.role)).slice(0, 3);
+  return (
+    <g>
+      {list.map((w, i) => {
+        const z = s.at[w.role];
+        if (!z) return null;
+        const face = w.role === 'pusher' && !f.bench.requirement.picture.hangs ? z[1] : w.role === 'cap' ? (z[0] + z[1]) / 2 : z[0];
+        const from: Point = [rx(at, w.radiusMm), y(face)];
+        const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
+        const lines = wrap(w.text, 27);
+        return (
+          <g key={w.role} className="why">
+            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" /><path className="why-l" d={`M${from[0]} ${from[1]}L236 ${yy + 4}`} />
+            <rect className="why-b" x="6" y={yy - 17} width="232" height={lines.length * 19 + 9} />
+            {lines.map((t, k) => <text key={t} className="why-t" x="14" y={yy + k * 19}>{t}</text>)}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function wrap(text: string, most: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < most) lines[lines.length - 1] = `${last} ${word}`; else lines.push(word);
+  }
+  return lines;
+}
