@@ -16,7 +16,8 @@ export const standInRam = (bench: Bench, fault: RamFault, dropsOut: boolean, see
     for (const s of madeUpStroke(bench, fault, seed).samples()) {
       if (dropsOut && silentMs === 0 && s.travelMm > bench.requirement.travelMm * 0.4) {
         silentMs = 2000;
-        await new Promise((done) => setTimeout(done, silentMs / speed));
+        // A lead is as long off however fast the stand-in pumps.
+        await new Promise((done) => setTimeout(done, silentMs / Math.min(speed, 2)));
       }
       const due = start + (s.ms + silentMs) / speed;
       if (due > Date.now()) await new Promise((done) => setTimeout(done, due - Date.now()));

@@ -2,10 +2,10 @@ import Papa from 'papaparse';
 import { cornerNames } from '../core/parts.ts';
 import { complaintInShort, layoutNames, resultInWords, suspectsFor, testById } from '../core/diagnosis/index.ts';
 import { itemsOf } from '../core/families/index.ts';
-import { benchOf, chosenPart, familyCodeOf, familyOf, instrumentById, seatName, seatResult, stackOf } from '../core/job/index.ts';
+import { benchOf, checksFor, chosenPart, familyCodeOf, familyOf, instrumentById, seatName, seatResult, stackOf } from '../core/job/index.ts';
 import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../core/matching/index.ts';
 import { judgeStack, judgeStroke, operationNames, operations, piecesOf } from '../core/press/index.ts';
-import { checksOf, judgeCheck, recheckKm } from '../core/proof/index.ts';
+import { judgeCheck, recheckKm } from '../core/proof/index.ts';
 import { judgeStage, stageWindow } from '../core/torque/index.ts';
 import type { Status } from '../core/verdict.ts';
 import type { JobRecord } from './jobs.ts';
@@ -82,7 +82,7 @@ export function jobCard(r: JobRecord) {
         return { stageId: stage.id, stage: stage.text, planned: stage.value ?? null, unit, window: window ?? null, actual: s.actual ?? null, typed: s.typed ?? null, tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId, status: verdict.status, ...kept(s) };
       }),
     } : null,
-    checks: checksOf(familyCodeOf(ctx, state), choices.plan?.value.route).flatMap((c): CardLine[] => {
+    checks: checksFor(r).flatMap((c): CardLine[] => {
       const a = state.checks[c.id];
       if (!a) return [];
       const v = judgeCheck(c, a);

@@ -1,12 +1,12 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import Papa from 'papaparse';
 import { bearingFaults, type CataloguePart } from '../core/matching/index.ts';
-import { adapterFaults, type Adapter } from '../core/press/index.ts';
+import { adapterFaults, pressFaults, type Adapter, type Press } from '../core/press/index.ts';
 import { closed, JobCornerId, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
 import { choiceKeys, eventTypes } from '../core/schemas/events.ts';
 import { AdapterSchema, ConsumableSchema, PartSchema, WorkshopSchema, workshopKinds, type WorkshopFile, type WorkshopKind } from '../core/schemas/workshop.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
-import { addEvent, setChoice, startJob } from './jobs.ts';
+import { setChoice, startJob, writeEvent } from './jobs.ts';
 import { hashPin } from './pin.ts';
 import { invalid, Problem, type FieldFault } from './problem.ts';
 import { forgetParts } from './parts.ts';
@@ -46,6 +46,7 @@ async function putWorkshop(file: WorkshopFile): Promise<Record<string, number>> 
 /** Faults of one record that a schema cannot see: sizes that contradict each other. */
 function recordFaults(kind: WorkshopKind, record: unknown): FieldFault[] {
   if (kind === 'adapters') return adapterFaults(record as Adapter);
+  if (kind === 'presses') return pressFaults(record as Press);
   return kind === 'parts' ? bearingFaults((record as CataloguePart).bearing).map((f) => ({ ...f, field: `bearing.${f.field}` })) : [];
 }
 
@@ -148,7 +149,7 @@ export async function importJobs(input: unknown, nowMs = Date.now()): Promise<Re
     await startJob({ id: job.id, unitId: job.unitId, corner: job.corner, byId: job.byId }, ago(job.minutesAgo));
     for (const c of job.choices ?? []) await setChoice(job.id, c.key, { id: job.id, version: 0, value: c.value, byId: job.byId }, ago(job.minutesAgo));
     for (const e of job.events) {
-      await addEvent(job.id, e, ago(e.minutesAgo), true);
+      await writeEvent(job.id, e, ago(e.minutesAgo), true);
       entries += 1;
     }
   }

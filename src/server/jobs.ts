@@ -2,6 +2,7 @@ import type { FloorRow, FloorView, JobContext, JobState, JobView } from '../core
 import { cornerOfJob, currentStation, familyOf, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
 import { complaintInShort } from '../core/diagnosis/index.ts';
 import type { JobCorner } from '../core/parts.ts';
+import { hammer } from '../core/press/index.ts';
 import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type Choices, type EventBody, type EventType } from '../core/schemas/events.ts';
 import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Procedure } from '../core/torque/index.ts';
@@ -91,7 +92,13 @@ export interface NewEvent {
  * Adds one line to a job's record: validated, judged by the interlocks, chained. Sent twice it is done once.
  * `trusted` skips the PIN for an import that has no people at hand.
  */
-export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now(), trusted = false): Promise<JobView> {
+export async function addEvent(jobId: string, input: NewEvent): Promise<JobView> {
+  await writeEvent(jobId, input);
+  return jobView(jobId);
+}
+
+/** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
+export async function writeEvent(jobId: string, input: NewEvent, atMs = Date.now(), trusted = false): Promise<void> {
   const { db, writes } = await store();
   const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
   if (!trusted && needsPin.includes(input.type)) await personByPin(db, input.byId, input.pin);
@@ -114,7 +121,6 @@ export async function addEvent(jobId: string, input: NewEvent, atMs = Date.now()
       : input.type === 'recheck-done' ? await noteUnit(db, job.unitId, { odometerKm: (kept as EventBody<'recheck-done'>).odometerKm }) : [];
     await db.batch([write, ...more]);
   });
-  return jobView(jobId);
 }
 
 export interface NewChoice {
@@ -153,7 +159,9 @@ async function choiceFault(db: Db, key: ChoiceKey, value: unknown, { ctx, state 
   }
   if (!key.startsWith('stack-')) return;
   for (const [field, id] of Object.entries(value as Record<string, string>)) {
-    if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
+    if (field === 'pressId') {
+      if (id !== hammer.id && !ctx.presses.some((p) => p.id === id)) throw invalid([{ field, reason: `No press is called “${id}”.` }]);
+    } else if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Person } from '../core/job/index.ts';
-import { benchFor, bestPurchase, operationNames, operations, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
+import { benchFor, bestPurchase, hammer, operationNames, operations, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { shopName } from './jobs.ts';
@@ -11,14 +11,17 @@ import { store } from './store.ts';
 export async function kitGaps() {
   const { db } = await store();
   const [units, adapters, presses, index] = [await listRecords<UnitRecord>(db, 'units'), await listRecords<Adapter>(db, 'adapters'), await listRecords<Press>(db, 'presses'), await partIndex(db)];
-  const press = presses[0];
-  if (!press) return { all: 0, open: [], purchase: null };
   const list = units.flatMap((u) => Object.entries(u.corners).flatMap(([corner, c]) => {
     const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
     const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
-    return work ? operations.flatMap((o) => { const bench = benchFor(o, work, press); return bench ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, bench }] : []; }) : [];
+    if (!work) return [];
+    return operations.flatMap((o) => {
+      const benches = [...presses, hammer].flatMap((p) => benchFor(o, work, p) ?? []).filter((b) => b.press !== hammer || b.requirement.hammer.allowed);
+      return benches.length > 0 ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, benches }] : [];
+    });
   }));
-  const open = list.filter((x) => solve(adapters, x.bench, 1).solutions.length === 0);
+  // A stroke is open when no tool of the shop sets it up; what to buy is looked for on the strongest.
+  const open = list.filter((x) => x.benches.every((b) => solve(adapters, b, 1).solutions.length === 0)).map((x) => ({ label: x.label, bench: [...x.benches].sort((a, b) => b.press.capacityKn - a.press.capacityKn).find((b) => b.press !== hammer) ?? x.benches[0]! }));
   const buy = bestPurchase(adapters, open.map((x) => x.bench));
   return { all: list.length, open: open.map((x) => x.label), purchase: buy ? { piece: buy.piece, opens: buy.solves.map((i) => open[i]!.label) } : null };
 }

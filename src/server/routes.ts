@@ -1,8 +1,8 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { closed, JobCornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts';
 import { choiceBodies, choiceKeys, eventBodies, eventTypes, type ChoiceKey } from '../core/schemas/events.ts';
-import { AdapterSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
-import { adapterFaults, type Adapter } from '../core/press/index.ts';
+import { AdapterSchema, PressSchema, WorkshopSchema, workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
+import { adapterFaults, pressFaults, type Adapter, type Press } from '../core/press/index.ts';
 import { listRecords, putRecord } from '../db/records.ts';
 import { cardCsv, jobCard } from './card.ts';
 import { diagnosis, DiagnosisSchema, GeometrySchema, noise, ordersOf, PressFitSchema, pressFit, screw, ScrewSchema, stacks, StackSolveSchema, testList, toleranceOf, ToleranceSchema, tyreOf, TyreSchema, wrench, WrenchSchema } from './compute.ts';
@@ -71,6 +71,15 @@ export const routes: readonly Route[] = [
     if (faults.length > 0) throw invalid(faults);
     const { db, writes } = await store();
     await writes.run(async () => putRecord(db, 'adapters', body.id, (await listRecords(db, 'adapters')).length, body));
+    return body;
+  }),
+  route('POST', '/api/presses', 'Add or change a press, a ram or a screw tool', { body: PressSchema }, async ({ body }) => {
+    const faults = pressFaults(body as Press);
+    if (faults.length > 0) throw invalid(faults);
+    const { db, writes } = await store();
+    const list = await listRecords<Press>(db, 'presses');
+    const at = list.findIndex((p) => p.id === body.id);
+    await writes.run(async () => putRecord(db, 'presses', body.id, at < 0 ? list.length : at, body));
     return body;
   }),
   route('GET', '/api/kit/gaps', 'Strokes of the fleet that the kit cannot set up, and the one piece that would open most', {}, () => kitGaps()),

@@ -160,7 +160,8 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await gauge(page, [['41.5', '7.4']]);
   await shows(page, /Seated/u);
   await recordStroke(page, 'Record seat', '41.6');
-  await button(page, 'Snapped in all round').click();
+  await button(page, 'Groove is clear all round').click();
+  await button(page, 'Snapped in, gap down').click();
   await button(page, 'Shield is on').click();
   await button(page, 'Next').click();
   await gauge(page, [['20', '4.5'], ['37', '9']]);

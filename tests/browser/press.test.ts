@@ -32,6 +32,7 @@ it('stops a cocked stroke, lets it be squared, bridges a lost gauge, and says se
   await page.locator('.ram-call', { hasText: 'Square and inside the band' }).waitFor();
   // A second tablet does not get the same gauge.
   expect((await page.request.get(`${inject('url')}/api/jobs/${id}/ram/bearing-in/good`, { timeout: 5000 })).status()).toBe(409);
+  await page.locator('.ram-call.is-check', { hasText: /No signal.*the trace is kept/u }).waitFor({ timeout: 30_000 });
   await page.locator('.ram-call.is-good', { hasText: /Seated at 4\d\.\d mm/u }).waitFor({ timeout: 60_000 });
   await button(page, 'Look at the stroke again').click();
   await page.locator('.trace-chart canvas').waitFor();

@@ -39,7 +39,7 @@ beforeAll(async () => {
   await importTable('adapters', demo('kit.csv'), false);
   await importWorkshop(JSON.parse(demo('workshop.json')));
   await importJobs(JSON.parse(demo('jobs.json')));
-});
+}, 60_000);
 
 describe('demo data', () => {
   it('is as large as it says: units, people, pieces, parts, jobs at different stations', async () => {

@@ -2,7 +2,7 @@ import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames, dimensionsOf, oneRow, readingsNeeded } from '../matching/index.ts';
 import { facts, itemsOf, type FactId, type Phase, type Task } from '../families/index.ts';
 import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
-import { checksOf, judgeCheck } from '../proof/index.ts';
+import { checksOf, judgeCheck, type Check } from '../proof/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { benchOf, chosenComparison, chosenPart, conflictsOf, encoderState, familyCodeOf, familyOf, seatKinds, seatOf, stepsOf, walkOf, workOf, type JobNow } from './context.ts';
 import { overrideOf } from './state.ts';
@@ -30,7 +30,7 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
   'press-in': (job) => tasksMissing(walkOf(job)?.in ?? [], job),
   torque: (job) => [...stepsMissing(job, 'rebuild'), procedureMissing(job)],
   prove: (job) => [
-    ...checksOf(familyCodeOf(job.ctx, job.state), job.choices.plan?.value.route).map((c) => {
+    ...checksFor(job).map((c) => {
       const answer = job.state.checks[c.id];
       if (!answer) return c.release && `${c.text}: not checked`;
       return judgeCheck(c, answer).status === 'stop' && c.release && `${c.text}: not right yet`;
@@ -38,6 +38,9 @@ const missingBy: Record<Station, (job: JobNow) => Missing[]> = {
     !job.state.signed && 'Not signed yet',
   ],
 };
+
+/** Final checks of the job's family on its route. */
+export const checksFor = ({ ctx, state, choices }: JobNow): Check[] => checksOf(familyCodeOf(ctx, state), choices.plan?.value.route);
 
 function familyMissing({ ctx, state }: JobNow): Missing {
   if (ctx.corner === 'unknown') return 'No corner named yet';

@@ -3,12 +3,11 @@ import { resultFault, testById } from '../diagnosis/index.ts';
 import { seatReadingFault } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { hammer, judgeStack, operationNames, traceFault, type Operation } from '../press/index.ts';
-import { checksOf } from '../proof/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
 import { benchOf, encoderState, familyCodeOf, partByNumber, seatKinds, seatOf, seatResult, sensorSide, stackOf, stepsOf, walkOf, workOf, type JobNow } from './context.ts';
 import { worst } from '../verdict.ts';
-import { missingFor, seatName } from './gates.ts';
+import { checksFor, missingFor, seatName } from './gates.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
 
@@ -85,8 +84,8 @@ const guards: Guards = {
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
     return stage?.kind !== 'lock' && b.actual === undefined ? no('actual', 'torque.no-reading', 'Type what the tool showed: a reading is never filled in for you.') : undefined;
   },
-  'check-recorded': (b, { ctx, state, choices }) => {
-    const check = checksOf(familyCodeOf(ctx, state), choices.plan?.value.route).find((c) => c.id === b.checkId);
+  'check-recorded': (b, job) => {
+    const check = checksFor(job).find((c) => c.id === b.checkId);
     if (!check) return no('checkId', 'prove.check', `No check is called “${b.checkId}”.`);
     return check.numeric && b.value === undefined ? no('value', 'prove.reading', `“${check.text}” needs a reading in ${check.numeric.unit}.`) : undefined;
   },

@@ -112,12 +112,12 @@ export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: numbe
   return { ...pusher, heightMm, ...(hollow > 0 && pusher.shape !== 'half-shells' ? { recessMm: hollow } : {}) };
 };
 
-/** A support and the piece under it as one: higher, and deeper where both are open. */
-export const footOf = (support: Adapter, riser: Adapter | undefined): Adapter => {
+/** A support and the piece under it as one: higher, and deeper where both are open wide enough for the work to come out. */
+export const footOf = (support: Adapter, riser: Adapter | undefined, wayOutMm: number): Adapter => {
   if (!riser) return support;
   const heightMm = support.heightMm + riser.heightMm;
   const { recessMm: _recess, ...open } = support;
-  const hollow = openBehind(support) ? support.heightMm + hollowMm(riser) : hollowMm(support);
+  const hollow = openBehind(support) ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0) : hollowMm(support);
   return hollow === 0 || hollow >= heightMm ? { ...open, heightMm } : { ...open, heightMm, recessMm: hollow };
 };
 

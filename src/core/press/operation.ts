@@ -30,6 +30,8 @@ export interface Window {
   tooSmall?: string;
   tooLarge?: string;
   level: 'stop' | 'check';
+  /** A bore that the piece goes through, so that a close one is guided by it. */
+  guides?: boolean;
 }
 
 /** An annular face that a piece must bear on. */
@@ -107,6 +109,8 @@ export interface Picture {
   pusherAtMm: number;
   supportAtMm: number;
   leadMm: number;
+  /** A stretch between two heights where nothing changes, left out with break lines. */
+  cut?: readonly [number, number];
   /** The pusher grips from below: it hangs from its face instead of standing on it. */
   hangs?: boolean;
   /** Way of the force through each part. */
@@ -133,7 +137,7 @@ export interface Requirement {
   /** How deep the pusher follows below the upper face of the work, mm, and the opening it goes through. */
   followMm: number;
   entryMm: number;
-  /** Least opening of a piece that raises the support, mm. */
+  /** Least opening of a piece under the support that lets the work come out further, mm. */
   riserMm: number;
   /** The support has to pass round the pusher. */
   roundPusher?: boolean;

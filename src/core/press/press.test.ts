@@ -82,21 +82,22 @@ function nearSizes({ requirement: r }: Bench): [number, number, number, Adapter[
     const i = w.innerMm?.min === undefined && w.hollowMm?.min === undefined ? 0 : Math.min(inside(w.innerMm, o / 2), o - 2 * need.face.leastMm);
     const deep = Math.max(w.heightMm?.min ?? 8, w.hollowMm?.min ?? 0) + 1;
     const shape = need.shapes?.only[0] ?? 'sleeve';
-    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [Math.max(30, o), 21, 14, 'disc'], [(w.outerMm?.max ?? o) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.roundPusher ? [[o + 24, o + 2, 80, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
+    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [need.face.outerMm, 0, 15, 'disc'], [Math.max(40, o + 20), 21, 14, 'disc'], [(w.outerMm?.max ?? need.face.outerMm + 4) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.roundPusher ? [[o + 24, o + 2, 80, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
   });
 }
 const pieceNear = (near: readonly [number, number, number, Adapter['shape']][]) => fc.oneof(
   { weight: 1, arbitrary: fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep, shape: 'sleeve' as Adapter['shape'] })) },
   { weight: 5, arbitrary: fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -1, max: 1 }) }).map(({ base: [o, i, h, shape], d }) => ({ o: Math.max(8, o + d / 2), i: i === 0 ? 0 : Math.max(1, Math.min(i + d / 2, o - 4)), h, deep: false, shape })) },
 );
-const kitNear = (bench: Bench) => fc.array(pieceNear(nearSizes(bench)), { minLength: 3, maxLength: 6 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, { shape: p.shape, ...(p.shape === 'half-shells' ? { recessMm: Math.max(1, p.h - 5) } : p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {}) })));
+const kitNear = (bench: Bench) => fc.array(pieceNear(nearSizes(bench)), { minLength: 3, maxLength: 5 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, { shape: p.shape, ...(p.shape === 'half-shells' ? { recessMm: Math.max(1, p.h - 5) } : p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {}) })));
 
 describe('solver', () => {
   const all = exampleBenches();
   it('has a stroke of every kind, and a kit that sets up each on some tool', () => {
     expect(new Set(all.map((x) => x.bench.requirement.operation))).toEqual(new Set(operations));
-    const solved = new Set<string>();
-    for (const { bench } of all) fc.assert(fc.property(kitNear(bench), (kit) => { if (solve(kit, bench, 1).solutions.length > 0) solved.add(bench.requirement.operation); }), { numRuns: 60 });
+    // Pieces just of the sizes that each place asks for.
+    const kitOf = (bench: Bench) => nearSizes(bench).map(([o, i, h, shape], n) => piece(`p${n}`, o, i, h, { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) }));
+    const solved = new Set(all.filter(({ bench }) => solve(kitOf(bench), bench, 1).solutions.length > 0).map(({ bench }) => bench.requirement.operation));
     expect(operations.filter((o) => !solved.has(o))).toEqual([]);
   });
   it.each(all)('agrees with brute force on random kits: $label', ({ bench }) => {
@@ -105,7 +106,7 @@ describe('solver', () => {
       const best = bruteForce(kit, bench);
       expect(found === undefined).toBe(best === undefined);
       expect(found?.score ?? 0).toBeCloseTo(best ?? 0, 9);
-    }), { numRuns: 14 });
+    }), { numRuns: 10 });
   });
 
   it('says which dimension is missing, and a piece made to it solves the stroke', () => {

@@ -1,4 +1,4 @@
-import { backMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
+import { backMm, footOf, headOf, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
 import { capScore, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
 import { forcePath } from './force-path.ts';
@@ -69,12 +69,12 @@ function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
   const risers = kit.filter((a) => sound(judgePiece(a, 'riser', undefined, forceKn))).sort((a, b) => a.heightMm - b.heightMm);
   return best(kit.filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows))).flatMap((support): Ranked<Foot>[] => {
     const base = pieceScore(support, need, forceKn);
-    if (sound(judgePiece(support, 'support', need, forceKn))) return [{ item: { support }, score: base }];
+    if (sound(judgePiece(support, 'support', need, forceKn)) && sound(judgeRiser(support, undefined, bench))) return [{ item: { support }, score: base }];
     const found: Ranked<Foot>[] = [];
     for (const riser of risers) {
       if (found.length === lowest) break;
-      if (riser.id === support.id || (openBehind(support) && hollowMm(riser) === 0)) continue;
-      if (sound(judgeRiser(support, riser, bench)) && sound(judgePiece(footOf(support, riser), 'support', need, forceKn))) found.push({ item: { support, riser }, score: base + riserScore(riser) });
+      if (riser.id === support.id) continue;
+      if (sound(judgeRiser(support, riser, bench)) && sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))) found.push({ item: { support, riser }, score: base + riserScore(riser) });
     }
     return found;
   }));

@@ -60,10 +60,11 @@ export function judgePiece(a: Adapter, role: Role, need: Need | undefined, force
   if (a.material === 'chrome' && pushes) out.push({ status: 'stop', rule: 'kit.chrome', text: `${a.name} is a chrome socket: it can shatter under a press. Use an impact socket or a ring.`, source: 'common practice' });
   if (a.material === 'wood' && pushes) out.push({ status: 'stop', rule: 'kit.wood', text: `${a.name} is wood: it cannot push square.`, source: 'common practice' });
   if (forceKn.high > a.ratingKn) out.push({ status: 'stop', rule: 'kit.rating', value: a.ratingKn, limit: `at least ${round1(forceKn.high)} kN`, text: `${a.name} is rated ${round1(a.ratingKn)} kN; this stroke may need ${round1(forceKn.high)} kN.` });
+  // Two halves hold only where they are shut in by what they grip.
+  if ((a.shape === 'half-shells' || a.shape === 'split-plate') && !need?.shapes?.only.includes(a.shape)) out.push({ status: 'stop', rule: 'press.split', text: `${a.name} is in two halves: it opens under a load here.`, source: 'common practice' });
   if (!need) return out;
   if (need.shapes && !need.shapes.only.includes(a.shape)) out.push({ status: 'stop', rule: 'press.shape', text: `${a.name} is no ${need.shapes.only.join(' or ').replace('-', ' ')}: ${need.shapes.why}.`, source: 'geometry of the parts' });
-  if (!need.shapes && (a.shape === 'half-shells' || a.shape === 'split-plate') && role === 'pusher') out.push({ status: 'stop', rule: 'press.split', text: `${a.name} is in two halves: it opens under a push here.`, source: 'common practice' });
-  for (const w of need.windows) {
+    for (const w of need.windows) {
     const v = leave(w) ? undefined : judgeWindow(a, w);
     if (v) out.push(v);
   }
@@ -72,7 +73,7 @@ export function judgePiece(a: Adapter, role: Role, need: Need | undefined, force
   if (contact >= need.face.leastMm && pressure > faceLimitMpa(a)) out.push({ status: 'stop', rule: 'press.pressure', value: pressure, limit: `at most ${faceLimitMpa(a).toFixed(0)} MPa`, text: `${a.name} would press on the ${need.face.name} with ${pressure.toFixed(0)} MPa: its edge or the face gives way.`, source: '0.6 of the yield, judgement' });
   if (contact < need.face.leastMm) out.push({ status: 'stop', rule: 'press.contact', value: contact, limit: `at least ${round1(need.face.leastMm)} mm`, text: contact > 0 ? `${a.name} bears on the ${need.face.name} by ${round1(contact)} mm only; ${round1(need.face.leastMm)} is the least.` : `${a.name} does not reach the ${need.face.name}.`, source: 'engineering judgement' });
   const wall = (a.outerMm - bearingInnerMm(a, need.proudMm)) / 2;
-  if (role === 'support' && contact >= need.face.leastMm && a.outerMm > need.face.outerMm && contact < wall / 2) out.push({ status: 'check', rule: 'press.overhang', value: need.face.outerMm, text: `${a.name} overhangs the ${need.face.name}: of its wall of ${round1(wall)} mm it carries on ${round1(contact)}.`, source: 'engineering judgement' });
+  if (role === 'support' && !need.shapes && contact >= need.face.leastMm && a.outerMm > need.face.outerMm && contact < wall / 2) out.push({ status: 'check', rule: 'press.overhang', value: need.face.outerMm, text: `${a.name} overhangs the ${need.face.name}: of its wall of ${round1(wall)} mm it carries on ${round1(contact)}.`, source: 'engineering judgement' });
   const { pilotMm } = need;
   if (pilotMm && !(a.pilotMm !== undefined && a.pilotMm >= pilotMm.min && a.pilotMm <= pilotMm.max)) out.push({ status: 'check', rule: 'press.pilot', ...(a.pilotMm === undefined ? {} : { value: a.pilotMm }), limit: `nose ${round1(pilotMm.min)}–${round1(pilotMm.max)} mm`, text: `${a.name} has no nose that guides it in the ${need.face.name.split(' of ').at(-1)}: hold it square by hand.`, source: 'common practice' });
   return out;
@@ -102,14 +103,18 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, { press, req
   return out;
 }
 
-/** Judges the spacer under the support. */
-export function judgeRiser(support: Adapter, riser: Adapter | undefined, { requirement: r, forceKn }: Bench): Verdict[] {
-  if (!riser || !r.support) return [];
-  const out = judgePiece(riser, 'riser', undefined, forceKn);
+/** Judges what is under the support: a spacer raises it, or carries the nut of a screw that would be drawn into it. */
+export function judgeRiser(support: Adapter, riser: Adapter | undefined, { press, requirement: r, forceKn }: Bench): Verdict[] {
+  if (!r.support) return [];
+  const out: Verdict[] = [];
+  const carriesNut = (a: Adapter) => press.kind !== 'screw' || backMm(a) + overlapMm <= press.ramMm;
+  const foot = riser ?? support;
+  if (!carriesNut(foot)) out.push({ status: 'stop', rule: 'press.foot-bridge', value: backMm(foot), limit: `under ${round1(press.ramMm - overlapMm)} mm`, text: `${foot.name} (inside ${round1(backMm(foot))}) would let the nut (${round1(press.ramMm)} mm) through. Lay a bored plate under it.` });
+  if (!riser) return out;
+  out.push(...judgePiece(riser, 'riser', undefined, forceKn));
   const contact = (Math.min(riser.outerMm, support.outerMm) - Math.max(riser.innerMm, openBehind(support) ? support.innerMm : 0)) / 2;
   if (contact < overlapMm / 2) out.push({ status: 'stop', rule: 'press.riser-carries', value: contact, limit: `at least ${round1(overlapMm / 2)} mm`, text: `${support.name} stands on ${riser.name} by ${round1(Math.max(0, contact))} mm only.` });
-  if (openBehind(support) && riser.innerMm < r.riserMm) out.push({ status: 'stop', rule: 'press.riser-open', value: riser.innerMm, limit: `at least ${round1(r.riserMm)} mm`, text: `${riser.name} closes the way that the work comes out: inside ${round1(riser.innerMm)}, at least ${round1(r.riserMm)} mm.` });
-  if (!r.support.windows.some((w) => w.level === 'stop' && grows(w) && judgeWindow(support, w))) out.push({ status: 'check', rule: 'press.riser-spare', text: `${riser.name} is not needed: a lower stack stands straighter.` });
+  if (carriesNut(support) && !r.support.windows.some((w) => w.level === 'stop' && grows(w) && judgeWindow(support, w))) out.push({ status: 'check', rule: 'press.riser-spare', text: `${riser.name} is not needed: a lower stack stands straighter.` });
   return out;
 }
 
@@ -153,7 +158,7 @@ export function judgeStack(s: Stack, bench: Bench): Judgement {
     ...path.verdicts,
     ...judgePiece(headOf(s.pusher, s.cap, r.entryMm), 'pusher', r.pusher, forceKn),
     ...judgeCap(s.pusher, s.cap, bench),
-    ...(s.support ? [...judgePiece(footOf(s.support, s.riser), 'support', r.support, forceKn), ...judgeRiser(s.support, s.riser, bench)] : []),
+    ...(s.support ? [...judgePiece(footOf(s.support, s.riser, r.riserMm), 'support', r.support, forceKn), ...judgeRiser(s.support, s.riser, bench)] : []),
     ...judgeTogether(s, bench),
   ]);
   return { status: worst(verdicts), verdicts, path, score: score(s, bench) };
@@ -164,7 +169,7 @@ const share = (part: number, whole: number) => Math.max(0, Math.min(1, part / wh
 /** Worth of one piece: how much of the right face it bears on, how closely it centres, how much margin its rating leaves. */
 export function pieceScore(a: Adapter, need: Need, forceKn: Band): number {
   const whole = (need.face.outerMm - need.face.innerMm) / 2;
-  const guide = need.windows.find((w) => w.max !== undefined && w.measure === 'outerMm')?.max;
+  const guide = need.windows.find((w) => w.guides)?.max;
   const piloted = need.pilotMm && a.pilotMm !== undefined && a.pilotMm >= need.pilotMm.min && a.pilotMm <= need.pilotMm.max;
   const centring = piloted ? 1.5 : guide === undefined ? 0.5 : share(10 - (guide - a.outerMm), 10);
   const check = need.windows.some((w) => w.level === 'check' && judgeWindow(a, w)) ? -15 : 0;

@@ -13,6 +13,8 @@ export interface Frame {
   at: Half;
   y: (mm: number) => number;
   marks: Marks;
+  /** Right end of the section on the sheet. */
+  right: number;
 }
 
 export interface CutawayProps {
@@ -37,14 +39,16 @@ export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, bes
   const marks = useMarks();
   const scene = sceneOf(stack, bench, travelMm);
   const { picture } = bench.requirement;
-  const fit = Math.min(4.2, 572 / (scene.bottom - scene.top), room / scene.radius);
+  const near = closedUp(picture.cut);
+  const height = near(scene.bottom) - near(scene.top);
+  const fit = Math.min(4.2, 572 / height, room / scene.radius);
   const u = fit * zoom;
-  const spare = 580 - fit * (scene.bottom - scene.top);
+  const spare = 580 - fit * height;
   // Closer in, the place where the pusher meets the part stays where it is.
   const still = picture.pusherAtMm + bench.requirement.travelMm / 2;
-  const fitted = (mm: number) => 4 + spare / 2 + (mm - scene.top) * fit;
-  const y = (mm: number) => (zoom === 1 ? fitted(mm) : 292 + (mm - still) * u);
-  const f: Frame = { scene, stack, bench, at: { ax: axisX, u }, y, marks };
+  const fitted = (mm: number) => 4 + spare / 2 + (near(mm) - near(scene.top)) * fit;
+  const y = (mm: number) => (zoom === 1 ? fitted(mm) : 292 + (near(mm) - near(still)) * u);
+  const f: Frame = { scene, stack, bench, at: { ax: axisX, u }, y, marks, right: zoom === 1 ? 548 : 530 };
   const edge = axisX + scene.radius * u;
   const drawing = (
     <>
@@ -56,6 +60,7 @@ export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, bes
       {picture.rolling?.map((b) => <circle key={b.z} className="ball" cx={rx(f.at, b.r)} cy={y(b.z + (b.moves ? travelMm : 0))} r={b.radius * u} />)}
       <ForcePathLine f={f} judgement={judgement} />
       <path className="axis" d={`M${axisX} ${Math.max(0, y(scene.top) - 8)}V${sheet.h}`} />
+      {picture.cut && <BreakLines f={f} cut={picture.cut} />}
       <Heights f={f} />
       {dims ? <PartDims f={f} /> : <Balloons f={f} />}
     </>
@@ -72,6 +77,21 @@ export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, bes
 }
 
 const label = (s: Stack, j: Judgement, t: number) => `Section: ${s.pusher.name} on top, ${s.support ? `${s.support.name} below` : 'the part stands by itself'}, travel ${t.toFixed(1)} mm. ${j.path.throughBalls ? 'Force crosses the balls.' : 'Force does not touch a ball.'}`;
+
+/** Room that a left-out stretch keeps, mm. */
+const breakMm = 7;
+/** Heights with the plain stretch between them drawn together. */
+const closedUp = (cut: readonly [number, number] | undefined) => (mm: number): number =>
+  !cut || mm <= cut[0] ? mm : mm >= cut[1] ? mm - (cut[1] - cut[0]) + breakMm : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
+
+/** Where a stretch is left out: two thin wavy lines over everything. */
+function BreakLines({ f, cut }: { f: Frame; cut: readonly [number, number] }) {
+  const r = Math.max(f.stack.pusher.outerMm / 2, 20) + 6;
+  const w = r * f.at.u;
+  const wave = (y: number) => `M${rx(f.at, -r)} ${y}q${w / 2} 5 ${w} 0t${w} 0`;
+  const [a, b] = [f.y(cut[0]), f.y(cut[1])];
+  return <g><rect className="break-gap" x={rx(f.at, -r)} y={a} width={2 * w} height={b - a} /><path className="thin" d={wave(a)} /><path className="thin" d={wave(b)} /></g>;
+}
 
 const shifted = ({ scene }: Frame, b: { moves: boolean }) => (b.moves ? scene.travel : 0);
 const rect = (f: Frame, r: number, z0: number, z1: number, r0 = 0): string => poly([[rx(f.at, -r0), f.y(z0)], [rx(f.at, -r), f.y(z0)], [rx(f.at, -r), f.y(z1)], [rx(f.at, -r0), f.y(z1)]]);
@@ -227,7 +247,7 @@ function Balloons({ f }: { f: Frame }) {
     return bearing ? [bearing.of.outerMm / 2 - 2, bearing.topMm + shifted(f, bearing) + bearing.of.widthMm * 0.12] : [0, 0];
   };
   const list = stackList(stack, bench).map((p, i) => { const [r, z] = where(p.key); return { ...p, n: i + 1, from: [rx(at, r), y(z)] as Point }; }).sort((a, z) => a.from[1] - z.from[1]);
-  const x = Math.min(axisX + s.radius * at.u + 38, 548);
+  const x = Math.min(axisX + s.radius * at.u + 38, f.right);
   let last = -Infinity;
   return (
     <g>

@@ -21,7 +21,8 @@ export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { 
   const last = readings.at(-1);
   const now = last ?? { travelMm: 0, forceKn: 0 };
   const step = nice(axis / 3.2);
-  const every = r.travelMm > 30 ? 10 : 5;
+  // As many figures as stand clear of each other.
+  const every = [5, 10, 20, 50].find((mm) => Y(mm) - Y(0) >= 24) ?? 100;
   const low = Y(0) > 215;
   const ry = low ? 0 : Y(r.travelMm) + 40;
   const f = both(now.forceKn, 'force');

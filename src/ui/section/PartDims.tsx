@@ -1,11 +1,9 @@
-import type { Body, Place } from '../../core/press/index.ts';
+import type { Body } from '../../core/press/index.ts';
 import { rx } from './BearingHalf.tsx';
 import type { Frame } from './Cutaway.tsx';
 import { Dim } from './primitives.tsx';
 
-const widest = (points: readonly Place[]): Place => points.reduce((w, p) => (p[0] > w[0] ? p : w));
-
-/** Sizes on demand: each named part with its outside, its bore and its length, right of the section. */
+/** Sizes on demand: each named part by its sizes, with its length beside it. */
 export function PartDims({ f }: { f: Frame }) {
   const { scene: s, bench, at, y, marks } = f;
   const named = bench.requirement.picture.bodies.filter((b) => b.tag);
@@ -15,14 +13,12 @@ export function PartDims({ f }: { f: Frame }) {
     <g>
       {named.map((b, i) => {
         const [top, bottom] = [b.edge[0]![1] + shift(b), b.edge.at(-1)![1] + shift(b)];
-        const [r, z] = widest(b.edge);
-        const bore = b.bore.length > 0 ? Math.min(...b.bore.map(([v]) => v)) : 0;
-        const yy = y(z + shift(b)) + 6 + 20 * i;
+        const r = Math.max(...b.edge.map(([v]) => v));
         return (
           <g key={b.key}>
             <Dim marks={marks} from={[x + i * 26, y(top)]} to={[x + i * 26, y(bottom)]} text={(bottom - top).toFixed(1)} />
             <path className="extl" d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`} />
-            <text className="n bgp" x={rx(at, r) - 6} y={yy} textAnchor="end">Ø {(2 * r).toFixed(1)}{bore > 0 ? `, bore ${(2 * bore).toFixed(1)}` : ''}</text>
+            <text className="n bgp" x={x + i * 26 - 4} y={y(top) - 5} textAnchor="end">{b.name} {b.size}</text>
           </g>
         );
       })}

@@ -16,12 +16,12 @@ export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
         const face = w.role === 'pusher' && !f.bench.requirement.picture.hangs ? z[1] : w.role === 'cap' ? (z[0] + z[1]) / 2 : z[0];
         const from: Point = [rx(at, w.radiusMm), y(face)];
         const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
-        const lines = wrap(w.text, 27);
+        const lines = wrap(w.text, 24);
         return (
-          <g key={w.role} className="why">
-            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" /><path className="why-l" d={`M${from[0]} ${from[1]}L236 ${yy + 4}`} />
-            <rect className="why-b" x="6" y={yy - 17} width="232" height={lines.length * 19 + 9} />
-            {lines.map((t, k) => <text key={t} className="why-t" x="14" y={yy + k * 19}>{t}</text>)}
+          <g key={w.role} className={`why ${w.status}`}>
+            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" /><path className="why-l" d={`M${from[0]} ${from[1]}L284 ${yy + 4}`} />
+            <rect className="why-b" x="84" y={yy - 17} width="200" height={lines.length * 19 + 9} />
+            {lines.map((t, k) => <text key={t} className="why-t" x="92" y={yy + k * 19}>{t}</text>)}
           </g>
         );
       })}

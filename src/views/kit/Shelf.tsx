@@ -1,5 +1,5 @@
 import type { Adapter } from '../../core/press/index.ts';
-import { pieceOutline } from '../../ui/section/pieceCut.ts';
+import { drawnHeightMm, pieceOutline } from '../../ui/section/pieceCut.ts';
 
 const scale = 1.25;
 
@@ -11,7 +11,7 @@ export function Shelf({ pieces, open, onOpen }: { pieces: readonly Adapter[]; op
       {sorted.map((p) => {
         const R = (p.outerMm / 2) * scale;
         const r = (p.innerMm / 2) * scale;
-        const h = p.heightMm * scale;
+        const h = drawnHeightMm(p) * scale;
         return (
           <li key={p.id} className={p.retired ? 'retired' : ''}>
             <button type="button" aria-pressed={open === p.id} onClick={() => onOpen(p)}>

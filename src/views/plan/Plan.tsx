@@ -63,7 +63,7 @@ function Body() {
       picture={
         <div className="plan-pic">
           <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
-          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[{ id: 'soak', label: 'penetrant soak, 20 min' }, { id: 'chill', label: 'chill the bearing, 75 min' }]} />
+          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[...(strip.some((x) => x.id === 'soak') ? [{ id: 'soak' as const, label: 'penetrant soak, 20 min' }] : []), { id: 'chill', label: 'chill the bearing, 75 min' }]} />
             <h2>Film on the seat</h2><Choices<Film> name="Film on the seat" value={plan.film ?? 'oiled'} onValue={(f) => set(plan.route, waits, f)} options={films.map((f) => ({ id: f, label: filmNames[f] }))} /></div>
           <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
             <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>

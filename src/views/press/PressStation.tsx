@@ -20,8 +20,8 @@ export function PressStation({ station, ...props }: SheetProps & { station: Stat
   return <JobSheet {...props} station={station}><Body station={station} /></JobSheet>;
 }
 
-/** A wheel stud is changed only where one is damaged, so its strokes wait behind the others. */
-const studTasks: readonly Task[] = [{ id: 'stud-out', name: 'Stud out', kind: 'stroke', operation: 'stud-out', spare: true }, { id: 'stud-in', name: 'Stud in', kind: 'stroke', operation: 'stud-in', spare: true }];
+/** A wheel stud is changed only where one is damaged, so its strokes wait behind the others: out, then in. */
+const studTask = (out: boolean): Task => ({ id: 'stud', name: 'Stud', kind: 'stroke', operation: out ? 'stud-in' : 'stud-out', spare: true });
 
 function isDone(t: Task, job: JobNow): boolean {
   const { state } = job;
@@ -41,7 +41,7 @@ function Body({ station }: { station: Station }) {
   const { view, send } = useJob();
   const walk = walkOf(view);
   const own = (station === 'press-out' ? walk?.out : walk?.in) ?? [];
-  const studs = workOf(view.ctx, view.state, view.choices)?.stud && station === 'press-in' ? studTasks : [];
+  const studs = workOf(view.ctx, view.state, view.choices)?.stud && station === 'press-in' ? [studTask(view.state.strokes['stud-out'] !== undefined)] : [];
   const tasks = [...own, ...studs];
   const done = tasks.filter((t) => isDone(t, view)).map((t) => t.id);
   const firstOpen = own.find((t) => !done.includes(t.id))?.id ?? own.at(-1)?.id ?? '';
@@ -54,8 +54,8 @@ function Body({ station }: { station: Station }) {
   const kicker = task.kind === 'stroke' && task.spare ? `${name}, where one is damaged` : `${name}, ${at + 1} of ${own.length}`;
   const missing = missingFor(station, view)[0];
   const finish = async () => { if (view.state.done.includes(station) || (await send('station-done', { station }))) location.assign(`/jobs/${view.job.id}/${after[station].id}`); };
-  const last = at >= own.length - 1;
-  const next = last ? () => setOpen(firstOpen) : () => setOpen(tasks[at + 1]!.id);
+  const last = at === own.length - 1;
+  const next = () => setOpen(own[at + 1]?.id ?? firstOpen);
   switch (task.kind) {
     case 'strip': return <StepsBody phase="strip" kicker={kicker} tabs={tabs} onNext={next} />;
     case 'stroke': return <StrokeBody key={task.operation} operation={task.operation} kicker={kicker} tabs={tabs} onNext={next} />;

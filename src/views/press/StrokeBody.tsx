@@ -5,7 +5,7 @@ import { cautions } from '../../core/families/index.ts';
 import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
 import { gravestFirst, type Verdict } from '../../core/verdict.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
-import { VerdictShape } from '../../ui/Marks.tsx';
+import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { Cutaway, stackList } from '../../ui/section/Cutaway.tsx';
 import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
 import type { Scene } from '../../ui/section/scene.ts';
@@ -143,7 +143,7 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
   return (
     <Call status={status}>
       {texts.slice(0, 2).map((v) => <p key={v.rule}>{v.text}</p>)}
-      {status === 'stop' && solved.solutions[0] && !refused && <p><b>{[solved.solutions[0].stack.pusher, solved.solutions[0].stack.support].flatMap((a) => a?.name ?? []).join(' on ')} would do.</b></p>}
+      {status === 'stop' && solved.solutions[0] && !refused && <p><b>{[solved.solutions[0].stack.pusher, solved.solutions[0].stack.support].flatMap((a) => a?.name ?? []).join(' on ')} is {verdictWords[solved.solutions[0].judgement.status]}.</b></p>}
     </Call>
   );
 }

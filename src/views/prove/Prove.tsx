@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { familyCodeOf, missingFor } from '../../core/job/index.ts';
-import { checksOf, judgeCheck, recheckKm, type Check } from '../../core/proof/index.ts';
+import { checksFor, missingFor } from '../../core/job/index.ts';
+import { judgeCheck, recheckKm, type Check } from '../../core/proof/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { Call, Frame, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
@@ -18,12 +18,12 @@ export default function Prove(props: SheetProps) {
 /** What is left before it may leave. */
 function Body() {
   const { view, send } = useJob();
-  const { state, ctx, choices, job } = view;
+  const { state, ctx, job } = view;
   const [signing, setSigning] = useState(false);
   const [km, setKm] = useDraft(`${job.id}:odometer`);
   const parsed = parseQuantity(km, 'distance');
   const left = missingFor('prove', view).filter((m) => m !== 'Not signed yet');
-  const checks = checksOf(familyCodeOf(ctx, state), choices.plan?.value.route);
+  const checks = checksFor(view);
   const failed = checks.filter((c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop');
   const before = parsed.ok && parsed.value < ctx.unit.odometerKm ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.` : undefined;
   const sign = async (pin: string) => {

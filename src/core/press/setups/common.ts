@@ -17,8 +17,9 @@ export function staticAxialKn(staticRatingKn: number, contactAngleDeg: number, r
 }
 export const rowOf = (b: Bearing, rows: 1 | 2 = 2): NonNullable<Requirement['row']> => ({ staticAxialKn: staticAxialKn(b.staticRatingKn, b.contactAngleDeg, rows), ballMm: b.ballMm });
 
+const guiding = ['press.follow-bore', 'press.pass-inner', 'press.pass-shoulder'];
 export const window = (measure: Window['measure'], rule: string, limits: { min?: number; max?: number }, words: { small?: string; large?: string }, level: Window['level'] = 'stop'): Window => ({
-  measure, rule, level, ...limits, ...(words.small ? { tooSmall: words.small } : {}), ...(words.large ? { tooLarge: words.large } : {}),
+  measure, rule, level, ...(guiding.includes(rule) ? { guides: true } : {}), ...limits, ...(words.small ? { tooSmall: words.small } : {}), ...(words.large ? { tooLarge: words.large } : {}),
 });
 export const need = (name: string, innerMm: number, outerMm: number, leastMm: number, windows: Window[], more: Partial<Need> = {}): Need => ({ face: { name, innerMm, outerMm, leastMm }, windows, proudMm: 0, ...more });
 

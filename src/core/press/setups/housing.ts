@@ -30,7 +30,7 @@ export function shellIn(w: Shell, c: Clearances = usualClearances): Requirement 
   const needle = tube('needle', '', '', 'seat', [b.boreMm / 2, b.outerFaceInnerMm / 2 - 0.4], [start - b.widthMm + 2, start - 2], { moves: true, lining: 'none' });
   return {
     operation: 'shell-in', fitting: true, up: 'outboard', travelMm: h.seatDepthMm - start, workHeightMm: h.depthMm + b.widthMm, followMm: Math.max(0, h.seatDepthMm - b.widthMm), entryMm: h.boreMm, riserMm: h.shoulderMm, carries: 'shell', throughMm: Math.min(h.shoulderMm, b.boreMm),
-    pusher: need('marked end of the shell', b.outerFaceInnerMm, b.outerMm, Math.min(c.leastContactMm, (b.outerMm - b.outerFaceInnerMm) / 2 - c.followMm / 2), [
+    pusher: need('marked end of the shell', b.outerFaceInnerMm, b.outerMm, Math.min(c.leastContactMm, (b.outerMm - b.outerFaceInnerMm) / 2 - c.followMm), [
       window('outerMm', 'press.follow-bore', { max: h.boreMm - c.followMm }, { large: 'is wider than the shell: it lands on the bore before the shell is home' }),
       window('heightMm', 'press.reach', { min: h.seatDepthMm - b.widthMm + 2 }, { small: 'is too low to bring the shell to its depth' }),
     ], { pilotMm: { min: b.boreMm - 4, max: b.boreMm - 0.2 } }),

@@ -11,6 +11,12 @@ function shaftBody({ shaft: s }: W, moves: boolean): Body {
   return { key: 'shaft', name: 'Axle shaft', size: `Ø ${s.journalMm} × ${s.reachMm}`, lining: 'hub', edge, bore: [], moves, tag: [s.journalMm / 2 - 3, -s.journalLengthMm - 14] };
 }
 
+/** The plain stretch of the shaft between its end and what is pressed, left out of the drawing when it is long. */
+function cutOf({ shaft: s }: W, onMm: number, dropMm = 0): Pick<Requirement['picture'], 'cut'> {
+  const [from, to] = [-s.reachMm + 22 + dropMm, -s.journalLengthMm - onMm - 26];
+  return to - from > 60 ? { cut: [from, to] } : {};
+}
+
 /** What stands on the flange: between the studs and high enough to clear them. */
 const onFlange = ({ shaft: s }: W, c: Clearances): Need => need('flange inside the studs', 0, s.insideStudsMm, housingContact, [
   window('outerMm', 'press.inside-studs', { max: s.insideStudsMm - c.generalMm }, { large: 'stands on the wheel studs' }),
@@ -40,7 +46,7 @@ export function shaftBearingOn(w: W, c: Clearances = usualClearances): Requireme
     row: rowOf(b, 1), seat: { kind: 'journal', fit, lengthMm }, hammer: { allowed: false, text: 'Never a blow on a bearing going on to a shaft: it marks the ring and bends the flange.' },
     picture: {
       bodies: [...plateBodies(w), shaftBody(w, false), ...ballBodies(b, top)], rolling: [{ r: b.pitchMm / 2, z: top + b.widthMm / 2, radius: b.ballMm / 2, moves: true }],
-      pusherAtMm: top, supportAtMm: s.flangeFromShoulderMm + s.flangeThickMm, leadMm: -s.journalLengthMm,
+      pusherAtMm: top, supportAtMm: s.flangeFromShoulderMm + s.flangeThickMm, leadMm: -s.journalLengthMm, ...cutOf(w, b.widthMm),
       ways: { ...flangeWay(w), inner: [{ at: [(b.boreMm + b.innerFaceOuterMm) / 4, top + b.widthMm / 2], moves: true }], outer: [{ at: [(b.outerMm + b.outerFaceInnerMm) / 4, top + b.widthMm * 0.4], moves: true }], balls: [{ at: [b.pitchMm / 2, top + b.widthMm / 2], moves: true }] },
       lowestMm: s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm, radiusMm: s.flangeMm / 2,
     },
@@ -66,7 +72,7 @@ export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement 
     picture: {
       bodies: [...plateBodies(w), shaftBody(w, false), ...ballBodies(b, -b.widthMm, 'Bearing', false), tube('press-ring', 'Press ring', `${ring.outerMm} × ${s.journalMm} × ${ring.widthMm}`, 'seat', [s.journalMm / 2, ring.outerMm / 2], [top, top + ring.widthMm], { moves: true, tag: [ring.outerMm / 2 - 2, top + ring.widthMm * 0.4] })],
       rolling: [{ r: b.pitchMm / 2, z: -b.widthMm / 2, radius: b.ballMm / 2, moves: false }],
-      pusherAtMm: top, supportAtMm: s.flangeFromShoulderMm + s.flangeThickMm, leadMm: -s.journalLengthMm,
+      pusherAtMm: top, supportAtMm: s.flangeFromShoulderMm + s.flangeThickMm, leadMm: -s.journalLengthMm, ...cutOf(w, ring.widthMm),
       ways: { ...flangeWay(w), 'press-ring': [{ at: [(s.journalMm + ring.outerMm) / 4, top + ring.widthMm / 2], moves: true }] },
       lowestMm: s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm, radiusMm: s.flangeMm / 2,
     },
@@ -93,7 +99,7 @@ export function shaftBearingOff(w: W, c: Clearances = usualClearances): Requirem
     row: rowOf(b, 1), seat: { kind: 'journal', fit, lengthMm }, hammer: { allowed: false, text: 'Behind a guard on the press: it can burst, and it comes with a bang.' },
     picture: {
       bodies: [shaftBody(w, true), ...ballBodies(b, -b.widthMm, 'Old bearing', false)], rolling: [{ r: b.pitchMm / 2, z: -b.widthMm / 2, radius: b.ballMm / 2, moves: false }],
-      pusherAtMm: -s.reachMm, supportAtMm: 0, leadMm: 0,
+      pusherAtMm: -s.reachMm, supportAtMm: 0, leadMm: 0, ...cutOf(w, 0, s.journalLengthMm),
       ways: { shaft: [{ at: [s.journalMm / 5, -s.reachMm + 5], moves: true }, { at: [s.journalMm / 4, -s.journalLengthMm], moves: true }], inner: [{ at: [(b.boreMm + b.innerFaceOuterMm) / 4, -b.widthMm / 2], moves: false }], balls: [{ at: [b.pitchMm / 2, -b.widthMm / 2], moves: false }], outer: [{ at: [(b.outerMm + b.outerFaceInnerMm) / 4, -b.widthMm / 2], moves: false }] },
       lowestMm: s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm, radiusMm: s.flangeMm / 2,
     },
