@@ -1,4 +1,4 @@
-import { benchFor, hammer, operations, type Adapter, type Bench, type Operation, type Press, type Work, type WorkOf } from '../src/core/press/index.ts';
+import { benchFor, hammer, operations, pieceWindows, type Adapter, type Bench, type Operation, type Press, type Work, type WorkOf } from '../src/core/press/index.ts';
 /** A made-up 40 × 76 × 37 ring set with its knuckle and hub. */
 export const exampleWork: WorkOf<'P1'> = {
   family: 'P1',
@@ -39,3 +39,16 @@ export const exampleTools: readonly Press[] = [
 /** Every stroke of every example with every tool. */
 export const exampleBenches = (): { label: string; bench: Bench }[] =>
   exampleWorks.flatMap((work) => operations.flatMap((o) => [...exampleTools, hammer].flatMap((press) => { const bench = benchFor(o, work, press); return bench ? [{ label: `${work.family} ${o} ${press.id}`, bench }] : []; })));
+
+const inside = (w: { min?: number | undefined; max?: number | undefined } | undefined, otherwise: number) => (w?.min !== undefined && w.max !== undefined ? (w.min + w.max) / 2 : w?.min !== undefined ? w.min + 1 : w?.max !== undefined ? w.max - 1 : otherwise);
+/** Sizes at which a stroke can just be set up, and low ones that need a spacer: random pieces lie about them, so that both outcomes come up. */
+export function nearSizes({ requirement: r }: Bench): [number, number, number, Adapter['shape']][] {
+  return [r.pusher, ...(r.support ? [r.support] : [])].flatMap((need) => {
+    const w = pieceWindows(need);
+    const o = inside(w.outerMm, need.face.outerMm);
+    const i = w.innerMm?.min === undefined && w.hollowMm?.min === undefined ? 0 : Math.min(inside(w.innerMm, o / 2), o - 2 * need.face.leastMm);
+    const deep = Math.max(w.heightMm?.min ?? 8, w.hollowMm?.min ?? 0) + 1;
+    const shape = need.shapes?.only[0] ?? 'sleeve';
+    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [need.face.outerMm, 0, 15, 'disc'], [Math.max(40, o + 20), 21, 14, 'disc'], [(w.outerMm?.max ?? need.face.outerMm + 4) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.roundPusher ? [[o + 24, o + 2, 80, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
+  });
+}

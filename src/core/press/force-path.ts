@@ -1,7 +1,7 @@
 import type { Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
 import { bearingInnerMm, type Adapter } from './kit.ts';
-import type { PartNode } from './operation.ts';
+import type { PartNode, Requirement, Touch } from './operation.ts';
 import type { Bench, Stack } from './stack.ts';
 
 export type PathNode = PartNode | 'ram' | 'cap' | 'pusher' | 'support' | 'riser' | 'bed';
@@ -55,14 +55,16 @@ const isPair = (a: PathNode, b: PathNode, pair: Edge) => (a === pair[0] && b ===
 function contacts(s: Stack, { requirement: r }: Bench): Edge[] {
   const edges: Edge[] = [...r.joins, ...(s.cap ? [['ram', 'cap'], ['cap', 'pusher']] as const : [['ram', 'pusher']] as const)];
   if (s.support) edges.push(...(s.riser ? [['support', 'riser'], ['riser', 'bed']] as const : [['support', 'bed']] as const));
-  const reached = r.touches.filter((t) => {
-    const piece = s[t.role];
-    return piece !== undefined && overlap(piece, (t.role === 'pusher' ? r.pusher : r.support)?.proudMm ?? 0, t.innerMm, t.outerMm) > touch;
-  });
+  const reached = r.touches.filter((t) => { const piece = s[t.role]; return piece !== undefined && reaches(piece, t, r); });
   // What stands proud is met before anything else on that side.
   for (const t of reached) if (t.first || !reached.some((x) => x.first && x.role === t.role)) edges.push([t.role, t.node]);
   return edges;
 }
+
+const reaches = (a: Adapter, t: Touch, r: Requirement): boolean => overlap(a, (t.role === 'pusher' ? r.pusher : r.support)?.proudMm ?? 0, t.innerMm, t.outerMm) > touch;
+
+/** Which parts a piece touches in a place, as a key: two pieces with the same key carry the force the same way. */
+export const touchKey = (a: Adapter, role: Touch['role'], r: Requirement): string => r.touches.map((t) => (t.role === role && reaches(a, t, r) ? 1 : 0)).join('');
 
 /** Shortest way from ram to bed that avoids the balls if it can. */
 function lightestWay(edges: readonly Edge[]): PathNode[] {

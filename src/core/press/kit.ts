@@ -112,12 +112,15 @@ export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: numbe
   return { ...pusher, heightMm, ...(hollow > 0 && pusher.shape !== 'half-shells' ? { recessMm: hollow } : {}) };
 };
 
+/** How deep a support is hollow with what is under it. */
+export const footHollowMm = (support: Adapter, riser: Adapter, wayOutMm: number): number => (openBehind(support) ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0) : hollowMm(support));
+
 /** A support and the piece under it as one: higher, and deeper where both are open wide enough for the work to come out. */
 export const footOf = (support: Adapter, riser: Adapter | undefined, wayOutMm: number): Adapter => {
   if (!riser) return support;
   const heightMm = support.heightMm + riser.heightMm;
   const { recessMm: _recess, ...open } = support;
-  const hollow = openBehind(support) ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0) : hollowMm(support);
+  const hollow = footHollowMm(support, riser, wayOutMm);
   return hollow === 0 || hollow >= heightMm ? { ...open, heightMm } : { ...open, heightMm, recessMm: hollow };
 };
 

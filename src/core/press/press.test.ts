@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBench, exampleBenches, exampleWork, piece } from '../../../tests/example.ts';
-import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, operations, pieceWindows, ramForceKn, requirement, strokeForceKn, judgeReading, judgeStack, judgeStroke, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+import { exampleBench, exampleBenches, exampleWork, nearSizes, piece } from '../../../tests/example.ts';
+import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, operations, ramForceKn, requirement, strokeForceKn, judgeReading, judgeStack, judgeStroke, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -73,18 +73,6 @@ function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
   return best;
 }
 
-const inside = (w: { min?: number | undefined; max?: number | undefined } | undefined, otherwise: number) => (w?.min !== undefined && w.max !== undefined ? (w.min + w.max) / 2 : w?.min !== undefined ? w.min + 1 : w?.max !== undefined ? w.max - 1 : otherwise);
-/** Sizes at which a stroke can just be set up, and low ones that need a spacer: random pieces lie about them, so that both outcomes come up. */
-function nearSizes({ requirement: r }: Bench): [number, number, number, Adapter['shape']][] {
-  return [r.pusher, ...(r.support ? [r.support] : [])].flatMap((need) => {
-    const w = pieceWindows(need);
-    const o = inside(w.outerMm, need.face.outerMm);
-    const i = w.innerMm?.min === undefined && w.hollowMm?.min === undefined ? 0 : Math.min(inside(w.innerMm, o / 2), o - 2 * need.face.leastMm);
-    const deep = Math.max(w.heightMm?.min ?? 8, w.hollowMm?.min ?? 0) + 1;
-    const shape = need.shapes?.only[0] ?? 'sleeve';
-    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [need.face.outerMm, 0, 15, 'disc'], [Math.max(40, o + 20), 21, 14, 'disc'], [(w.outerMm?.max ?? need.face.outerMm + 4) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.roundPusher ? [[o + 24, o + 2, 80, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
-  });
-}
 const pieceNear = (near: readonly [number, number, number, Adapter['shape']][]) => fc.oneof(
   { weight: 1, arbitrary: fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep, shape: 'sleeve' as Adapter['shape'] })) },
   { weight: 5, arbitrary: fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -1, max: 1 }) }).map(({ base: [o, i, h, shape], d }) => ({ o: Math.max(8, o + d / 2), i: i === 0 ? 0 : Math.max(1, Math.min(i + d / 2, o - 4)), h, deep: false, shape })) },

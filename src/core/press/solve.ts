@@ -1,7 +1,7 @@
-import { backMm, footOf, headOf, openBehind, type Adapter } from './kit.ts';
+import { backMm, footHollowMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
-import { capScore, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
-import { forcePath } from './force-path.ts';
+import { capScore, carriesNose, goesRound, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, letsScrew, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
+import { forcePath, touchKey } from './force-path.ts';
 
 export interface Solution {
   stack: Stack;
@@ -29,51 +29,73 @@ const best = <T>(list: Ranked<T>[]) => list.sort((a, b) => b.score - a.score);
 const sound = (verdicts: readonly { status: string }[]) => verdicts.every((v) => v.status !== 'stop');
 
 /**
- * All stacks of a kit that satisfy one stroke, best first, at most `most` of them.
+ * The best stacks of a kit for one stroke, at most `most` of them, best first.
  * Exact: a head (pusher and what is on it) and a foot (support and what is under it) are fit or not by themselves, so each is
  * sifted alone and only the survivors are joined, in order of their summed worth, under the rules that need them together.
+ * Spacers that others beat in height and in worth are left out unless a beater may be taken by another place.
  */
-export function solve(kit: readonly Adapter[], bench: Bench, most = 5): SolveResult {
-  const { requirement: r } = bench;
+export function solve(whole: readonly Adapter[], bench: Bench, most = 5): SolveResult {
+  const { requirement: r, press } = bench;
+  const kit = whole.filter((a) => letsScrew(a, press));
+  if (neverFits(bench)) return { solutions: [], missing: missing(whole, 1, 1, bench) };
   const heads = headsOf(kit, bench);
   const feet: Ranked<Foot>[] = r.support ? feetOf(kit, bench) : [{ item: {}, score: 0 }];
   const solutions = join(heads, feet, bench, most);
-  return { solutions, missing: solutions.length > 0 ? [] : missing(kit, heads.length, feet.length, bench) };
+  return { solutions, missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, bench) };
 }
+
+/** Nothing of the kit helps where the tool itself cannot do the stroke. */
+const neverFits = ({ requirement: r, press, forceKn }: Bench): boolean =>
+  forceKn.high > press.capacityKn || (press.kind === 'hammer' && !r.hammer.allowed) || (press.screw !== undefined && r.throughMm < press.screw.rodMm);
 
 interface Head { pusher: Adapter; cap?: Adapter }
 interface Foot { support?: Adapter; riser?: Adapter }
 
+const leastOf = (need: Need, m: Measure) => Math.max(0, ...need.windows.filter((w) => w.level === 'stop' && w.measure === m).map((w) => w.min ?? 0));
+
+/** As many of the best spacers as other places can take away, and one more. */
+const spare = 3;
+
 /** Pushers that fit their place, alone or with the piece that bridges them or lends them reach. */
 function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
   const { requirement: r, forceKn } = bench;
-  const caps = kit.filter((a) => (bench.press.kind === 'screw' || a.innerMm === 0) && sound(judgePiece(a, 'cap', undefined, forceKn)));
-  return best(kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn, grows))).flatMap((pusher) => {
+  const caps = best(kit.filter((a) => (bench.press.kind === 'screw' ? carriesNose(a, bench.press) : a.innerMm === 0) && sound(judgePiece(a, 'cap', undefined, forceKn))).map((item) => ({ item, score: capScore(item) })));
+  const [high, deep] = [leastOf(r.pusher, 'heightMm'), leastOf(r.pusher, 'hollowMm')];
+  return best(kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn, grows))).flatMap((pusher): Ranked<Head>[] => {
     const base = pieceScore(pusher, r.pusher, forceKn);
     const alone = sound(judgePiece(pusher, 'pusher', r.pusher, forceKn));
-    const back = backMm(pusher);
-    // Quick look first: most caps fall here, and only the others are worth words.
-    const options = caps.filter((c) => c.id !== pusher.id && (!openBehind(pusher) || c.outerMm >= back) && (alone || c.outerMm <= r.entryMm));
-    return [...(alone && judgeCap(pusher, undefined, bench).length === 0 ? [{ item: { pusher }, score: base }] : []),
-      ...options.filter((cap) => judgeCap(pusher, cap, bench).every((v) => v.status === 'good') && (alone || sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn)))).map((cap) => ({ item: { pusher, cap }, score: base + capScore(cap) }))];
+    if (alone && judgeCap(pusher, undefined, bench).length === 0) return [{ item: { pusher }, score: base }];
+    // A spacer on top lends height, never depth.
+    if (hollowMm(pusher) < deep) return [];
+    const back = openBehind(pusher) ? backMm(pusher) : 0;
+    const kept: Adapter[] = [];
+    const heads: Ranked<Head>[] = [];
+    for (const { item: cap, score } of caps) {
+      // A quick look first, and no words for what three better ones beat already.
+      if (cap.id === pusher.id || cap.outerMm < back || (!alone && (cap.outerMm > r.entryMm || pusher.heightMm + cap.heightMm < high))) continue;
+      if (kept.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
+      if (!judgeCap(pusher, cap, bench).every((v) => v.status === 'good') || !(alone || sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn)))) continue;
+      kept.push(cap);
+      heads.push({ item: { pusher, cap }, score: base + score });
+    }
+    return heads;
   }));
 }
 
-/** As many of the lowest spacers as other places can take away, and one more. */
-const lowest = 3;
-
-/** Supports that fit their place, alone or raised. A lower spacer is never worse, so only the lowest few are kept. */
+/** Supports that fit their place, alone or with what is under them. A lower spacer is never worse. */
 function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
-  const { requirement: r, forceKn } = bench;
+  const { requirement: r, press, forceKn } = bench;
   const need = r.support!;
-  const risers = kit.filter((a) => sound(judgePiece(a, 'riser', undefined, forceKn))).sort((a, b) => a.heightMm - b.heightMm);
+  const risers = kit.filter((a) => (press.kind !== 'screw' || carriesNose(a, press)) && sound(judgePiece(a, 'riser', undefined, forceKn))).sort((a, b) => a.heightMm - b.heightMm);
+  const [high, deep] = [leastOf(need, 'heightMm'), leastOf(need, 'hollowMm')];
   return best(kit.filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows))).flatMap((support): Ranked<Foot>[] => {
     const base = pieceScore(support, need, forceKn);
     if (sound(judgePiece(support, 'support', need, forceKn)) && sound(judgeRiser(support, undefined, bench))) return [{ item: { support }, score: base }];
     const found: Ranked<Foot>[] = [];
     for (const riser of risers) {
-      if (found.length === lowest) break;
-      if (riser.id === support.id) continue;
+      if (found.length === spare) break;
+      if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm) continue;
+      if (support.heightMm + riser.heightMm < high || footHollowMm(support, riser, r.riserMm) < deep) continue;
       if (sound(judgeRiser(support, riser, bench)) && sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))) found.push({ item: { support, riser }, score: base + riserScore(riser) });
     }
     return found;
@@ -82,15 +104,26 @@ function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
 
 /** Joins heads and feet in falling order of worth until enough good stacks are found. */
 function join(heads: readonly Ranked<Head>[], feet: readonly Ranked<Foot>[], bench: Bench, most: number): Solution[] {
+  const { requirement: r, press } = bench;
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
+  const room = press.daylightMm - r.workHeightMm;
+  const under = feet.map((f) => ({ ...f, heightMm: (f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0), touch: f.item.support ? touchKey(f.item.support, 'support', r) : '' }));
+  const ways = new Map<string, boolean>();
   for (const head of heads) {
-    if (feet[0] === undefined || head.score + feet[0].score <= floor()) break;
-    for (const foot of feet) {
+    if (under[0] === undefined || head.score + under[0].score <= floor()) break;
+    const left = room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0);
+    const above = touchKey(head.item.pusher, 'pusher', r);
+    for (const foot of under) {
       const worth = head.score + foot.score;
       if (worth <= floor()) break;
+      if (foot.heightMm > left || (r.roundPusher && foot.item.support && !goesRound(foot.item.support, head.item.pusher))) continue;
       const stack: Stack = { ...head.item, ...foot.item };
-      if (!sound(judgeTogether(stack, bench)) || !sound(forcePath(stack, bench).verdicts)) continue;
+      // Which parts are touched decides the way of the force; few patterns occur.
+      const key = `${above}/${foot.touch}`;
+      let way = ways.get(key);
+      if (way === undefined) { way = sound(forcePath(stack, bench).verdicts); ways.set(key, way); }
+      if (!way || !sound(judgeTogether(stack, bench))) continue;
       found.push({ item: stack, score: worth });
       found.sort((a, b) => b.score - a.score);
       found.length = Math.min(found.length, most);

@@ -83,8 +83,6 @@ export function judgePiece(a: Adapter, role: Role, need: Need | undefined, force
 const overlapMm = 6;
 const screwClearMm = 0.5;
 
-/** A ram narrower than the pusher's opening would drop into it; a screw's washer likewise. */
-const bridged = (pusher: Adapter, press: Press) => !openBehind(pusher) || backMm(pusher) + overlapMm <= press.ramMm;
 const shortOf = (pusher: Adapter, need: Need): boolean => need.windows.some((w) => w.level === 'stop' && w.measure === 'heightMm' && w.min !== undefined && pusher.heightMm < w.min);
 
 /** Judges the spacer on the pusher: it bridges an open pusher, or adds the reach that is missing. */
@@ -92,14 +90,14 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, { press, req
   const out: Verdict[] = [];
   const back = backMm(pusher);
   if (!cap) {
-    if (!bridged(pusher, press)) out.push({ status: 'stop', rule: 'press.bridge', value: back, limit: `under ${round1(press.ramMm - overlapMm)} mm`, text: `${press.kind === 'screw' ? 'The washer' : 'The ram'} (${round1(press.ramMm)} mm) would drop into ${pusher.name} (inside ${round1(back)}). Lay a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} on it.` });
+    if (!carriesNose(pusher, press)) out.push({ status: 'stop', rule: 'press.bridge', value: back, limit: `under ${round1(press.ramMm - overlapMm)} mm`, text: `${press.kind === 'screw' ? 'The washer' : 'The ram'} (${round1(press.ramMm)} mm) would drop into ${pusher.name} (inside ${round1(back)}). Lay a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} on it.` });
     return out;
   }
   out.push(...judgePiece(cap, 'cap', undefined, forceKn));
-  if (press.kind === 'screw' ? backMm(cap) + overlapMm > press.ramMm : cap.innerMm !== 0) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ${press.kind === 'screw' ? 'washer' : 'ram. Use a solid disc'}.` });
+  if (press.kind === 'screw' ? !carriesNose(cap, press) : cap.innerMm !== 0) out.push({ status: 'stop', rule: 'press.cap-solid', text: `${cap.name} is open, so it cannot carry the ${press.kind === 'screw' ? 'washer' : 'ram. Use a solid disc'}.` });
   if (openBehind(pusher) && cap.outerMm < back + overlapMm) out.push({ status: 'stop', rule: 'press.cap-wide', value: cap.outerMm, limit: `at least ${round1(back + overlapMm)} mm`, text: `${cap.name} would fall into ${pusher.name}.` });
   if (pusher.heightMm < r.followMm && cap.outerMm > r.entryMm) out.push({ status: 'stop', rule: 'press.cap-follow', value: cap.outerMm, text: `${cap.name} meets the work before the stroke is done.` });
-  if (bridged(pusher, press) && !shortOf(pusher, r.pusher)) out.push({ status: 'check', rule: 'press.cap-spare', text: `${cap.name} is not needed: fewer pieces stand straighter.` });
+  if (carriesNose(pusher, press) && !shortOf(pusher, r.pusher)) out.push({ status: 'check', rule: 'press.cap-spare', text: `${cap.name} is not needed: fewer pieces stand straighter.` });
   return out;
 }
 
@@ -107,7 +105,7 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, { press, req
 export function judgeRiser(support: Adapter, riser: Adapter | undefined, { press, requirement: r, forceKn }: Bench): Verdict[] {
   if (!r.support) return [];
   const out: Verdict[] = [];
-  const carriesNut = (a: Adapter) => press.kind !== 'screw' || backMm(a) + overlapMm <= press.ramMm;
+  const carriesNut = (a: Adapter) => press.kind !== 'screw' || carriesNose(a, press);
   const foot = riser ?? support;
   if (!carriesNut(foot)) out.push({ status: 'stop', rule: 'press.foot-bridge', value: backMm(foot), limit: `under ${round1(press.ramMm - overlapMm)} mm`, text: `${foot.name} (inside ${round1(backMm(foot))}) would let the nut (${round1(press.ramMm)} mm) through. Lay a bored plate under it.` });
   if (!riser) return out;
@@ -120,18 +118,25 @@ export function judgeRiser(support: Adapter, riser: Adapter | undefined, { press
 
 export const stackHeightMm = (s: Stack, r: Requirement): number => piecesOf(s).reduce((h, a) => h + a.heightMm, r.workHeightMm);
 
+/** A receiver that passes round what draws. */
+export const goesRound = (support: Adapter, pusher: Adapter): boolean => backMm(support) >= pusher.outerMm + screwClearMm;
+/** The screw of a tool goes through every piece of its stack. */
+export const letsScrew = (a: Adapter, press: Press): boolean => press.screw === undefined || (openBehind(a) && a.innerMm >= press.screw.rodMm + screwClearMm);
+/** A piece that carries the nose of the ram, or the washer or nut of a screw, by itself. */
+export const carriesNose = (a: Adapter, press: Press): boolean => !openBehind(a) || backMm(a) + overlapMm <= press.ramMm;
+
 /** Rules that need all pieces at once, and the press. */
 export function judgeTogether(s: Stack, { press, requirement: r, forceKn }: Bench): Verdict[] {
   const out: Verdict[] = [];
   const ids = piecesOf(s).map((a) => a.id);
   if (new Set(ids).size < ids.length) out.push({ status: 'stop', rule: 'press.one-piece-twice', text: 'One piece is used in two places at once.' });
   if (r.support && !s.support) out.push({ status: 'stop', rule: 'press.no-support', text: `Nothing carries the ${r.support.face.name}.` });
-  if (r.roundPusher && s.support && backMm(s.support) < s.pusher.outerMm + screwClearMm) out.push({ status: 'stop', rule: 'press.round-pusher', value: backMm(s.support), limit: `at least ${round1(s.pusher.outerMm + screwClearMm)} mm`, text: `${s.support.name} (inside ${round1(backMm(s.support))}) does not pass round ${s.pusher.name} (outside ${round1(s.pusher.outerMm)}).` });
+  if (r.roundPusher && s.support && !goesRound(s.support, s.pusher)) out.push({ status: 'stop', rule: 'press.round-pusher', value: backMm(s.support), limit: `at least ${round1(s.pusher.outerMm + screwClearMm)} mm`, text: `${s.support.name} (inside ${round1(backMm(s.support))}) does not pass round ${s.pusher.name} (outside ${round1(s.pusher.outerMm)}).` });
   if (press.kind === 'hammer') return [...out, ...judgeHammer(s.pusher, r)];
   const rod = press.screw && press.screw.rodMm + screwClearMm;
   if (rod !== undefined) {
     if (r.throughMm < rod) out.push({ status: 'stop', rule: 'press.rod-work', value: r.throughMm, limit: `at least ${round1(rod)} mm`, text: r.throughMm === 0 ? `${press.name} cannot go through the work: it is closed. A press or a ram.` : `${press.name} (screw ${round1(press.screw!.rodMm)} mm) does not go through the work, ${round1(r.throughMm)} mm.` });
-    for (const a of piecesOf(s)) if (a.innerMm < rod || !openBehind(a)) out.push({ status: 'stop', rule: 'press.rod-piece', value: a.innerMm, limit: `at least ${round1(rod)} mm`, text: `${a.name} lets no screw of ${round1(press.screw!.rodMm)} mm through.` });
+    for (const a of piecesOf(s)) if (!letsScrew(a, press)) out.push({ status: 'stop', rule: 'press.rod-piece', value: a.innerMm, limit: `at least ${round1(rod)} mm`, text: `${a.name} lets no screw of ${round1(press.screw!.rodMm)} mm through.` });
   }
   if (press.strokeMm !== undefined && press.strokeMm < r.travelMm) out.push({ status: 'check', rule: 'press.stroke', value: press.strokeMm, limit: `at least ${round1(r.travelMm)} mm`, text: `${press.name} goes ${round1(press.strokeMm)} mm in one reach; this stroke needs ${round1(r.travelMm)}. Stop half way, pack it, and begin again square.` });
   const height = stackHeightMm(s, r);
