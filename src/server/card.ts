@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { cornerNames } from '../core/parts.ts';
 import { complaintInShort, layoutNames, resultInWords, suspectsFor, testById } from '../core/diagnosis/index.ts';
 import { itemsOf } from '../core/families/index.ts';
-import { benchOf, checksFor, chosenPart, familyCodeOf, familyOf, instrumentById, seatName, seatResult, stackOf } from '../core/job/index.ts';
+import { benchOf, checksFor, chosenPart, familyCodeOf, familyOf, filmNames, instrumentById, schoolOf, seatName, seatResult, stackOf } from '../core/job/index.ts';
 import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../core/matching/index.ts';
 import { judgeStack, judgeStroke, operationNames, operations, piecesOf } from '../core/press/index.ts';
 import { judgeCheck, recheckKm } from '../core/proof/index.ts';
@@ -59,6 +59,7 @@ export function jobCard(r: JobRecord) {
         { what: `Fit at the ${kind}, tight by`, value: s.interference.likely.toFixed(3), limit: `${s.interference.low.toFixed(3)}–${s.interference.high.toFixed(3)}` },
       ];
     }),
+    schools: choices.plan ? { route: familyOf(ctx, state)?.routes.find((x) => x.id === choices.plan!.value.route)?.name ?? choices.plan.value.route, film: filmNames[schoolOf(choices).film], chilled: choices.plan.value.chill } : null,
     strokes: operations.flatMap((o) => {
       const stroke = state.strokes[o];
       const bench = benchOf(o, ctx, state, choices);

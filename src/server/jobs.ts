@@ -159,6 +159,7 @@ async function choiceFault(db: Db, key: ChoiceKey, value: unknown, { ctx, state 
   }
   if (!key.startsWith('stack-')) return;
   for (const [field, id] of Object.entries(value as Record<string, string>)) {
+    if (field === 'usedAgain') continue;
     if (field === 'pressId') {
       if (id !== hammer.id && !ctx.presses.some((p) => p.id === id)) throw invalid([{ field, reason: `No press is called “${id}”.` }]);
     } else if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);

@@ -225,7 +225,8 @@ export function benchOf(operation: Operation, ctx: JobContext, state: JobState, 
   const fits = fitsOf(ctx, state, choices);
   const r = work && requirement(operation, work);
   if (!r || !fits) return undefined;
-  const on = (p: Press) => benchFor(operation, work, p, fits, schoolOf(choices));
+  const usedAgain = !r.fitting && choices[`stack-${operation}`]?.value.usedAgain === true;
+  const on = (p: Press) => { const b = benchFor(operation, work, p, fits, schoolOf(choices)); return b && { ...b, ...(usedAgain ? { usedAgain } : {}) }; };
   const press = pressId === undefined ? toolOf(operation, r, { ctx, state, choices }, on) : [...ctx.presses, hammer].find((p) => p.id === pressId);
   return press && on(press);
 }

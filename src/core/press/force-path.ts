@@ -28,21 +28,21 @@ export function forcePath(s: Stack, bench: Bench): ForcePath {
   const edges = contacts(s, bench);
   const nodes = lightestWay(edges);
   const both = (['inner', 'outer'] as const).every((ring) => edges.some((e) => isPair(...e, ['pusher', ring])));
-  const throughBalls = nodes.includes('balls') || (both && bench.requirement.fitting);
+  const throughBalls = nodes.includes('balls') || (both && (bench.requirement.fitting || bench.usedAgain === true));
   return { nodes: throughBalls && !nodes.includes('balls') ? viaBalls(edges) : nodes, throughBalls, verdicts: pathVerdicts(nodes, throughBalls, bench) };
 }
 
-function pathVerdicts(nodes: PathNode[], throughBalls: boolean, { requirement: r, forceKn }: Bench): Verdict[] {
+function pathVerdicts(nodes: PathNode[], throughBalls: boolean, { requirement: r, forceKn, usedAgain }: Bench): Verdict[] {
   if (nodes.length === 0) return [{ status: 'stop', rule: 'press.no-path', text: 'No unbroken way for the force from ram to bed: a piece misses what it should carry.', source: 'geometry of the parts' }];
   if (!throughBalls || !r.row) return [{ status: 'good', rule: 'press.path', text: `Force runs through the ${r.carries}.${r.row ? ' No ball carries any of it.' : ''}`, source: 'geometry of the parts' }];
-  if (!r.fitting) return [{ status: 'good', rule: 'press.scrap', text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.', source: 'common practice' }];
+  if (!r.fitting && !usedAgain) return [{ status: 'good', rule: 'press.scrap', text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.', source: 'common practice' }];
   const limit = r.row.staticAxialKn;
   const dent = dentOf(forceKn.high, limit, r.row.ballMm);
   return [{
     status: 'stop',
     rule: 'press.through-balls',
     value: forceKn.likely,
-    limit: '0 kN through the balls of a new bearing',
+    limit: `0 kN through the balls of a ${r.fitting ? 'new bearing' : 'bearing that goes back'}`,
     text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow, ${dent.stressMpa.toFixed(0)} MPa in the contact: dents of about ${dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1)} µm that nobody sees and everybody hears later.`,
     source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN and contact stress, ISO 76; dent by the square of the load, Palmgren`,
   }];

@@ -31,6 +31,8 @@ export interface Bench {
   press: Press;
   /** Expected force of the stroke, kN. */
   forceKn: Band;
+  /** What comes off is to be used again: then its balls may not carry anything either. */
+  usedAgain?: boolean;
 }
 
 const round1 = (x: number) => x.toFixed(1);

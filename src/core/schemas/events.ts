@@ -21,7 +21,7 @@ const Taken = { zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })
 export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Type.Optional(Id), riserId: Type.Optional(Id) });
 export type StackIds = Static<typeof StackSchema>;
 /** A stack laid by hand, or a tool chosen for the solver's own. */
-const StackChoice = closed({ ...StackSchema.properties, pusherId: Type.Optional(Id), pressId: Type.Optional(Id) });
+const StackChoice = closed({ ...StackSchema.properties, pusherId: Type.Optional(Id), pressId: Type.Optional(Id), usedAgain: Type.Optional(Type.Boolean()) });
 
 
 export const eventBodies = {

@@ -135,7 +135,7 @@ const lowest = (s: Stack): Adapter | undefined => s.riser ?? s.support;
 
 /** The parts of the work right of the axis, cut. */
 function Bodies({ f, houses }: { f: Frame; houses: boolean }) {
-  return <g>{f.bench.requirement.picture.bodies.filter((b) => (b.houses ?? false) === houses).map((b) => <path key={b.key} className={`out${b.lining === 'none' ? ' f-sheet thin2' : ''}`} {...(b.lining === 'none' ? {} : { fill: f.marks.fill(b.lining) })} d={outline(f, b)} />)}</g>;
+  return <g>{f.bench.requirement.picture.bodies.filter((b) => (b.houses ?? false) === houses).map((b) => <path key={b.key} className={`out${b.key === 'snap-ring' ? ' f-ink' : b.lining === 'none' ? ' f-sheet thin2' : ''}`} {...(b.lining === 'none' ? {} : { fill: f.marks.fill(b.lining) })} d={outline(f, b)} />)}</g>;
 }
 
 const linings: Record<Role, Lining> = { cap: 'cap', pusher: 'pusher', support: 'support', riser: 'cap' };

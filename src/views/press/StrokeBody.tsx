@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Ruler, ZoomIn, ZoomOut } from 'lucide-react';
+import { Play, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
 import { nearest, operationNames, type Adapter, type Bench, type Role, type Seat } from '../../core/press/index.ts';
 import { cautions } from '../../core/families/index.ts';
 import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
@@ -18,6 +18,7 @@ import { RamCall, RamPanel } from './RamPanel.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
 import { SetupSheet } from './SetupSheet.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
+import { usePlay } from './usePlay.ts';
 import { useRam } from './useRam.ts';
 import { stackIds, stackKey, useStroke, type Stroke } from './useStroke.ts';
 
@@ -30,6 +31,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const [again, setAgain] = useState(false);
   const [byHand, setByHand] = useState(false);
   const [look, setLook] = useState<Look>({ dims: false, zoom: 1 });
+  const shown = usePlay(stroke?.bench.requirement.travelMm ?? 0);
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
   const ram = useRam(operation, stroke?.bench, (body) => send('stroke-traced', body));
   if (!stroke) return <NoGeometry kicker={kicker} operation={operation} tabs={tabs} />;
@@ -38,13 +40,14 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const blows = bench.press.kind === 'hammer';
   const readings = ram.running || ram.points.length > 0 ? ram.points : stroke.readings;
   const trace = view.state.traces[operation];
+  const kept = { pressId: bench.press.id, ...(bench.usedAgain ? { usedAgain: true } : {}) };
   const pick = (role: Role, piece: Adapter | undefined) => {
     if (!stack) return;
     setPicking(undefined);
-    return choose(stackKey(operation), { ...stackIds({ ...stack, [role]: piece }), pressId: bench.press.id });
+    return choose(stackKey(operation), { ...stackIds({ ...stack, [role]: piece }), ...kept });
   };
   const best = solved.solutions[0]?.stack;
-  const useBest = best && (() => choose(stackKey(operation), { ...stackIds(best), pressId: bench.press.id }));
+  const useBest = best && (() => choose(stackKey(operation), { ...stackIds(best), ...kept }));
   const stopped = judgement?.status === 'stop';
   const open = !recorded && !stopped && !refused && cautionRead && !ram.running;
   const laying = byHand && !recorded && !ram.running;
@@ -57,8 +60,8 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       fill
       picture={stack && judgement
         ? <ByHand on={laying} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}>
-            <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={travel} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces scene={f.scene} y={f.y} />}</>} />
-            <LookBar look={look} onLook={setLook} />
+            <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={ram.running ? travel : (shown.at ?? travel)} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces scene={f.scene} y={f.y} />}</>} />
+            <LookBar look={look} onLook={setLook} onPlay={shown.play} />
           </ByHand>
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
           {solved.missing.flatMap((m) => (m.role === 'pusher' || m.role === 'support' ? nearest(view.ctx.adapters, m.role, bench) : [])).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
@@ -66,7 +69,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
         <>
           {ram.live ? <RamCall ram={ram} /> : <TheCall stroke={stroke} />}
           {!recorded && <section className="rule-s"><VerdictShape status="stop" size={34} /><p>{blows ? 'Stop when the note changes: it stands on its seat.' : fitting ? 'Stop when force jumps and travel stops: do not chase it.' : 'Stop if force passes the band: release, soak, look at the support.'}</p></section>}
-          {!ram.running && !recorded && stroke.tools.length > 1 && <section><label className="field tool-pick"><span>With</span><select className="pick" value={bench.press.id} onChange={(e) => choose(stackKey(operation), { pressId: e.target.value })}>{stroke.tools.map((p) => <option key={p.id} value={p.id}>{p.name}{p.kind === 'hammer' ? '' : `, ${p.capacityKn} kN`}</option>)}</select></label></section>}
+          {!ram.running && !recorded && stroke.tools.length > 1 && <section><label className="field tool-pick"><span>With</span><select className="pick" value={bench.press.id} onChange={(e) => choose(stackKey(operation), { ...kept, pressId: e.target.value })}>{stroke.tools.map((p) => <option key={p.id} value={p.id}>{p.name}{p.kind === 'hammer' ? '' : `, ${p.capacityKn} kN`}</option>)}</select></label></section>}
           {stack && !ram.running && (
             <section className="stack"><h2>Stack, top to bottom <span className="cap">tinted: your kit</span></h2>
               <ol>{stackList(stack, bench).map((p, i) => (
@@ -80,6 +83,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
               {stack.support && !stack.riser && !recorded && <button type="button" className="link" onClick={() => setPicking('riser')}>Raise the support</button>}
             </section>
           )}
+          {!fitting && bench.requirement.row && !recorded && !ram.running && <section><label className="check"><input type="checkbox" checked={bench.usedAgain ?? false} onChange={(e) => choose(stackKey(operation), { pressId: bench.press.id, usedAgain: e.target.checked })} /> This bearing goes back in</label></section>}
           {!cautionRead && <section className="p-0!"><Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution></section>}
           {open && !blows && <section><GaugeEntry operation={operation} press={bench.press} /></section>}
           {open && !blows && bench.press.kind !== 'screw' && <RamPanel ram={ram} fitting={fitting} />}
@@ -110,12 +114,13 @@ function basisOf(seat: Seat, { state, choices }: Pick<JobView, 'state' | 'choice
 interface Look { dims: boolean; zoom: number }
 const closer = [1, 1.7, 2.6] as const;
 
-/** Sizes on the drawing, and closer in. */
-function LookBar({ look, onLook }: { look: Look; onLook: (l: Look) => void }) {
+/** Sizes on the drawing, the stroke run once, and closer in. */
+function LookBar({ look, onLook, onPlay }: { look: Look; onLook: (l: Look) => void; onPlay: () => void }) {
   const at = closer.findIndex((z) => z === look.zoom);
   return (
     <div className="look" role="group" aria-label="Drawing">
       <button type="button" className="btn q small" aria-pressed={look.dims} onClick={() => onLook({ ...look, dims: !look.dims })}><Ruler aria-hidden="true" />Sizes</button>
+      <button type="button" className="btn q small" onClick={onPlay}><Play aria-hidden="true" />Stroke</button>
       <button type="button" className="btn q small" aria-label="Closer" disabled={at === closer.length - 1} onClick={() => onLook({ ...look, zoom: closer[at + 1]! })}><ZoomIn aria-hidden="true" /></button>
       <button type="button" className="btn q small" aria-label="Farther" disabled={at === 0} onClick={() => onLook({ ...look, zoom: closer[at - 1]! })}><ZoomOut aria-hidden="true" /></button>
     </div>

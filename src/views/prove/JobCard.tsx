@@ -24,7 +24,8 @@ export interface Card {
   findings: Line[]; found: string[]; items: Line[]; oldPart: Line[]; seats: Line[]; checks: Line[];
   part: { number: string; maker: string; size: string; encoderPairs: number } | null;
   encoder: ({ side: string; method: string } & By) | null;
-  strokes: ({ operation: string; name: string; peakKn: number; expectedKn: Band; depthMm: number | null; plannedMm: number; stack: string[]; readings: { travelMm: number; forceKn: number }[]; status: Status; text: string } & By)[];
+  schools: { route: string; film: string; chilled: boolean } | null;
+  strokes: ({ operation: string; name: string; peakKn: number | null; tool: string; expectedKn: Band; depthMm: number | null; plannedMm: number; stack: string[]; readings: { travelMm: number; forceKn: number }[]; status: Status; text: string } & By)[];
   torque: { procedure: string; source: string; checkedBy: string | null; readings: ({ stage: string; planned: number | null; unit: string; actual: number | null; tool: string; status: Status } & By)[] } | null;
   overrides: ({ rule: string; reason: string } & By)[];
   signed: By | null;
@@ -44,7 +45,7 @@ export default function JobCard({ first, who, card: c }: { first: JobView; who: 
           <>
             <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>{c.seal.verified ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.` : c.seal.brokenAt === undefined ? 'What this job was judged against does not match its seal: the kept copy was altered.' : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}</Call>
             <section><h2>Would it stand in a year?</h2><table className="rows"><tbody>
-              <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length} of 4</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
+              <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length}</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
             </tbody></table></section>
             <section><h2>Seal</h2><p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p><p className="cap">SHA-256 over every entry and the one before it</p></section>
             {c.signed && <Lessons jobId={first.job.id} />}
@@ -86,7 +87,7 @@ function Paper({ c, tz }: { c: Card; tz: string }) {
         <Lines title="Old part, against the new" lines={c.oldPart} />
       </div>
       <Lines title="Seats" lines={c.seats} />
-      <section><h3>Press strokes <span>force to the right, travel down, each on its own scale</span></h3><div className="strokes">{c.strokes.map((s) => <figure key={s.operation}><figcaption><b>{s.name.replace('Press ', '')}</b><VerdictShape status={s.status} size={18} /><span className="vh">{verdictWords[s.status]}</span></figcaption><StrokeStrip stroke={s} /><p className="num"><b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–{fixed(s.expectedKn.high, 1)}</p><p>{s.depthMm === null ? '' : <span className="num">seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm. </span>}{s.stack.join(', ')}. {s.who}</p></figure>)}{c.strokes.length === 0 && <p>None yet.</p>}</div>
+      <section><h3>Press strokes <span>force to the right, travel down, each on its own scale{c.schools ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}` : ''}</span></h3><div className="strokes">{c.strokes.map((s) => <figure key={s.operation}><figcaption><b>{s.name.replace('Press ', '')}</b><VerdictShape status={s.status} size={18} /><span className="vh">{verdictWords[s.status]}</span></figcaption><StrokeStrip stroke={s} /><p className="num">{s.peakKn === null ? <b>{s.tool}</b> : <><b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–{fixed(s.expectedKn.high, 1)}</>}</p><p>{s.depthMm === null ? '' : <span className="num">seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm. </span>}{s.stack.join(', ')}{s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}</p></figure>)}{c.strokes.length === 0 && <p>None yet.</p>}</div>
         {c.encoder && <p>Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')}, {c.encoder.who}.</p>}</section>
       {c.torque && <section><h3>Torque <span>{c.torque.procedure}; {c.torque.source}; {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}</span></h3><table><tbody>{c.torque.readings.map((t, i) => <tr key={i}><td>{t.stage}</td><td className="num"><b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b></td><td className="num">{t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}</td><td>{t.tool}</td><td>{t.who} {clockTime(t.atMs, tz)}</td><td><VerdictShape status={t.status} size={16} /><span className="vh">{verdictWords[t.status]}</span></td></tr>)}</tbody></table></section>}
       <Lines title="Proof" lines={c.checks} />

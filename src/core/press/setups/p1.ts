@@ -1,7 +1,7 @@
 import { opposite, type Knuckle } from '../../parts.ts';
 import { usualClearances, type Body, type Clearances, type Picture, type Place, type Requirement, type Touch } from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
-import { housingContact, need, rowOf, sizeOfBearing, turned, window } from './common.ts';
+import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
 
 type W = WorkOf<'P1'>;
 
@@ -119,7 +119,7 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     touches: [{ role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.flangeMm }, ...under], joins: [...rings, ['hub', 'inner']],
     row: rowOf(b), seat: { kind: 'journal', ...pick(w, 'journal') }, hammer: noHammer('Never a blow on a hub going into a new bearing: the balls take it.'),
     picture: {
-      ...bearingAt(w, up, seated), bodies: [hubBody(w, shoulder, true), studBody(w, shoulder, true), knuckleBody(w, up, bossEdge(k))],
+      ...bearingAt(w, up, seated), bodies: [hubBody(w, shoulder, true), studBody(w, shoulder, true), knuckleBody(w, up, bossEdge(k)), snapRing(w, up)],
       pusherAtMm: shoulder - h.overhangMm, supportAtMm: seated + b.widthMm, leadMm: shoulder,
       ways: { ...waysOf(w, seated, false), hub: [{ at: [hubR, shoulder - h.overhangMm / 2], moves: true }, { at: [hubR, shoulder + b.widthMm * 0.4], moves: true }], inner: [{ at: [innerR, seated + b.widthMm * 0.72], moves: false }, { at: [innerR, seated + b.widthMm - 1], moves: false }] },
       lowestMm: k.bossDepthMm, radiusMm: Math.max(bossRadius(k), h.flangeMm / 2),
@@ -167,6 +167,12 @@ function knuckleBody({ knuckle: k }: W, up: 'inboard' | 'outboard', edge: Place[
   const bore: Place[] = [[R, 0], [R, k.grooveFromFaceMm], [k.grooveMm / 2, k.grooveFromFaceMm], [k.grooveMm / 2, k.grooveFromFaceMm + k.grooveWidthMm], [R, k.grooveFromFaceMm + k.grooveWidthMm], [R, k.seatDepthMm], [k.shoulderMm / 2, k.seatDepthMm], [k.shoulderMm / 2, k.bossDepthMm]];
   const flip = k.snapRingSide !== up;
   return { key: 'knuckle', name: 'Knuckle', size: `bore ${k.boreMm} × ${k.seatDepthMm}`, lining: 'knuckle', edge: flip ? turned(edge, k.bossDepthMm) : edge, bore: flip ? turned(bore, k.bossDepthMm) : bore, moves: false, houses: true, tag: [k.bossOuterMm / 2 - 4, k.bossDepthMm * 0.5] };
+}
+
+/** In its groove, behind the hub: it is in before the hub is. */
+function snapRing({ knuckle: k }: W, up: 'inboard' | 'outboard'): Body {
+  const at: [number, number] = k.snapRingSide === up ? [k.grooveFromFaceMm, k.grooveFromFaceMm + k.grooveWidthMm] : [k.bossDepthMm - k.grooveFromFaceMm - k.grooveWidthMm, k.bossDepthMm - k.grooveFromFaceMm];
+  return tube('snap-ring', '', '', 'none', [k.boreMm / 2 - 3.2, k.grooveMm / 2 - 0.2], [at[0] + 0.2, at[1] - 0.2]);
 }
 
 function hubBody({ hub: h, bearing: b }: W, shoulder: number, flangeUp: boolean): Body {
