@@ -33,6 +33,7 @@ export const exampleWorks: readonly Work[] = [
 export const exampleTools: readonly Press[] = [
   { id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 900 },
   { id: 'low', name: 'Low press', capacityKn: 196, ramMm: 45, daylightMm: 260 },
+  { id: 'ram', name: 'Hollow ram', kind: 'ram', capacityKn: 118, ramMm: 56, daylightMm: 400 },
   { id: 'screw', name: 'Screw', kind: 'screw', capacityKn: 120, ramMm: 36, daylightMm: 320, screw: { rodMm: 20, pitchMm: 2, flankMm: 18.7, threadDeg: 60, faceMm: 0, threadFriction: 0.12, faceFriction: 0.12 } },
 ];
 
@@ -49,6 +50,6 @@ export function nearSizes({ requirement: r }: Bench): [number, number, number, A
     const i = w.innerMm?.min === undefined && w.hollowMm?.min === undefined ? 0 : Math.min(inside(w.innerMm, o / 2), o - 2 * need.face.leastMm);
     const deep = Math.max(w.heightMm?.min ?? 8, w.hollowMm?.min ?? 0) + 1;
     const shape = need.shapes?.only[0] ?? 'sleeve';
-    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [need.face.outerMm, 0, 15, 'disc'], [Math.max(40, o + 20), 21, 14, 'disc'], [(w.outerMm?.max ?? need.face.outerMm + 4) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.roundPusher ? [[o + 24, o + 2, 80, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
+    return [[o, i, deep, shape], [o, i, deep * 0.6, shape], [r.riserMm + 30, r.riserMm + 1, deep * 0.6, 'sleeve'], [o - 1, 0, 14, 'disc'], [need.face.outerMm, 0, 15, 'disc'], [Math.max(40, o + 20), 21, 14, 'disc'], [(w.outerMm?.max ?? need.face.outerMm + 4) - 1, i === 0 ? 0 : (w.innerMm?.min ?? i) + 0.5, deep, shape], ...(r.drawn ? [[o + 24, o + 2, 110, 'sleeve']] : [])] as [number, number, number, Adapter['shape']][];
   });
 }

@@ -70,7 +70,7 @@ it('draws a cartridge with half-shells and a forcing screw, its force read from 
 });
 
 it('drives a shell until the note changes: no force is asked for, the depth is', async () => {
-  const { page } = await tablet(browser);
+  const { page } = await tablet(browser, 'maud');
   const id = await floorJob(page, '11');
   await go(page, `/jobs/${id}/press-in`);
   await button(page, /^3\s*Bearing/u).click();

@@ -26,7 +26,7 @@ it('takes a piece drawn on to the axis, says while it hangs there what it would 
   await page.locator('.call.is-stop', { hasText: /Balls carry .*dents of about/u }).waitFor();
   expect(await page.locator('.stack .k').nth(1).textContent()).toContain('Sleeve 44');
   await button(page, /^Use the best stack/u).click();
-  await page.locator('.call.is-good').waitFor();
+  await page.locator('.call:not(.is-stop)').first().waitFor();
   // By keys: pick up, go down the axis, lay.
   const disc = page.locator('.hand-drawer button', { hasText: 'Disc 95' });
   await disc.focus();

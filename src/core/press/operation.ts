@@ -111,8 +111,6 @@ export interface Picture {
   leadMm: number;
   /** A stretch between two heights where nothing changes, left out with break lines. */
   cut?: readonly [number, number];
-  /** The pusher grips from below: it hangs from its face instead of standing on it. */
-  hangs?: boolean;
   /** Way of the force through each part. */
   ways: Partial<Record<PartNode, readonly { at: Place; moves: boolean }[]>>;
   /** Lowest point of the work and greatest radius at the end of the stroke. */
@@ -139,8 +137,8 @@ export interface Requirement {
   entryMm: number;
   /** Least opening of a piece under the support that lets the work come out further, mm. */
   riserMm: number;
-  /** The support has to pass round the pusher. */
-  roundPusher?: boolean;
+  /** It is drawn, not pushed: a screw or a hollow ram pulls the pusher into a receiver that stands round it. */
+  drawn?: boolean;
   touches: readonly Touch[];
   /** Contacts of the parts with each other, and with the ground where there is no support. */
   joins: readonly (readonly [PartNode, PartNode | 'bed'])[];

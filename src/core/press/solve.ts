@@ -1,6 +1,6 @@
 import { backMm, footHollowMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
-import { capScore, carriesNose, goesRound, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, letsScrew, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
+import { capScore, carriesNose, goesRound, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, letsScrew, takesIn, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
 import { forcePath, touchKey } from './force-path.ts';
 
 export interface Solution {
@@ -46,7 +46,7 @@ export function solve(whole: readonly Adapter[], bench: Bench, most = 5): SolveR
 
 /** Nothing of the kit helps where the tool itself cannot do the stroke. */
 const neverFits = ({ requirement: r, press, forceKn }: Bench): boolean =>
-  forceKn.high > press.capacityKn || (press.kind === 'hammer' && !r.hammer.allowed) || (press.screw !== undefined && r.throughMm < press.screw.rodMm);
+  forceKn.high > press.capacityKn || (r.drawn && (press.kind ?? 'press') === 'press') || (press.kind === 'hammer' && !r.hammer.allowed) || (press.screw !== undefined && r.throughMm < press.screw.rodMm);
 
 interface Head { pusher: Adapter; cap?: Adapter }
 interface Foot { support?: Adapter; riser?: Adapter }
@@ -112,13 +112,14 @@ function join(heads: readonly Ranked<Head>[], feet: readonly Ranked<Foot>[], ben
   const ways = new Map<string, boolean>();
   for (const head of heads) {
     if (under[0] === undefined || head.score + under[0].score <= floor()) break;
-    const left = room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0);
+    const left = r.drawn ? room : room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0);
     const above = touchKey(head.item.pusher, 'pusher', r);
     for (const foot of under) {
       const worth = head.score + foot.score;
       if (worth <= floor()) break;
-      if (foot.heightMm > left || (r.roundPusher && foot.item.support && !goesRound(foot.item.support, head.item.pusher))) continue;
+      if (foot.heightMm > left || (r.drawn && foot.item.support && !goesRound(foot.item.support, head.item.pusher))) continue;
       const stack: Stack = { ...head.item, ...foot.item };
+      if (r.drawn && !takesIn(stack, r)) continue;
       // Which parts are touched decides the way of the force; few patterns occur.
       const key = `${above}/${foot.touch}`;
       let way = ways.get(key);
@@ -156,6 +157,7 @@ const finite = (x: number) => (Number.isFinite(x) ? x : undefined);
 function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Bench): Missing[] {
   const out: Missing[] = [];
   const { requirement: r, press, forceKn } = bench;
+  if (r.drawn && (press.kind ?? 'press') === 'press') return [{ role: 'press', text: 'a screw tool or a hollow ram: this has to be drawn' }];
   if (press.kind === 'hammer' && !r.hammer.allowed) return [{ role: 'press', text: 'a press or a screw tool: this is no stroke for a hammer' }];
   if (forceKn.high > press.capacityKn) out.push({ role: 'press', text: `a press of at least ${forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}` });
   if (press.screw && r.throughMm < press.screw.rodMm) out.push({ role: 'press', text: `a press or a ram: ${press.name} does not go through the work` });
@@ -169,7 +171,7 @@ function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Be
 
 const together = ({ requirement: r, press }: Bench): string =>
   press.screw ? `pieces that a screw of ${press.screw.rodMm.toFixed(0)} mm goes through, not higher than ${press.daylightMm.toFixed(0)} mm together`
-    : r.roundPusher ? 'a receiver that passes round the half-shells, or a press that opens wider'
+    : r.drawn ? 'a receiver that passes round the half-shells, or a press that opens wider'
       : `a lower support or pusher: every stack that fits stands higher than ${press.daylightMm.toFixed(0)} mm, or needs one piece twice`;
 
 /** "outside 73.0–75.7, inside 68.2–72.7, at least 6.5 high": what to turn, borrow or buy. */

@@ -1,6 +1,6 @@
 import { gravestFirst, worst, type Band, type Status, type Verdict } from '../verdict.ts';
 import { faceLimitMpa, facePressureMpa } from './contact.ts';
-import { backMm, bearingInnerMm, footOf, headOf, hollowMm, lipMm, openBehind, type Adapter, type Press } from './kit.ts';
+import { backMm, bearingInnerMm, footHollowMm, footOf, headOf, hollowMm, lipMm, openBehind, type Adapter, type Press } from './kit.ts';
 import { forcePath, type ForcePath } from './force-path.ts';
 import type { Measure, Need, Requirement, Window } from './operation.ts';
 
@@ -118,10 +118,15 @@ export function judgeRiser(support: Adapter, riser: Adapter | undefined, { press
   return out;
 }
 
-export const stackHeightMm = (s: Stack, r: Requirement): number => piecesOf(s).reduce((h, a) => h + a.heightMm, r.workHeightMm);
+/** What is drawn stands inside its receiver and adds no height. */
+export const stackHeightMm = (s: Stack, r: Requirement): number => piecesOf(s).reduce((h, a) => h + (r.drawn && (a === s.pusher || a === s.cap) ? 0 : a.heightMm), r.workHeightMm);
 
 /** A receiver that passes round what draws. */
 export const goesRound = (support: Adapter, pusher: Adapter): boolean => backMm(support) >= pusher.outerMm + screwClearMm;
+/** How far what draws comes into the receiver, and how far it can, mm. */
+const drawnInMm = ({ pusher, cap }: Stack, r: Requirement): number => r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3;
+const footDepthMm = ({ support, riser }: Stack, r: Requirement): number => (!support ? 0 : riser ? footHollowMm(support, riser, r.riserMm) : hollowMm(support));
+export const takesIn = (s: Stack, r: Requirement): boolean => footDepthMm(s, r) >= drawnInMm(s, r);
 /** The screw of a tool goes through every piece of its stack. */
 export const letsScrew = (a: Adapter, press: Press): boolean => press.screw === undefined || (openBehind(a) && a.innerMm >= press.screw.rodMm + screwClearMm);
 /** A piece that carries the nose of the ram, or the washer or nut of a screw, by itself. */
@@ -133,7 +138,9 @@ export function judgeTogether(s: Stack, { press, requirement: r, forceKn }: Benc
   const ids = piecesOf(s).map((a) => a.id);
   if (new Set(ids).size < ids.length) out.push({ status: 'stop', rule: 'press.one-piece-twice', text: 'One piece is used in two places at once.' });
   if (r.support && !s.support) out.push({ status: 'stop', rule: 'press.no-support', text: `Nothing carries the ${r.support.face.name}.` });
-  if (r.roundPusher && s.support && !goesRound(s.support, s.pusher)) out.push({ status: 'stop', rule: 'press.round-pusher', value: backMm(s.support), limit: `at least ${round1(s.pusher.outerMm + screwClearMm)} mm`, text: `${s.support.name} (inside ${round1(backMm(s.support))}) does not pass round ${s.pusher.name} (outside ${round1(s.pusher.outerMm)}).` });
+  if (r.drawn && (press.kind ?? 'press') === 'press') out.push({ status: 'stop', rule: 'press.draws', text: `${press.name} pushes; this has to be drawn: a screw tool or a hollow ram.`, source: 'geometry of the parts' });
+  if (r.drawn && s.support && !takesIn(s, r)) out.push({ status: 'stop', rule: 'press.receive', value: footDepthMm(s, r), limit: `at least ${round1(drawnInMm(s, r))} mm`, text: `${s.support.name} is too shallow: ${s.pusher.name}${s.cap ? ` with ${s.cap.name}` : ''} comes ${round1(drawnInMm(s, r))} mm into it, it has ${round1(footDepthMm(s, r))}.`, source: 'geometry of the parts' });
+  if (r.drawn && s.support && !goesRound(s.support, s.pusher)) out.push({ status: 'stop', rule: 'press.round-pusher', value: backMm(s.support), limit: `at least ${round1(s.pusher.outerMm + screwClearMm)} mm`, text: `${s.support.name} (inside ${round1(backMm(s.support))}) does not pass round ${s.pusher.name} (outside ${round1(s.pusher.outerMm)}).` });
   if (press.kind === 'hammer') return [...out, ...judgeHammer(s.pusher, r)];
   const rod = press.screw && press.screw.rodMm + screwClearMm;
   if (rod !== undefined) {

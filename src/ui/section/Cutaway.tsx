@@ -100,12 +100,13 @@ const silhouette = (f: Frame, b: Body): string => poly(([[0, b.edge[0]![1]], ...
 
 /** What gives the force: the nose of a ram, the washer and rod of a screw, the face of a hammer. */
 function Driver({ f, side }: { f: Frame; side: 1 | -1 }) {
-  const { bench: { press }, scene: s, y, at } = f;
+  const { bench: { press, requirement: { drawn } }, scene: s, y, at } = f;
   const x = (r: number) => rx(at, side * r);
   if (press.kind === 'screw' && press.screw) {
     const rod = press.screw.rodMm / 2;
-    return <g><path className="out f-paper" d={`M${x(0)} ${y(s.top - 6)}H${x(rod)}V${y(s.bed + 8)}H${x(0)}z`} /><path className="out f-paper" d={`M${x(rod)} ${y(s.ramBottom)}H${x(press.ramMm / 2)}V${y(s.ramBottom - 5)}H${x(rod)}z`} /></g>;
+    return <g><path className="out f-paper" d={`M${x(0)} ${y(drawn ? s.ramBottom - 14 : s.top - 6)}H${x(rod)}V${y(s.bed + 8)}H${x(0)}z`} /><path className="out f-paper" d={`M${x(rod)} ${y(s.ramBottom)}H${x(press.ramMm / 2)}V${y(s.ramBottom - 5)}H${x(rod)}z`} /></g>;
   }
+  if (drawn) return <path className="out f-paper" d={`M${x(0)} ${y(s.ramBottom - 12)}H${x(9)}V${y(s.bed + 8)}H${x(0)}z`} />;
   const r = press.kind === 'hammer' ? 16 : press.ramMm / 2;
   return <path className="out f-paper" d={`M${axisX} ${y(s.ramBottom)}H${x(r)}V${y(s.top) + 6}q${(-side * r * at.u) / 2} ${side * 14} ${-side * r * at.u} 0z`} />;
 }
@@ -122,10 +123,10 @@ function Outside({ f }: { f: Frame }) {
     <g>
       <Driver f={f} side={-1} />
       {seen.filter((b) => !b.houses).map((b) => <path key={b.key} className="out f-sheet" d={silhouette(f, b)} />)}
-      {roles.map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out f-kit" d={rect(f, a.outerMm / 2, z[0], z[1], a.shape === 'legs' ? a.innerMm / 2 : 0)} />; })}
+      {(bench.requirement.drawn ? (['support', 'riser'] as const) : roles).map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out f-kit" d={rect(f, a.outerMm / 2, z[0], z[1], a.shape === 'legs' ? a.innerMm / 2 : 0)} />; })}
       {seen.filter((b) => b.houses).map((b) => <path key={b.key} className="out f-paper" d={silhouette(f, b)} />)}
       <path className="out f-paper" d={rect(f, s.radius + 6, s.bed, s.bed + 8, Math.max(0, Math.min(lowest(stack)?.innerMm ?? 0, 2 * s.radius) / 2 - 8))} />
-      {s.at.pusher && etch(stack.pusher, s.at.pusher[0], Math.min(s.at.pusher[1], bench.requirement.picture.hangs ? s.at.pusher[1] : inside))}
+      {s.at.pusher && !bench.requirement.drawn && etch(stack.pusher, s.at.pusher[0], Math.min(s.at.pusher[1], bench.requirement.drawn ? s.at.pusher[1] : inside))}
       {stack.support && s.at.support && stack.support.shape !== 'legs' && etch(stack.support, Math.max(s.at.support[0], outside), s.at.support[1])}
     </g>
   );
@@ -142,12 +143,12 @@ const linings: Record<Role, Lining> = { cap: 'cap', pusher: 'pusher', support: '
 
 function Pieces({ f }: { f: Frame }) {
   const { scene: s, stack, bench, at, y, marks } = f;
-  const hangs = bench.requirement.picture.hangs ?? false;
+  const drawn = bench.requirement.drawn ?? false;
   const opening = Math.max(0, Math.min(lowest(stack)?.innerMm ?? 0, 2 * s.radius) / 2 - 8);
   return (
     <g>
       <Driver f={f} side={1} />
-      {roles.map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out" fill={marks.fill(linings[role])} d={poly(pieceCut(a, z[0], z[1], role === 'cap' || (role === 'pusher' && !hangs)).map(([r, v]): Point => [rx(at, r), y(v)]))} />; })}
+      {roles.map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <path key={role} className="out" fill={marks.fill(linings[role])} d={poly(pieceCut(a, z[0], z[1], role === 'cap' || (role === 'pusher' && !drawn)).map(([r, v]): Point => [rx(at, r), y(v)]))} />; })}
       <path className="out" fill={marks.fill('bed')} d={poly(([[opening, s.bed], [s.radius + 6, s.bed], [s.radius + 6, s.bed + 8], [opening, s.bed + 8]] as Point[]).map(([r, z]): Point => [rx(at, r), y(z)]))} />
     </g>
   );
@@ -201,9 +202,9 @@ function nodePoints(node: PathNode, f: Frame): Point[] {
   const driver = bench.press.screw ? (bench.press.screw.rodMm + bench.press.ramMm) / 4 : nose;
   const through = (role: Role, r: number): Point[] => { const z = s.at[role]; return z ? [p(r, z[0] + Math.min(4, (z[1] - z[0]) / 4)), p(r, z[1])] : []; };
   switch (node) {
-    case 'ram': return [p(driver, s.top + 3), p(driver, s.ramBottom)];
-    case 'cap': return [p(Math.max(driver, Math.min(14, stack.cap!.outerMm / 4)), s.at.cap![0] + stack.cap!.heightMm * 0.4)];
-    case 'pusher': return bench.requirement.picture.hangs ? [p(stack.pusher.outerMm / 2 - 4, s.at.pusher![1]), p(stack.pusher.outerMm / 2 - 4, s.at.pusher![0] + 4), p(wallOf('pusher', f), s.at.pusher![0])] : through('pusher', stack.pusher.shape === 'half-shells' ? stack.pusher.outerMm / 2 - 4 : wallOf('pusher', f)).concat(stack.pusher.shape === 'half-shells' ? [p(wallOf('pusher', f), s.at.pusher![1])] : []);
+    case 'ram': return bench.requirement.drawn ? [p(driver, s.ramBottom - 6), p(driver, s.ramBottom)] : [p(driver, s.top + 3), p(driver, s.ramBottom)];
+    case 'cap': return bench.requirement.drawn ? [p(stack.pusher.outerMm / 2 - 4, s.at.cap![0] + 6)] : [p(Math.max(driver, Math.min(14, stack.cap!.outerMm / 4)), s.at.cap![0] + stack.cap!.heightMm * 0.4)];
+    case 'pusher': return bench.requirement.drawn ? [p(stack.pusher.outerMm / 2 - 4, s.at.pusher![1]), p(stack.pusher.outerMm / 2 - 4, s.at.pusher![0] + 4), p(wallOf('pusher', f), s.at.pusher![0])] : through('pusher', stack.pusher.shape === 'half-shells' ? stack.pusher.outerMm / 2 - 4 : wallOf('pusher', f)).concat(stack.pusher.shape === 'half-shells' ? [p(wallOf('pusher', f), s.at.pusher![1])] : []);
     case 'support': return [p(wallOf('support', f), s.at.support![0] + 3), p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : wallOf('support', f), s.at.support![1])];
     case 'riser': return through('riser', (stack.riser!.outerMm + stack.riser!.innerMm) / 4);
     case 'bed': return [p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : stack.support ? wallOf('support', f) : bench.requirement.picture.radiusMm * 0.85, s.bed + 6)];
@@ -215,7 +216,7 @@ function nodePoints(node: PathNode, f: Frame): Point[] {
 function Heights({ f }: { f: Frame }) {
   const { scene: s, stack, at, y, marks } = f;
   const x = (a: Adapter) => Math.max(34, rx(at, -a.outerMm / 2) - 20);
-  return <g>{(['pusher', 'support', 'riser'] as const).map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <Dim key={role} marks={marks} from={[x(a), y(z[0])]} to={[x(a), y(z[1])]} text={String(a.heightMm)} />; })}</g>;
+  return <g>{((f.bench.requirement.drawn ? ['support', 'riser'] : ['pusher', 'support', 'riser']) as Role[]).map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <Dim key={role} marks={marks} from={[x(a), y(z[0])]} to={[x(a), y(z[1])]} text={String(a.heightMm)} />; })}</g>;
 }
 
 export interface StackLine {

@@ -13,7 +13,7 @@ export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
       {list.map((w, i) => {
         const z = s.at[w.role];
         if (!z) return null;
-        const face = w.role === 'pusher' && !f.bench.requirement.picture.hangs ? z[1] : w.role === 'cap' ? (z[0] + z[1]) / 2 : z[0];
+        const face = w.role === 'pusher' && !f.bench.requirement.drawn ? z[1] : w.role === 'cap' ? (z[0] + z[1]) / 2 : z[0];
         const from: Point = [rx(at, w.radiusMm), y(face)];
         const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
         const lines = wrap(w.text, 24);

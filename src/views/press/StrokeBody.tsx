@@ -78,9 +78,11 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
                   : <div><span className="n num">{i + 1}</span><span>{p.name}</span><span className="num">{p.size}</span></div>}</li>
               ))}</ol>
               {stroke.byHand && !recorded && useBest && <button type="button" className="btn q small w-full mt-2" onClick={useBest}>Use the best stack: {[best.pusher, best.support].flatMap((a) => a?.name ?? []).join(', ')}</button>}
-              {!recorded && <button type="button" className="link" aria-pressed={byHand} onClick={() => setByHand(!byHand)}>{byHand ? 'Close the drawer' : 'Lay it by hand'}</button>}
-              {!stack.cap && !recorded && <button type="button" className="link" onClick={() => setPicking('cap')}>Lay a piece on top</button>}
-              {stack.support && !stack.riser && !recorded && <button type="button" className="link" onClick={() => setPicking('riser')}>Raise the support</button>}
+              {!recorded && <div className="links">
+              <button type="button" className="link" aria-pressed={byHand} onClick={() => setByHand(!byHand)}>{byHand ? 'Close the drawer' : 'Lay it by hand'}</button>
+              {!stack.cap && <button type="button" className="link" onClick={() => setPicking('cap')}>Lay a piece on top</button>}
+              {stack.support && !stack.riser && <button type="button" className="link" onClick={() => setPicking('riser')}>Raise the support</button>}
+              </div>}
             </section>
           )}
           {!fitting && bench.requirement.row && !recorded && !ram.running && <section><label className="check"><input type="checkbox" checked={bench.usedAgain ?? false} onChange={(e) => choose(stackKey(operation), { pressId: bench.press.id, usedAgain: e.target.checked })} /> This bearing goes back in</label></section>}

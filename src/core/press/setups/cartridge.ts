@@ -29,11 +29,11 @@ export function cartridgeOut(w: W, c: Clearances = usualClearances): Requirement
   // Wheel side down; the knuckle's wheel face is its lower face.
   const face = h.depthMm;
   return {
-    ...common(w), operation: 'cartridge-out', fitting: false, up: 'inboard', workHeightMm: h.depthMm, riserMm: k.flangeMm + c.generalMm, roundPusher: true,
+    ...common(w), operation: 'cartridge-out', fitting: false, up: 'inboard', workHeightMm: h.depthMm, riserMm: k.flangeMm + c.generalMm, drawn: true,
     pusher: shells(w, k.reliefMm, c),
     support: need('wheel side of the knuckle', h.boreMm, h.outerMm, housingContact, [window('hollowMm', 'press.receive', { min: h.seatDepthMm + k.shoulderThickMm + k.gapMm + k.flangeThickMm + 3 }, { small: 'is too shallow to receive the cartridge' })]),
     touches: [{ role: 'pusher', node: 'outer', innerMm: k.neckMm, outerMm: k.shoulderMm }, { role: 'support', node: 'knuckle', innerMm: h.boreMm, outerMm: h.outerMm }],
-    picture: { ...picture(w, 'down'), pusherAtMm: face, hangs: true, supportAtMm: face, leadMm: face - h.seatDepthMm, lowestMm: face + k.reliefMm + k.shoulderThickMm + k.gapMm + k.flangeThickMm, radiusMm: Math.max(h.outerMm, k.flangeMm) / 2 },
+    picture: { ...picture(w, 'down'), pusherAtMm: face, supportAtMm: face, leadMm: face - h.seatDepthMm, lowestMm: face + k.reliefMm + k.shoulderThickMm + k.gapMm + k.flangeThickMm, radiusMm: Math.max(h.outerMm, k.flangeMm) / 2 },
     hammer: { allowed: false, text: 'A slide hammer on the flange goes through the balls; what moves it is a steady draw on the shoulder.' },
     seat: { ...common(w).seat, lengthMm: b.widthMm },
   };
