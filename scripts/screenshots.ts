@@ -12,8 +12,8 @@ const shots: Shot[] = [
   { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
   { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' }, { name: 'measure', path: `${job('30')}/match`, press: 'Measure' }, { name: 'compare', path: `${job('30')}/match`, press: 'Part' },
   { name: 'match', path: `${job('21')}/match`, press: 'On the bench' }, { name: 'plan', path: `${job('21')}/plan` }, { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
-  { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('07')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('07')}/press-in`, press: 'Bearing', size: [820, 1180] },
-  { name: 'torque', path: `${job('33')}/torque` }, { name: 'torque-phone', path: `${job('33')}/torque`, size: [390, 844] }, { name: 'prove', path: `${job('26')}/prove` }, { name: 'card', path: `${job('26')}/card` }, { name: 'kit', path: '/kit' },
+  { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' }, { name: 'press-night', path: `${job('19')}/press-in`, press: 'Bearing', night: true }, { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] }, { name: 'press-phone', path: `${job('07')}/press-in`, press: 'Bearing', size: [390, 844] },
+  { name: 'torque', path: `${job('33')}/torque` }, { name: 'prove', path: `${job('26')}/prove` }, { name: 'card', path: `${job('26')}/card` }, { name: 'kit', path: '/kit' },
 ];
 
 const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });

@@ -205,7 +205,7 @@ function nodePoints(node: PathNode, f: Frame): Point[] {
     case 'ram': return bench.requirement.drawn ? [p(driver, s.ramBottom - 6), p(driver, s.ramBottom)] : [p(driver, s.top + 3), p(driver, s.ramBottom)];
     case 'cap': return bench.requirement.drawn ? [p(stack.pusher.outerMm / 2 - 4, s.at.cap![0] + 6)] : [p(Math.max(driver, Math.min(14, stack.cap!.outerMm / 4)), s.at.cap![0] + stack.cap!.heightMm * 0.4)];
     case 'pusher': return bench.requirement.drawn ? [p(stack.pusher.outerMm / 2 - 4, s.at.pusher![1]), p(stack.pusher.outerMm / 2 - 4, s.at.pusher![0] + 4), p(wallOf('pusher', f), s.at.pusher![0])] : through('pusher', stack.pusher.shape === 'half-shells' ? stack.pusher.outerMm / 2 - 4 : wallOf('pusher', f)).concat(stack.pusher.shape === 'half-shells' ? [p(wallOf('pusher', f), s.at.pusher![1])] : []);
-    case 'support': return [p(wallOf('support', f), s.at.support![0] + 3), p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : wallOf('support', f), s.at.support![1])];
+    case 'support': return [p(wallOf('support', f), s.at.support![0] + 3), p(wallOf('support', f), s.at.support![1])];
     case 'riser': return through('riser', (stack.riser!.outerMm + stack.riser!.innerMm) / 4);
     case 'bed': return [p(stack.riser ? (stack.riser.outerMm + stack.riser.innerMm) / 4 : stack.support ? wallOf('support', f) : bench.requirement.picture.radiusMm * 0.85, s.bed + 6)];
     default: return (bench.requirement.picture.ways[node] ?? []).map((w) => p(w.at[0], w.at[1] + shifted(f, w)));
@@ -215,7 +215,8 @@ function nodePoints(node: PathNode, f: Frame): Point[] {
 /** Heights of the pieces on the left. */
 function Heights({ f }: { f: Frame }) {
   const { scene: s, stack, at, y, marks } = f;
-  const x = (a: Adapter) => Math.max(34, rx(at, -a.outerMm / 2) - 20);
+  // The upper ones keep clear of the buttons beside the drawing.
+  const x = (a: Adapter) => Math.max(a === stack.pusher ? 96 : 34, rx(at, -a.outerMm / 2) - 20);
   return <g>{((f.bench.requirement.drawn ? ['support', 'riser'] : ['pusher', 'support', 'riser']) as Role[]).map((role) => { const a = stack[role]; const z = s.at[role]; return a && z && <Dim key={role} marks={marks} from={[x(a), y(z[0])]} to={[x(a), y(z[1])]} text={String(a.heightMm)} />; })}</g>;
 }
 
