@@ -203,7 +203,7 @@ export function requirementOf(operation: Operation, { ctx, state, choices }: Job
 
 /** What can give the force of a stroke on the chosen route, likeliest first: on the car no bench press, and a hammer only where it is a way. */
 export function toolsFor(r: Requirement, { ctx, choices }: Pick<JobNow, 'ctx' | 'choices'>): Press[] {
-  const onCar = choices.plan?.value.route === 'on-car' && r.operation !== 'press-ring-on' && r.operation !== 'shaft-bearing-on';
+  const onCar = choices.plan?.value.route === 'on-car';
   const order = onCar ? ['screw', 'ram'] : ['press', 'ram', 'screw'];
   const ranked = order.flatMap((kind) => ctx.presses.filter((p) => (p.kind ?? 'press') === kind));
   // Where the part stands by itself on the vehicle, it is driven; a press cannot get there.

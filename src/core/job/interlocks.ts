@@ -146,6 +146,11 @@ function encoderRefusal(job: JobNow): Refusal | undefined {
   }
 }
 
+/** Traces after which nothing is recorded until the stroke was made again. */
+const badTraces: Partial<Record<EventBody<'stroke-traced'>['call'], string>> = {
+  cocked: 'The last trace was cocked: back off, square it and press again before the seat is recorded.', galling: 'The last trace was galling: press it out and look at the seat before anything is recorded.', stuck: 'The last trace was stuck: it has not moved. Soak, look at the support, press again.',
+};
+
 function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
   const { ctx, state, choices } = job;
   const early = beforeStroke(b.operation, job);
@@ -158,7 +163,8 @@ function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | 
   const verdict = judgeStack(stack, bench);
   if (verdict.status === 'stop') return no('stack', verdict.verdicts[0]!.rule, `${operationNames[b.operation]}: ${verdict.verdicts[0]!.text}`);
   const traced = b.pressId === hammer.id ? undefined : state.traces[b.operation]?.call;
-  if (traced === 'cocked' || traced === 'galling') return no('operation', `press.${traced}`, traced === 'cocked' ? 'The last trace was cocked: back off, square it and press again before the seat is recorded.' : 'The last trace was galling: press it out and look at the seat before anything is recorded.');
+  const again = traced && badTraces[traced];
+  if (again) return no('operation', `press.${traced}`, again);
   if (b.peakKn === undefined && b.pressId !== hammer.id) return no('peakKn', 'stroke.no-force', 'Type what the gauge showed: a force is never filled in for you.');
   return bench.requirement.fitting && b.depthMm === undefined ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.') : undefined;
 }

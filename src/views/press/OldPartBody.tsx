@@ -43,7 +43,7 @@ function KeepRing() {
   const part = chosenPart(ctx, choices);
   const outer = meanOf(state.oldReadings.outerMm);
   const width = meanOf(state.oldReadings.widthMm);
-  if (!part || part.kind !== 'ring-set' || outer === undefined || width === undefined) return null;
+  if (!part || !['ring-set', 'ball-set', 'taper-set'].includes(part.kind) || outer === undefined || width === undefined) return null;
   const ring = keptRing(job.number, outer, part.bearing.outerFaceInnerMm, width);
   const known = ctx.adapters.some((a) => a.id === ring.id);
   const keep = async () => { const r = await call<Adapter>('POST', '/api/adapters', ring); setSaid(r.ok ? `${ring.name} is in the kit: grind ${grindMm} mm off before it is used.` : (r.problem.errors[0]?.reason ?? r.problem.detail)); };
