@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { cornerNames } from '../core/parts.ts';
 import { complaintInShort, layoutNames, resultInWords, suspectsFor, testById } from '../core/diagnosis/index.ts';
-import { itemsOf } from '../core/families/index.ts';
+import { facts, itemsOf } from '../core/families/index.ts';
 import { benchOf, checksFor, chosenPart, familyCodeOf, familyOf, filmNames, instrumentById, schoolOf, seatName, seatResult, stackOf } from '../core/job/index.ts';
 import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../core/matching/index.ts';
 import { judgeStack, judgeStroke, operationNames, operations, piecesOf } from '../core/press/index.ts';
@@ -72,6 +72,7 @@ export function jobCard(r: JobRecord) {
         path: stack ? judgeStack(stack, bench).path.nodes : [], readings: state.readings[o] ?? [], status: verdict.status, text: verdict.verdicts[0]!.text, ...kept(stroke),
       }];
     }),
+    seen: events.flatMap((e): CardLine[] => (e.type === 'fact-seen' ? [{ what: facts[e.body.factId].ask, value: facts[e.body.factId].done, who: name(e.byId), atMs: e.atMs }] : [])),
     encoder: state.encoderChecked ? { side: state.encoderChecked.side, method: state.encoderChecked.method, ...kept(state.encoderChecked) } : null,
     torque: ctx.procedure ? {
       procedure: ctx.procedure.name, source: ctx.procedure.source, checkedBy: ctx.procedure.checkedBy ?? null,
@@ -110,7 +111,7 @@ export function cardCsv(c: JobCard): string {
     ...c.findings.map((l) => line('finding', l)), ...c.items.map((l) => line('item', l)), ...c.oldPart.map((l) => line('old part', l)), ...c.seats.map((l) => line('seat', l)),
     ...c.strokes.map((s) => line('stroke', { what: s.name, value: `${s.peakKn === null ? s.tool : `${s.peakKn} kN`}${s.depthMm === null ? '' : `, ${s.depthMm} mm`}`, limit: `${s.expectedKn.low.toFixed(1)}–${s.expectedKn.high.toFixed(1)} kN`, status: s.status, who: s.who, atMs: s.atMs })),
     ...(c.torque?.readings ?? []).map((t) => line('torque', { what: t.stage, value: t.actual === null ? 'seen' : `${t.actual} ${t.unit}`, limit: t.planned === null ? '' : `${t.planned} ${t.unit}`, status: t.status, who: t.who, atMs: t.atMs })),
-    ...c.checks.map((l) => line('check', l)),
+    ...c.seen.map((l) => line('seen', l)), ...c.checks.map((l) => line('check', l)),
     ...c.overrides.map((o) => line('override', { what: o.rule, value: o.reason, who: o.who, atMs: o.atMs })),
     ...(c.signed ? [line('signed', { what: 'Signed', value: c.signed.who, atMs: c.signed.atMs })] : []),
     line('seal', { what: c.seal.verified ? 'verified' : 'altered', value: c.seal.hash }),

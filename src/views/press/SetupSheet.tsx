@@ -19,7 +19,7 @@ export function SetupSheet({ stack, bench, judgement }: { stack: Stack; bench: B
     <section ref={here} className="setup"><h2 className="no-print">Take it to the press</h2>
       <div className="three-btns no-print"><button type="button" className="btn q small" onClick={() => window.print()}><Printer aria-hidden="true" />Sheet</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) saveSvg(d, name); }}>SVG</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) void savePng(d, name); }}>PNG</button></div>
       <div className="sheet-only">
-        <h1>{operationNames[r.operation]}</h1><p>Unit {view.ctx.unit.fleetNo}, {view.ctx.corner}, job {view.job.number}. {press.name}, {press.capacityKn} kN.</p>
+        <h1>{operationNames[r.operation]}</h1><p>Unit {view.ctx.unit.fleetNo}, {view.ctx.corner}, job {view.job.number}. {press.name}{press.kind === 'hammer' ? '' : `, ${press.capacityKn} kN`}.</p>
         <ol>{stackList(stack, bench).map((p) => <li key={p.key}><b>{p.name}</b> {p.size}</li>)}</ol>
         <p>Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm. {judgement.verdicts[0]?.text}</p>
         <p><b>{cautions['press']!.text}</b> {cautions['press']!.why}</p>

@@ -58,10 +58,10 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       title={operationNames[operation]}
       tabs={tabs}
       fill
+      over={stack && <LookBar look={look} onLook={setLook} onPlay={shown.play} />}
       picture={stack && judgement
         ? <ByHand on={laying} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}>
             <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={ram.running ? travel : (shown.at ?? travel)} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces scene={f.scene} y={f.y} />}</>} />
-            <LookBar look={look} onLook={setLook} onPlay={shown.play} />
           </ByHand>
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
           {solved.missing.flatMap((m) => (m.role === 'pusher' || m.role === 'support' ? nearest(view.ctx.adapters, m.role, bench) : [])).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}
@@ -120,7 +120,7 @@ const closer = [1, 1.7, 2.6] as const;
 function LookBar({ look, onLook, onPlay }: { look: Look; onLook: (l: Look) => void; onPlay: () => void }) {
   const at = closer.findIndex((z) => z === look.zoom);
   return (
-    <div className="look" role="group" aria-label="Drawing">
+    <div className="lookbar" role="group" aria-label="Drawing">
       <button type="button" className="btn q small" aria-pressed={look.dims} onClick={() => onLook({ ...look, dims: !look.dims })}><Ruler aria-hidden="true" />Sizes</button>
       <button type="button" className="btn q small" onClick={onPlay}><Play aria-hidden="true" />Stroke</button>
       <button type="button" className="btn q small" aria-label="Closer" disabled={at === closer.length - 1} onClick={() => onLook({ ...look, zoom: closer[at + 1]! })}><ZoomIn aria-hidden="true" /></button>

@@ -31,7 +31,7 @@ export function TemperaturePlan() {
   const running = state.timers.some((t) => t.id === 'temperature-window');
   return (
     <details className="more"><summary>Cold or heat: what it gives</summary><div className="grid gap-2">
-      <Choices name="What is brought to a temperature" value={what} onValue={setWhat} options={[{ id: 'bearing', label: 'chill the bearing' }, { id: 'housing', label: 'warm the knuckle' }]} />
+      <Choices name="What is brought to a temperature" value={what} onValue={setWhat} options={[{ id: 'bearing', label: 'chill the bearing' }, { id: 'housing', label: 'warm the housing' }]} />
       <div className="pair-in"><QuantityInput compact label={what === 'bearing' ? 'Bearing at' : 'Knuckle at'} dimension="temperature" decimals={0} text={startText} onText={setStart} /><QuantityInput compact label="Shop at" dimension="temperature" decimals={0} text={shopText} onText={setShop} /></div>
       {w && gain !== undefined && <>
         <p className="num"><b>{gain > 0 ? '+' : '−'}{Math.abs(gain).toFixed(3)} mm</b> on {work.bearing.outerMm} mm; half of it is gone after about <b>{half.toFixed(0)} min</b>.</p>

@@ -21,7 +21,7 @@ export interface Card {
   corner: { id: JobView['ctx']['corner']; name: string };
   complaint: { short: string } | null;
   diagnosis: ({ suspect: string; probability: number; reason: string | null } & By) | null;
-  findings: Line[]; found: string[]; items: Line[]; oldPart: Line[]; seats: Line[]; checks: Line[];
+  findings: Line[]; found: string[]; items: Line[]; oldPart: Line[]; seats: Line[]; seen: Line[]; checks: Line[];
   part: { number: string; maker: string; size: string; encoderPairs: number } | null;
   encoder: ({ side: string; method: string } & By) | null;
   schools: { route: string; film: string; chilled: boolean } | null;
@@ -88,7 +88,7 @@ function Paper({ c, tz }: { c: Card; tz: string }) {
       </div>
       <Lines title="Seats" lines={c.seats} />
       <section><h3>Press strokes <span>force to the right, travel down, each on its own scale{c.schools ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}` : ''}</span></h3><div className="strokes">{c.strokes.map((s) => <figure key={s.operation}><figcaption><b>{s.name.replace('Press ', '')}</b><VerdictShape status={s.status} size={18} /><span className="vh">{verdictWords[s.status]}</span></figcaption><StrokeStrip stroke={s} /><p className="num">{s.peakKn === null ? <b>{s.tool}</b> : <><b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–{fixed(s.expectedKn.high, 1)}</>}</p><p>{s.depthMm === null ? '' : <span className="num">seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm. </span>}{s.stack.join(', ')}{s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}</p></figure>)}{c.strokes.length === 0 && <p>None yet.</p>}</div>
-        {c.encoder && <p>Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')}, {c.encoder.who}.</p>}</section>
+        {c.encoder && <p>Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')}, {c.encoder.who}.</p>}{c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}</section>
       {c.torque && <section><h3>Torque <span>{c.torque.procedure}; {c.torque.source}; {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}</span></h3><table><tbody>{c.torque.readings.map((t, i) => <tr key={i}><td>{t.stage}</td><td className="num"><b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b></td><td className="num">{t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}</td><td>{t.tool}</td><td>{t.who} {clockTime(t.atMs, tz)}</td><td><VerdictShape status={t.status} size={16} /><span className="vh">{verdictWords[t.status]}</span></td></tr>)}</tbody></table></section>}
       <Lines title="Proof" lines={c.checks} />
       <div className="cols-2">

@@ -98,12 +98,14 @@ export interface StationProps {
   /** The picture fills the area and scales with it. */
   fill?: boolean;
   picture: ReactNode;
+  /** Ways to look at the picture: open on a done station too. */
+  over?: ReactNode;
   side: ReactNode;
   actions: ReactNode;
 }
 
 /** The body of a station: picture left, the call and the main action right. */
-export function StationBody({ kicker, title, tabs, fill, picture, side, actions }: StationProps) {
+export function StationBody({ kicker, title, tabs, fill, picture, over, side, actions }: StationProps) {
   const { problem, clear, view, send } = useJob();
   const open = useContext(OpenStation);
   const [reopening, setReopening] = useState(false);
@@ -115,7 +117,7 @@ export function StationBody({ kicker, title, tabs, fill, picture, side, actions 
   return (
     <div className="station">
       <div className="ttl"><h1><span className="op">{kicker}</span>{title}</h1>{tabs}</div>
-      <div className={`pic${fill ? ' fill' : ''}`} role="region" aria-label="The picture" tabIndex={0}><fieldset className="contents" disabled={away}>{picture}</fieldset></div>
+      <div className={`pic${fill ? ' fill' : ''}`} role="region" aria-label="The picture" tabIndex={0}><fieldset className="contents" disabled={away}>{picture}</fieldset>{over}</div>
       <aside className="side" aria-label="The call">
         {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
         <div className="side-in" role="region" aria-label="What is true and what is asked" tabIndex={0}><fieldset className="contents" disabled={away}>{side}</fieldset></div>

@@ -18,8 +18,7 @@ export default function Torque(props: SheetProps) {
   return <JobSheet {...props} station="torque"><Body /></JobSheet>;
 }
 
-const tabs = [{ id: 'rebuild', name: 'Rebuild' }, { id: 'nut', name: 'Axle nut' }] as const;
-type Tab = (typeof tabs)[number]['id'];
+type Tab = 'rebuild' | 'nut';
 const later = ['shield', 'wheel'];
 
 function Body() {
@@ -27,6 +26,7 @@ function Body() {
   const rebuilt = stepsOf(view, 'rebuild').filter((s) => !later.includes(s.id)).every((s) => view.state.stepsDone.rebuild.includes(s.id));
   const [open, setOpen] = useTab<Tab>(`torque:${view.job.id}`, rebuilt ? 'nut' : 'rebuild');
   const done: Tab[] = [...(rebuilt ? ['rebuild' as const] : []), ...(missingFor('torque', view).length === 0 ? ['nut' as const] : [])];
+  const tabs: { id: Tab; name: string }[] = [{ id: 'rebuild', name: 'Rebuild' }, { id: 'nut', name: view.ctx.procedure?.fastener ?? 'Axle nut' }];
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
   if (open === 'rebuild') return <StepsBody phase="rebuild" kicker="Torque, 1 of 2" tabs={bar} onNext={() => setOpen('nut')} skip={later} />;
   return view.ctx.procedure ? <Nut bar={bar} procedure={view.ctx.procedure} /> : <StationBody kicker="Torque, 2 of 2" title="No procedure on record" tabs={bar} picture={<p className="note big">The lead enters the procedure of this nut from the maker’s data, with its source and who checked it. True Spindle never guesses a figure.</p>} side={<Call status="stop">No figure without a source.</Call>} actions={<MainAction label="Record" missing="No procedure" />} />;
