@@ -231,7 +231,7 @@ export interface StackLine {
 /** The stack from top to bottom, in the order that the list names it. */
 export function stackList(stack: Stack, { requirement: r }: Bench): StackLine[] {
   const piece = (role: Role): StackLine[] => { const a = stack[role]; return a ? [{ key: role, kit: true, name: a.name, size: `${a.outerMm} × ${a.innerMm || '–'} × ${a.heightMm}`, role }] : []; };
-  const parts = r.picture.bodies.filter((b) => b.tag).sort((a, b) => a.edge[0]![1] - b.edge[0]![1]).map((b): StackLine => ({ key: b.key, kit: false, name: b.name, size: b.size }));
+  const parts = r.picture.bodies.filter((b) => b.tag).sort((a, b) => Number(a.houses ?? false) - Number(b.houses ?? false) || a.edge[0]![1] - b.edge[0]![1]).map((b): StackLine => ({ key: b.key, kit: false, name: b.name, size: b.size }));
   const bearing = r.picture.bearing && !parts.some((p) => p.key === 'bearing') && r.operation.startsWith('hub') ? [{ key: 'bearing', kit: false, name: r.fitting ? 'Bearing' : 'Old bearing', size: `${r.picture.bearing.of.outerMm} × ${r.picture.bearing.of.boreMm} × ${r.picture.bearing.of.widthMm}` }] : [];
   const at = parts.findIndex((p) => p.key === 'knuckle');
   return [...piece('cap'), ...piece('pusher'), ...parts.slice(0, Math.max(0, at)), ...bearing, ...parts.slice(Math.max(0, at)), ...piece('support'), ...piece('riser')];

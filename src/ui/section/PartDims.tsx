@@ -9,6 +9,9 @@ export function PartDims({ f }: { f: Frame }) {
   const named = bench.requirement.picture.bodies.filter((b) => b.tag);
   const x = Math.min(rx(at, s.radius) + 30, 520);
   const shift = (b: Body) => (b.moves ? s.travel : 0);
+  // Names that would lie over each other step up.
+  const taken: number[] = [];
+  const clear = (at: number): number => (taken.some((t) => Math.abs(t - at) < 17) ? clear(at - 17) : (taken.push(at), at));
   return (
     <g>
       {named.map((b, i) => {
@@ -18,7 +21,7 @@ export function PartDims({ f }: { f: Frame }) {
           <g key={b.key}>
             <Dim marks={marks} from={[x + i * 26, y(top)]} to={[x + i * 26, y(bottom)]} text={(bottom - top).toFixed(1)} />
             <path className="extl" d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`} />
-            <text className="n bgp" x={x + i * 26 - 4} y={y(top) - 5} textAnchor="end">{b.name} {b.size}</text>
+            <text className="n bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">{b.name} {b.size}</text>
           </g>
         );
       })}
