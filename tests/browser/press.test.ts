@@ -30,6 +30,7 @@ it('stops a cocked stroke, lets it be squared, bridges a lost gauge, and says se
   await page.getByLabel('Gauge lead comes loose').check();
   await button(page, /^Pump/u).click();
   await page.locator('.ram-call', { hasText: 'Square and inside the band' }).waitFor();
+  await button(page, 'Release').waitFor();
   // A second tablet does not get the same gauge.
   expect((await page.request.get(`${inject('url')}/api/jobs/${id}/ram/bearing-in/good`, { timeout: 5000 })).status()).toBe(409);
   await page.locator('.ram-call.is-check', { hasText: /No signal.*the trace is kept/u }).waitFor({ timeout: 30_000 });

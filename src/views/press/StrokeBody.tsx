@@ -49,7 +49,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const best = solved.solutions[0]?.stack;
   const useBest = best && (() => choose(stackKey(operation), { ...stackIds(best), ...kept }));
   const stopped = judgement?.status === 'stop';
-  const open = !recorded && !stopped && !refused && cautionRead && !ram.running;
+  const open = !recorded && !stopped && !refused && cautionRead && !blows;
   const laying = byHand && !recorded && !ram.running;
   const travel = Math.min(readings.at(-1)?.travelMm ?? (recorded && fitting ? planned : 0), planned);
   return (
@@ -87,8 +87,8 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
           )}
           {!fitting && bench.requirement.row && !recorded && !ram.running && <section><label className="check"><input type="checkbox" checked={bench.usedAgain ?? false} onChange={(e) => choose(stackKey(operation), { pressId: bench.press.id, usedAgain: e.target.checked })} /> This bearing goes back in</label></section>}
           {!cautionRead && <section className="p-0!"><Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution></section>}
-          {open && !blows && <section><GaugeEntry operation={operation} press={bench.press} /></section>}
-          {open && !blows && bench.press.kind !== 'screw' && <RamPanel ram={ram} fitting={fitting} />}
+          {open && !ram.running && <section><GaugeEntry operation={operation} press={bench.press} /></section>}
+          {open && bench.press.kind !== 'screw' && <RamPanel ram={ram} fitting={fitting} />}
           {trace && !ram.running && <section><button type="button" className="btn q small w-full" onClick={() => setAgain(true)}>Look at the stroke again</button></section>}
           {again && trace && <TraceDialog trace={trace} bench={bench} onClose={() => setAgain(false)} />}
           {stack && judgement && !ram.running && <SetupSheet stack={stack} bench={bench} judgement={judgement} />}
