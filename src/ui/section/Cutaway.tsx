@@ -3,7 +3,8 @@ import { BearingHalf, rows, rx, type Half } from './BearingHalf.tsx';
 import { PartDims } from './PartDims.tsx';
 import { Defs, Dim, poly, useMarks, type Lining, type Marks, type Point } from './primitives.tsx';
 import { pieceCut } from './pieceCut.ts';
-import { sceneOf, type Scene } from './scene.ts';
+import { axisX, layoutOf, sheet } from './layout.ts';
+import type { Scene } from './scene.ts';
 import { Whys } from './Whys.tsx';
 
 export interface Frame {
@@ -30,24 +31,16 @@ export interface CutawayProps {
   beside?: (f: { y: (mm: number) => number; scene: Scene; marks: Marks; edge: number }) => React.ReactNode;
 }
 
-export const axisX = 292;
-const room = 222;
-const sheet = { w: 924, h: 584 };
 
 /** The stroke as it stands in the press: outside view left of the axis, section right of it, to scale. */
 export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, beside }: CutawayProps) {
   const marks = useMarks();
-  const scene = sceneOf(stack, bench, travelMm);
   const { picture } = bench.requirement;
-  const near = closedUp(picture.cut);
-  const height = near(scene.bottom) - near(scene.top);
-  const fit = Math.min(4.2, 572 / height, room / scene.radius);
+  const { scene, fit, y: fitted, near } = layoutOf(stack, bench, travelMm);
   const u = fit * zoom;
-  const spare = 580 - fit * height;
   // Closer in, the place where the pusher meets the part stays where it is.
-  const still = picture.pusherAtMm + bench.requirement.travelMm / 2;
-  const fitted = (mm: number) => 4 + spare / 2 + (near(mm) - near(scene.top)) * fit;
-  const y = (mm: number) => (zoom === 1 ? fitted(mm) : 292 + (near(mm) - near(still)) * u);
+  const still = near(picture.pusherAtMm + bench.requirement.travelMm / 2);
+  const y = (mm: number) => (zoom === 1 ? fitted(mm) : sheet.h / 2 + (near(mm) - still) * u);
   const f: Frame = { scene, stack, bench, at: { ax: axisX, u }, y, marks, right: zoom === 1 ? 548 : 530 };
   const edge = axisX + scene.radius * u;
   const drawing = (
@@ -77,12 +70,6 @@ export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, bes
 }
 
 const label = (s: Stack, j: Judgement, t: number) => `Section: ${s.pusher.name} on top, ${s.support ? `${s.support.name} below` : 'the part stands by itself'}, travel ${t.toFixed(1)} mm. ${j.path.throughBalls ? 'Force crosses the balls.' : 'Force does not touch a ball.'}`;
-
-/** Room that a left-out stretch keeps, mm. */
-const breakMm = 7;
-/** Heights with the plain stretch between them drawn together. */
-const closedUp = (cut: readonly [number, number] | undefined) => (mm: number): number =>
-  !cut || mm <= cut[0] ? mm : mm >= cut[1] ? mm - (cut[1] - cut[0]) + breakMm : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
 
 /** Where a stretch is left out: two thin wavy lines over everything. */
 function BreakLines({ f, cut }: { f: Frame; cut: readonly [number, number] }) {

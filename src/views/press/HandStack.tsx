@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { DndContext, DragOverlay, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent, type KeyboardCoordinateGetter } from '@dnd-kit/core';
 import { judgeStack, roles, type Adapter, type Bench, type Role, type Stack } from '../../core/press/index.ts';
 import { verdictWords } from '../../ui/Marks.tsx';
-import type { Scene } from '../../ui/section/scene.ts';
+import { layoutOf } from '../../ui/section/layout.ts';
 import { PieceFigure } from './PieceFigure.tsx';
 
 const roleWords: Record<Role, string> = { cap: 'under the ram', pusher: 'pushes', support: 'carries', riser: 'raises' };
@@ -20,20 +20,24 @@ const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordina
   return { x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2), y: currentCoordinates.y + next.top + next.height / 2 - (own.top + own.height / 2) };
 };
 
+/** A piece hanging over a place. */
+export interface Held { role: Role; piece: Adapter }
+
 /** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
-export function HandStack({ kit, stack, bench, onLay, children }: { kit: readonly Adapter[]; stack: Stack; bench: Bench; onLay: (role: Role, piece: Adapter) => void; children: ReactNode }) {
+export function HandStack({ kit, stack, bench, onHold, onLay, children }: { kit: readonly Adapter[]; stack: Stack; bench: Bench; /** A piece hangs over a place, or none does any more. */ onHold: (over: Held | undefined) => void; onLay: (role: Role, piece: Adapter) => void; children: ReactNode }) {
   const sensors = useSensors(useSensor(MouseSensor, { activationConstraint: { distance: 6 } }), useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }), useSensor(KeyboardSensor, { coordinateGetter: toNextPlace }));
   const [held, setHeld] = useState<Adapter>();
   const [over, setOver] = useState<Role>();
   const judged = held && over ? judgeStack({ ...stack, [over]: held }, bench) : undefined;
   const word = judged && (judged.verdicts.find((v) => v.status === judged.status && v.text.startsWith(held!.name)) ?? judged.verdicts[0]);
+  const hang = (place: Role | undefined) => { setOver(place); onHold(held && place ? { role: place, piece: held } : undefined); };
+  const drop = () => { setHeld(undefined); setOver(undefined); onHold(undefined); };
   const lay = ({ over: place }: DragEndEvent) => {
     if (held && place) onLay(place.id as Role, held);
-    setHeld(undefined);
-    setOver(undefined);
+    drop();
   };
   return (
-    <DndContext sensors={sensors} onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))} onDragOver={(e) => setOver(e.over?.id as Role | undefined)} onDragEnd={lay} onDragCancel={() => { setHeld(undefined); setOver(undefined); }}>
+    <DndContext sensors={sensors} onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))} onDragOver={(e) => hang(e.over?.id as Role | undefined)} onDragEnd={lay} onDragCancel={drop}>
       <div className={`hand-stack${held ? ' holding' : ''}`}>
         {children}
         {judged && word && <p className={`hand-word is-${judged.status}`} role="status"><b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b> {word.text}</p>}
@@ -49,8 +53,9 @@ function Piece({ piece }: { piece: Adapter }) {
   return <button ref={setNodeRef} type="button" className={isDragging ? 'gone' : ''} {...listeners} {...attributes}><PieceFigure piece={piece} /><span>{piece.name}</span></button>;
 }
 
-/** Places on the axis that take a piece, drawn over the section. */
-export function DropPlaces({ scene, y }: { scene: Scene; y: (mm: number) => number }) {
+/** Places on the axis that take a piece, drawn over the section as the stack lies: they stay while the drawing shows what hangs there. */
+export function DropPlaces({ stack, bench, travelMm }: { stack: Stack; bench: Bench; travelMm: number }) {
+  const { scene, y } = layoutOf(stack, bench, travelMm);
   const { at } = scene;
   const head = y(at.cap?.[0] ?? at.pusher?.[0] ?? scene.ramBottom);
   const foot = y(scene.bed);

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Play, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
-import { nearest, operationNames, type Adapter, type Bench, type Role, type Seat } from '../../core/press/index.ts';
+import { judgeStack, nearest, operationNames, type Adapter, type Bench, type Role, type Seat } from '../../core/press/index.ts';
 import { cautions } from '../../core/families/index.ts';
 import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
 import { gravestFirst, type Verdict } from '../../core/verdict.ts';
@@ -12,7 +12,7 @@ import type { Scene } from '../../ui/section/scene.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
-import { DropPlaces, HandStack } from './HandStack.tsx';
+import { DropPlaces, HandStack, type Held } from './HandStack.tsx';
 import { PieceDialog } from './PieceDialog.tsx';
 import { RamCall, RamPanel } from './RamPanel.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
@@ -30,6 +30,7 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const [recording, setRecording] = useState(false);
   const [again, setAgain] = useState(false);
   const [byHand, setByHand] = useState(false);
+  const [held, setHeld] = useState<Held>();
   const [look, setLook] = useState<Look>({ dims: false, zoom: 1 });
   const shown = usePlay(stroke?.bench.requirement.travelMm ?? 0);
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
@@ -40,6 +41,9 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
   const blows = bench.press.kind === 'hammer';
   const readings = ram.running || ram.points.length > 0 ? ram.points : stroke.readings;
   const trace = view.state.traces[operation];
+  // What hangs over a place is drawn and judged as if it lay there.
+  const seen = stack && held ? { ...stack, [held.role]: held.piece } : stack;
+  const verdict = seen && held ? judgeStack(seen, bench) : judgement;
   const kept = { pressId: bench.press.id, ...(bench.usedAgain ? { usedAgain: true } : {}) };
   const pick = (role: Role, piece: Adapter | undefined) => {
     if (!stack) return;
@@ -59,9 +63,9 @@ export function StrokeBody({ operation, kicker, tabs, onNext }: { operation: Str
       tabs={tabs}
       fill
       over={stack && <LookBar look={look} onLook={setLook} onPlay={shown.play} />}
-      picture={stack && judgement
-        ? <ByHand on={laying} kit={view.ctx.adapters} stack={stack} bench={bench} onLay={pick}>
-            <Cutaway stack={stack} bench={bench} judgement={judgement} travelMm={ram.running ? travel : (shown.at ?? travel)} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces scene={f.scene} y={f.y} />}</>} />
+      picture={stack && seen && verdict
+        ? <ByHand on={laying} kit={view.ctx.adapters} stack={stack} bench={bench} onHold={setHeld} onLay={pick}>
+            <Cutaway stack={seen} bench={bench} judgement={verdict} travelMm={ram.running ? travel : (shown.at ?? travel)} dims={look.dims} zoom={look.zoom} beside={(f) => <>{blows ? <NoForce bench={bench} {...f} /> : <ForceStrip bench={bench} readings={readings} basis={basisOf(seat, view)} {...f} />}{laying && look.zoom === 1 && <DropPlaces stack={stack} bench={bench} travelMm={travel} />}</>} />
           </ByHand>
         : <div className="no-stack"><h2>No stack in this kit fits</h2><p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
           {solved.missing.flatMap((m) => (m.role === 'pusher' || m.role === 'support' ? nearest(view.ctx.adapters, m.role, bench) : [])).map((n) => <p key={n.piece.id} className="cap">Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}</p>)}</div>}

@@ -1,0 +1,23 @@
+import type { Bench, Stack } from '../../core/press/index.ts';
+import { sceneOf, type Scene } from './scene.ts';
+
+/** Size of the drawing's sheet, where its axis stands, and room beside the axis, in drawing units. */
+export const sheet = { w: 924, h: 584 };
+export const axisX = 292;
+const room = 222;
+
+/** Room that a left-out stretch keeps, mm. */
+const breakMm = 7;
+/** Heights with the plain stretch between them drawn together. */
+const closedUp = (cut: readonly [number, number] | undefined) => (mm: number): number =>
+  !cut || mm <= cut[0] ? mm : mm >= cut[1] ? mm - (cut[1] - cut[0]) + breakMm : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
+
+/** Where everything stands on the sheet: the scene, units a millimetre, heights to the sheet, and heights without the left-out stretch. */
+export function layoutOf(stack: Stack, bench: Bench, travelMm: number): { scene: Scene; fit: number; y: (mm: number) => number; near: (mm: number) => number } {
+  const scene = sceneOf(stack, bench, travelMm);
+  const near = closedUp(bench.requirement.picture.cut);
+  const height = near(scene.bottom) - near(scene.top);
+  const fit = Math.min(4.2, 572 / height, room / scene.radius);
+  const top = 4 + (580 - fit * height) / 2;
+  return { scene, fit, near, y: (mm) => top + (near(mm) - near(scene.top)) * fit };
+}
