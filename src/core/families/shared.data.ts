@@ -5,7 +5,7 @@ export const ground: Step = { id: 'ground', place: 'car', minutes: 6, out: { tex
 export const parkingBrake: Step = { id: 'parking-brake', place: 'car', minutes: 2,
   out: { text: 'Parking brake off; an electric one in its service mode', why: 'A motor that winds by itself takes fingers, and a held drum does not come off.', caution: 'stands' },
   back: { text: 'Parking brake out of service mode, adjusted, tried', why: 'Both sides alike before the car moves.', look: 'Holds on both sides' } };
-export const wheel: Step = { id: 'wheel', place: 'car', minutes: 6, lit: ['hub'],
+export const wheel: Step = { id: 'wheel', place: 'car', minutes: 6,
   out: { text: 'Lift, stands under, wheel off, wheel laid under the sill', why: 'The wheel under the sill is the second safety.', tools: ['stands', 'wheel socket'], caution: 'stands' },
   back: { text: 'Wheel on, nuts by hand in a cross', why: 'Torqued in two passes on the ground.', look: 'Wheel seat and face clean' } };
 export const axleNut: Step = { id: 'nut', place: 'car', minutes: 5, lit: ['nut'],

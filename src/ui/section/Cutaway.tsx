@@ -62,8 +62,8 @@ export function Cutaway({ stack, bench, judgement, travelMm, dims, zoom = 1, bes
     <svg className="dr" viewBox={`0 0 ${sheet.w} ${sheet.h}`} role="img" aria-label={label(stack, judgement, travelMm)}>
       <Defs id={marks.id} />
       {zoom === 1 ? drawing : <><clipPath id={`${marks.id}-clip`}><rect x="0" y="0" width="560" height={sheet.h} /></clipPath><g clipPath={`url(#${marks.id}-clip)`}>{drawing}</g></>}
-      <Whys f={f} judgement={judgement} />
       {beside?.({ y: zoom === 1 ? y : fitted, scene, marks, edge: zoom === 1 ? edge : 560 })}
+      <Whys f={f} judgement={judgement} />
       <text className="cap hint" x="0" y="14">To scale, as it stands in the press.</text><text className="cap hint" x="0" y="31">Dimensions in mm</text>
     </svg>
   );

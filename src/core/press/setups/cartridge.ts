@@ -66,12 +66,13 @@ function picture(w: W, wheel: 'up' | 'down'): Pick<Picture, 'bodies' | 'bearing'
   const flangeAt = back - k.shoulderThickMm - k.gapMm;
   const hub: Body = { key: 'hub', name: 'Cartridge', size: sizeOfBearing(b), lining: 'hub', moves: true, edge: [[k.flangeMm / 2, flangeAt - k.flangeThickMm], [k.flangeMm / 2, flangeAt], [b.boreMm / 2 + 4, flangeAt], [b.boreMm / 2 + 4, top], [b.boreMm / 2, top], [b.boreMm / 2, h.seatDepthMm - 1]], bore: [[k.hubBoreMm / 2, flangeAt - k.flangeThickMm], [k.hubBoreMm / 2, h.seatDepthMm - 1]], tag: [k.flangeMm / 2 - 5, flangeAt - k.flangeThickMm / 2] };
   const collar = tube('collar', 'Shoulder', '', 'outer', [b.outerFaceInnerMm / 2, k.shoulderMm / 2], [back - k.shoulderThickMm, back], { moves: true });
-  const neck = tube('neck', 'Outer ring', '', 'outer', [b.outerFaceInnerMm / 2, k.neckMm / 2], [back, top + 0.1], { moves: true });
+  // Where the ring itself does not reach into the relief, its neck does.
+  const neck = back >= top ? undefined : tube('neck', 'Outer ring', '', 'outer', [b.outerFaceInnerMm / 2, k.neckMm / 2], [back, top], { moves: true });
   const outer = (b.outerMm + b.outerFaceInnerMm) / 4;
   const knuckle = tube('knuckle', 'Knuckle', `bore ${h.boreMm} × ${h.seatDepthMm}`, 'knuckle', [h.boreMm / 2, h.outerMm / 2], [0, h.depthMm], { houses: true, tag: [h.outerMm / 2 - 4, h.depthMm / 2] });
   const p = (r: number, z: number, moves = true) => ({ at: [r, at(z)] as const, moves });
   return {
-    bodies: [flip(hub), flip(neck), flip(collar), wheel === 'up' ? knuckle : { ...knuckle, edge: turned(knuckle.edge, h.depthMm), bore: turned(knuckle.bore, h.depthMm) }],
+    bodies: [flip(hub), ...(neck ? [flip(neck)] : []), flip(collar), wheel === 'up' ? knuckle : { ...knuckle, edge: turned(knuckle.edge, h.depthMm), bore: turned(knuckle.bore, h.depthMm) }],
     bearing: { of: b, topMm: wheel === 'up' ? top + begin : h.depthMm - top - b.widthMm, moves: true, encoderUp: b.encoder.kind === 'none' || !w.encoderSide ? undefined : (w.encoderSide === 'outboard') === (wheel === 'up') },
     ways: { outer: [p(outer, back - k.shoulderThickMm / 2), p(outer, top + b.widthMm * 0.5)], inner: [p((b.boreMm + b.innerFaceOuterMm) / 4, top + b.widthMm * 0.5)], balls: [p(b.pitchMm / 2, top + b.widthMm * 0.27)], hub: [p(b.boreMm / 2 - 2, top)], knuckle: [{ at: [(h.boreMm + h.outerMm) / 4, h.depthMm / 2], moves: false }] },
   };
