@@ -1,12 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBenches, piece } from '../../../tests/example.ts';
-import { layoutOf } from '../../ui/section/layout.ts';
+import { exampleBenches } from '../../../tests/example.ts';
 import { band } from '../verdict.ts';
-import { endsStroke, engagedShare, follower, forceAtKn, strokeForceKn, usualSchool, type Stack, type StrokeCall } from './index.ts';
+import { endsStroke, engagedShare, follower, forceAtKn, strokeForceKn, usualSchool, type StrokeCall } from './index.ts';
 
 const all = exampleBenches().filter((x) => x.bench.press.id === 'p' || (x.bench.requirement.drawn && x.bench.press.id === 'screw'));
-const stack: Stack = { pusher: piece('p', 60, 30, 50), support: piece('s', 120, 80, 40) };
 
 describe.each(all)('the picture of $label', ({ bench }) => {
   const { requirement: r } = bench;
@@ -28,12 +26,6 @@ describe.each(all)('the picture of $label', ({ bench }) => {
     if (!picture.cut) return;
     const [from, to] = picture.cut;
     for (const b of picture.bodies) for (const [, z] of [...b.edge, ...b.bore]) for (const travel of b.moves ? [0, r.travelMm] : [0]) expect(z + travel > from && z + travel < to, `${b.key} at ${z}`).toBe(false);
-  });
-  it('keeps the order of heights and the travel to scale', () => {
-    const { y, fit, scene } = layoutOf(stack, bench, 0);
-    fc.assert(fc.property(fc.double({ min: scene.top, max: scene.bottom, noNaN: true }), fc.double({ min: scene.top, max: scene.bottom, noNaN: true }), (a, b) => { if (a < b) expect(y(a)).toBeLessThanOrEqual(y(b)); }));
-    expect(y(scene.leadHome) - y(scene.leadStart)).toBeCloseTo(r.travelMm * fit, 6);
-    expect(layoutOf(stack, bench, r.travelMm).scene.at.pusher![0] - scene.at.pusher![0]).toBeCloseTo(r.travelMm, 9);
   });
 });
 
