@@ -65,7 +65,7 @@ it('takes a WAV from file to finding to a changed probability, and can be stoppe
   await file.setInputFiles({ name: 'notes.wav', mimeType: 'audio/wav', buffer: Buffer.from('not a recording at all') });
   await page.locator('.call', { hasText: /not a WAV file/u }).waitFor();
   await page.getByLabel(/^Speed, from/u).fill('80');
-  await file.setInputFiles({ name: 'long.wav', mimeType: 'audio/wav', buffer: make(240, 48_000) });
+  await file.setInputFiles({ name: 'long.wav', mimeType: 'audio/wav', buffer: make(240, 48_000) }, { timeout: 40_000 });
   await button(page, 'Cancel').click();
   await page.locator('.call', { hasText: 'No recording yet' }).waitFor();
   await file.setInputFiles({ name: 'drive.wav', mimeType: 'audio/wav', buffer: make(8, 16_000) });

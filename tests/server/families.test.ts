@@ -14,8 +14,7 @@ import { chosenPart, familyCodeOf, workOf } from '../../src/core/job/index.ts';
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
 process.env['LOG_LEVEL'] = 'silent';
 const { importTable, importWorkshop } = await import('../../src/server/import.ts');
-const { addEvent, jobView, setChoice, startJob } = await import('../../src/server/jobs.ts');
-const { jobRecord } = await import('../../src/server/jobs.ts');
+const { jobRecord, jobView, setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
 const demo = (name: string) => readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
@@ -30,8 +29,9 @@ async function walk(unitId: string, corner: 'LF' | 'RF' | 'LR' | 'RR', route: 'b
   const id = uuid();
   const by = 'ines';
   let view = await startJob({ id, unitId, corner, byId: by });
-  const put = async (type: string, body: object, pin?: string) => { view = await addEvent(id, { id: uuid(), type, body, byId: by, ...(pin ? { pin } : {}) } as never); };
-  const done = async (station: Station) => { expect(missingFor(station, view), station).toEqual([]); await put('station-done', { station }); };
+  const put = (type: string, body: object, pin?: string) => writeEvent(id, { id: uuid(), type, body, byId: by, ...(pin ? { pin } : {}) } as never);
+  const look = async () => { view = await jobView(id); };
+  const done = async (station: Station) => { await look(); expect(missingFor(station, view), station).toEqual([]); await put('station-done', { station }); await look(); };
   await put('complaint-recorded', { corner, lamps: ['none'], history: [] });
   await done('complaint');
   await put('test-recorded', { testId: 'spring', place: corner, result: 'gritty' });
@@ -43,6 +43,7 @@ async function walk(unitId: string, corner: 'LF' | 'RF' | 'LR' | 'RR', route: 'b
   await done('plan');
   await put('caution-read', { cautionId: 'press' });
   const task = async (t: Task) => {
+    await look();
     const { ctx, state, choices } = view;
     const part = chosenPart(ctx, choices)!;
     switch (t.kind) {

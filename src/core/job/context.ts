@@ -70,7 +70,10 @@ export const familyCodeOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: Jo
 export const familyOf = (ctx: Pick<JobContext, 'unit' | 'corner'>, state: JobState): Family | undefined => familyByCode(familyCodeOf(ctx, state));
 
 /** How the job's family is walked; undefined for one that is worked outside this version. */
-export const walkOf = ({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>): Walk | undefined => walks[familyCodeOf(ctx, state) ?? 'P3'];
+export function walkOf({ ctx, state }: Pick<JobNow, 'ctx' | 'state'>): Walk | undefined {
+  const code = familyCodeOf(ctx, state);
+  return code && walks[code];
+}
 /** Steps of the job's family on its route. */
 export const stepsOf = (job: JobNow, phase: Phase): WalkStep[] => walkSteps(walkOf(job)?.steps ?? [], phase, job.choices.plan?.value.route);
 /** Strokes of the job, out and in, in order. */
