@@ -8,9 +8,11 @@ import { faultOf, useJob } from '../shell/useJob.ts';
 
 /** Gauge and travel, typed while the handle rests; each pair is one point of the strip. */
 export function GaugeEntry({ operation, press }: { operation: Operation; press: Press }) {
-  const { view, send, problem } = useJob();
+  const { view, send, problem, clear } = useJob();
   const [force, setForce, clearForce] = useDraft(`${view.job.id}:${operation}:force`);
   const [travel, setTravel, clearTravel] = useDraft(`${view.job.id}:${operation}:travel`);
+  // What is typed anew is no longer what was refused.
+  const typed = (set: (t: string) => void) => (t: string) => { if (problem) clear(); set(t); };
   const form = useRef<HTMLFormElement>(null);
   // A gauge may read pressure, and a wrench on a screw torque: force by the piston, or by the greased thread.
   const other = press.screw ? fromTorque(force, press.screw) : fromPressureText(force, press);
@@ -27,8 +29,8 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   };
   return (
     <form ref={form} className="gauge" onSubmit={submit}>
-      <QuantityInput label="Travel" dimension="length" decimals={1} text={travel} onText={setTravel} fault={faultOf(problem, 'travelMm')} />
-      <QuantityInput label={press.screw ? 'Wrench or gauge' : 'Gauge'} dimension="force" text={force} onText={setForce} fault={faultOf(problem, 'forceKn') ?? (other && !other.ok ? other.reason : undefined)} {...(other?.ok ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` } : {})} />
+      <QuantityInput label="Travel" dimension="length" decimals={1} text={travel} onText={typed(setTravel)} fault={faultOf(problem, 'travelMm')} />
+      <QuantityInput label={press.screw ? 'Wrench or gauge' : 'Gauge'} dimension="force" text={force} onText={typed(setForce)} fault={faultOf(problem, 'forceKn') ?? (other && !other.ok ? other.reason : undefined)} {...(other?.ok ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` } : {})} />
       <button type="submit" className="btn q small" aria-label="Add reading"><Plus aria-hidden="true" /></button>
     </form>
   );
