@@ -6,7 +6,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
-import { shopName } from '../src/server/jobs.ts';
+import { shopName } from '../src/server/floor.ts';
 import { Problem } from '../src/server/problem.ts';
 
 const folder = resolve(dirname(fileURLToPath(import.meta.url)), '../demo-data');

@@ -58,6 +58,12 @@ export const snapshots = sqliteTable('snapshots', {
   data: text('data').notNull(),
 });
 
+/** The job card as it was signed: no later rule changes it. Its hash is in the signed line. */
+export const cards = sqliteTable('cards', {
+  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  data: text('data').notNull(),
+});
+
 /** Signed jobs whose cause was seen on the bench, for the tests to learn from. */
 export const outcomes = sqliteTable('outcomes', {
   jobId: text('job_id').primaryKey().references(() => jobs.id),

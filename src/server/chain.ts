@@ -1,9 +1,13 @@
 import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
+import type { Seal } from '../core/card/index.ts';
 import type { EventRow, JobRow } from '../db/jobs.ts';
 
+/** SHA-256 of a text, hex. */
+export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+
 /** SHA-256 over canonical JSON (RFC 8785), hex. */
-const digest = (value: unknown): string => createHash('sha256').update(canonicalize(value) ?? '').digest('hex');
+const digest = (value: unknown): string => sha256(canonicalize(value) ?? '');
 
 /** First link: the job itself. */
 export const rootHash = (job: Pick<JobRow, 'id' | 'number' | 'unitId' | 'corner' | 'createdMs'>): string =>
@@ -12,14 +16,6 @@ export const rootHash = (job: Pick<JobRow, 'id' | 'number' | 'unitId' | 'corner'
 /** Hash of an event chained to the one before it. */
 export const eventHash = (prevHash: string, e: Pick<EventRow, 'id' | 'jobId' | 'type' | 'body' | 'byId' | 'atMs'>): string =>
   digest({ prevHash, id: e.id, jobId: e.jobId, type: e.type, body: e.body, byId: e.byId, atMs: e.atMs });
-
-export interface Seal {
-  verified: boolean;
-  entries: number;
-  hash: string;
-  /** Sequence of the first line that does not fit. */
-  brokenAt?: number;
-}
 
 /** Walks the chain of one job from its root. */
 export function verifyChain(job: JobRow, events: readonly EventRow[]): Seal {

@@ -1,63 +1,18 @@
-import type { FloorRow, FloorView, JobContext, JobState, JobView } from '../core/job/index.ts';
-import { cornerOfJob, currentStation, familyOf, nextAction, project, recheck, refusal, spine } from '../core/job/index.ts';
-import { complaintInShort } from '../core/diagnosis/index.ts';
+import { refusal, type JobView } from '../core/job/index.ts';
 import type { JobCorner } from '../core/parts.ts';
 import { hammer } from '../core/press/index.ts';
-import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type Choices, type EventBody, type EventType } from '../core/schemas/events.ts';
-import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
-import type { Procedure } from '../core/torque/index.ts';
-import { allJobs, choiceRow, choicesOf, eventById, eventsOf, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow, type JobRow } from '../db/jobs.ts';
-import { getMeta, getRecord, listRecords } from '../db/records.ts';
+import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, type EventType, type JobEvent } from '../core/schemas/events.ts';
+import { choiceRow, eventById, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow } from '../db/jobs.ts';
+import { getRecord } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
 import { eventHash, rootHash } from './chain.ts';
-import { bookNow } from './books.ts';
-import { people, personByPin, personOrProblem } from './people.ts';
-import { invalid, notFound, Problem } from './problem.ts';
-import { freeze, frozenJob, noteUnit, signingWrites, snapshotFits, withClock } from './signing.ts';
-import { partIndex, partsOfJob } from './parts.ts';
+import { jobRecord, jobView } from './job-record.ts';
+import { personByPin, personOrProblem } from './people.ts';
+import { invalid, Problem } from './problem.ts';
+import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
+import { partIndex } from './parts.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
-
-/** Times are kept in UTC and shown in the shop's zone. */
-const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-
-/** What a job is judged against: what the shop has now, or, once signed, what it had then. */
-async function contextOf(db: Db, job: JobRow, state: JobState, choices: Choices): Promise<JobContext> {
-  const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
-  if (!unit) throw notFound('unit', job.unitId);
-  const list = <T>(kind: WorkshopKind) => listRecords<T>(db, kind);
-  const corner = cornerOfJob(job.corner, state);
-  const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
-  const procedure = procedureId ? await getRecord<Procedure>(db, 'procedures', procedureId) : undefined;
-  return {
-    unit, corner, parts: await partsOfJob(db, { unit, corner }, state, choices.match?.value.partNumber), adapters: await list('adapters'), presses: await list('presses'),
-    instruments: await list('instruments'), wrenches: await list('wrenches'), book: await bookNow(db), ...(procedure ? { procedure } : {}),
-  };
-}
-
-export interface JobRecord extends JobView {
-  events: EventRow[];
-  /** Whether what a signed job was judged against is still what was signed. */
-  snapshotFits: boolean;
-}
-
-/** The job with its whole record. */
-export async function jobRecord(id: string): Promise<JobRecord> {
-  const { db } = await store();
-  const job = await jobById(db, id);
-  if (!job) throw notFound('job', id);
-  const events = await eventsOf(db, id);
-  const state = project(events);
-  const frozen = state.signed ? await frozenJob(db, id) : undefined;
-  const choices = frozen?.choices ?? (await choicesOf(db, id));
-  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
-  return { job, ctx, state, choices, people: await people(), nowMs: Date.now(), timeZone: shopZone, events, snapshotFits: await snapshotFits(db, id, state.signed?.snapshot) };
-}
-
-export async function jobView(id: string): Promise<JobView> {
-  const { events: _events, snapshotFits: _fits, ...view } = await jobRecord(id);
-  return view;
-}
 
 export interface NewJob {
   id: string;
@@ -108,16 +63,18 @@ export async function writeEvent(jobId: string, input: NewEvent, atMs = Date.now
       if (known.jobId !== jobId || known.type !== input.type) throw new Problem(409, 'Id already used', `The id ${input.id} already names another entry.`, [{ field: 'id', reason: 'Already used for something else.' }]);
       return;
     }
-    const { job, events, ...now } = await jobRecord(jobId);
+    const record = await jobRecord(jobId);
+    const { job, events, ...now } = record;
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
     if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
-    const frozen = input.type === 'signed' ? freeze(now) : undefined;
-    const kept = frozen ? { ...body, snapshot: frozen.snapshot } : body;
+    const line = { seq: 0, id: input.id, jobId, type: input.type, body, byId: input.byId, atMs } as JobEvent;
+    const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
+    const kept = frozen ? { ...body, ...hashesOf(frozen) } : body;
     const link = { id: input.id, jobId, type: input.type, body: kept, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
     const write = insertEvent(db, { ...link, body: JSON.stringify(kept), prevHash, hash: eventHash(prevHash, link as EventRow) });
-    const more = frozen ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen.data, atMs)
+    const more = frozen ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen, atMs)
       : input.type === 'recheck-done' ? await noteUnit(db, job.unitId, { odometerKm: (kept as EventBody<'recheck-done'>).odometerKm }) : [];
     await db.batch([write, ...more]);
   });
@@ -164,27 +121,4 @@ async function choiceFault(db: Db, key: ChoiceKey, value: unknown, { ctx, state 
       if (id !== hammer.id && !ctx.presses.some((p) => p.id === id)) throw invalid([{ field, reason: `No press is called “${id}”.` }]);
     } else if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
   }
-}
-
-/** The floor: one row a job, oldest first. */
-export async function floorView(): Promise<FloorView> {
-  const { db } = await store();
-  const rows = await Promise.all((await allJobs(db)).map(async (job) => floorRow(await jobRecord(job.id))));
-  return { shop: (await shopName()) ?? 'Workshop', rows, units: await listRecords<UnitRecord>(db, 'units'), people: await people(), nowMs: Date.now(), timeZone: shopZone };
-}
-
-function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
-  const due = recheck(now);
-  const by = events.at(-1)?.byId ?? job.byId;
-  return {
-    id: job.id, number: job.number, fleetNo: now.ctx.unit.fleetNo, unitName: now.ctx.unit.name, corner: now.ctx.corner,
-    complaint: complaintInShort(now.state.complaint), family: familyOf(now.ctx, now.state)?.name ?? 'Bearing not on record',
-    spine: spine(now), next: nextAction(now), station: currentStation(now.state.done), timers: now.state.timers, startedMs: job.createdMs,
-    who: all.find((p) => p.id === by)?.name ?? by,
-    ...(due ? { recheck: due } : {}), ...(now.state.closed ? { closed: now.state.closed } : {}),
-  };
-}
-
-export async function shopName(): Promise<string | undefined> {
-  return getMeta((await store()).db, 'shop');
 }

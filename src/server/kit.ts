@@ -2,7 +2,7 @@ import type { Person } from '../core/job/index.ts';
 import { benchFor, bestPurchase, hammer, operationNames, operations, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
-import { shopName } from './jobs.ts';
+import { shopName } from './floor.ts';
 import { partIndex } from './parts.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';

@@ -5,9 +5,10 @@ import { lockedMs, noteTry, pinMatches } from './pin.ts';
 import { invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
 
-export async function people(): Promise<Person[]> {
-  return (await listTechnicians((await store()).db)).map(({ id, name, lead }) => ({ id, name, lead }));
+export async function peopleOf(db: Db): Promise<Person[]> {
+  return (await listTechnicians(db)).map(({ id, name, lead }) => ({ id, name, lead }));
 }
+export const people = async (): Promise<Person[]> => peopleOf((await store()).db);
 
 export async function personOrProblem(db: Db, id: string) {
   const person = await technicianById(db, id);

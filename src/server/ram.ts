@@ -2,7 +2,7 @@ import { beforeStroke, benchOf } from '../core/job/index.ts';
 import { operations, type Operation } from '../core/press/index.ts';
 import { ramFaults, type RamFault } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
-import { jobView } from './jobs.ts';
+import { jobView } from './job-record.ts';
 import { invalid, notFound, Problem } from './problem.ts';
 import { sse } from './streams.ts';
 

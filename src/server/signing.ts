@@ -1,58 +1,96 @@
-import { createHash } from 'node:crypto';
+import { makeCard } from '../core/card/index.ts';
+import { strokesIn } from '../core/families/index.ts';
+import { chosenPart, project, walkOf, type JobNow } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
-import { chosenPart, type JobContext, type JobNow, type JobView } from '../core/job/index.ts';
-import type { EventBody } from '../core/schemas/events.ts';
+import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { putOutcome } from '../db/books.ts';
+import { putCard, putSnapshot, signedWithoutCard } from '../db/signed.ts';
 import type { JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord, putRecord } from '../db/records.ts';
-import { getSnapshot, putSnapshot } from '../db/snapshots.ts';
+import { sha256 } from './chain.ts';
+import { recordIn, type JobRecord } from './job-record.ts';
+import { snapshotVersion } from './snapshot.ts';
 
-type Frozen = Pick<JobView, 'ctx' | 'choices'>;
-
-const hashOf = (data: string): string => createHash('sha256').update(data).digest('hex');
-
-/** What the job is judged against as it is kept, and the hash that goes into the signed line. */
-export function freeze({ ctx, choices }: JobNow): { data: string; snapshot: string } {
-  const data = JSON.stringify({ ctx, choices } satisfies Frozen);
-  return { data, snapshot: hashOf(data) };
+/** What is kept of a job when it is signed, as it is stored. */
+export interface Kept {
+  context: string;
+  card: string;
 }
 
-/** What a signed job was judged against; undefined for one signed before this was kept. */
-export async function frozenJob(db: Db, jobId: string): Promise<Frozen | undefined> {
-  const data = await getSnapshot(db, jobId);
-  return data === undefined ? undefined : (JSON.parse(data) as Frozen);
+/** Freezes what the job is judged against, and the card itself as this signature makes it. */
+export function freeze(record: JobRecord, signed: JobEvent): Kept {
+  const { ctx, choices, events } = record;
+  const all = [...events, signed];
+  return {
+    context: JSON.stringify({ version: snapshotVersion, ctx, choices }),
+    card: JSON.stringify(makeCard({ ...record, events: all, state: project(all) })),
+  };
 }
 
-/** Whether the kept context is still the one that was signed. */
-export async function snapshotFits(db: Db, jobId: string, hash: string | undefined): Promise<boolean> {
-  const data = await getSnapshot(db, jobId);
-  return hash === undefined ? data === undefined : data !== undefined && hashOf(data) === hash;
-}
-
-/** The clock alone goes on after signing: the recheck is counted on it. */
-export async function withClock(db: Db, ctx: JobContext): Promise<JobContext> {
-  const unit = await getRecord<UnitRecord>(db, 'units', ctx.unit.id);
-  return unit ? { ...ctx, unit: { ...ctx.unit, odometerKm: unit.odometerKm } } : ctx;
-}
+/** The hashes that go into the signed line. */
+export const hashesOf = ({ context, card }: Kept) => ({
+  snapshot: sha256(context),
+  card: sha256(card),
+});
 
 /** The unit's record follows the job; the clock never goes backwards. */
-export async function noteUnit(db: Db, unitId: string, more: Partial<UnitRecord> & { odometerKm: number }) {
+export async function noteUnit(
+  db: Db,
+  unitId: string,
+  more: Partial<UnitRecord> & { odometerKm: number },
+) {
   const unit = await getRecord<UnitRecord>(db, 'units', unitId);
-  return unit ? [putRecord(db, 'units', unitId, 0, { ...unit, ...more, fitted: { ...unit.fitted, ...more.fitted }, odometerKm: Math.max(unit.odometerKm, more.odometerKm) })] : [];
+  if (!unit) return [];
+  const noted: UnitRecord = {
+    ...unit,
+    ...more,
+    fitted: { ...unit.fitted, ...more.fitted },
+    odometerKm: Math.max(unit.odometerKm, more.odometerKm),
+  };
+  return [putRecord(db, 'units', unitId, 0, noted)];
 }
 
-/** Writes that go with a signature: the kept context; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
-export async function signingWrites(db: Db, job: JobRow, { ctx, state, choices }: JobNow, { odometerKm }: EventBody<'signed'>, data: string, atMs: number) {
-  const { corner } = ctx;
+/** The bearing that this job put on its corner, for the unit's record; nothing when none was pressed in. */
+function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] {
+  const { ctx, state, choices } = now;
   const part = chosenPart(ctx, choices);
-  const fitted = corner !== 'unknown' && state.strokes['bearing-in'] && part ? { [corner]: { atKm: odometerKm, again: true, note: `${job.number}, ${partInShort(part)}` } } : {};
-  const seen = state.results.find((r) => r.testId === 'bench' && r.place === corner && !r.skipped);
-  const results = state.results.map(({ byId: _b, atMs: _a, ...r }) => r);
+  const pressedIn = strokesIn(walkOf(now)?.in ?? []).some((o) => state.strokes[o]);
+  if (ctx.corner === 'unknown' || !part || !pressedIn) return {};
+  return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };
+}
+
+/** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
+export async function signingWrites(
+  db: Db,
+  job: JobRow,
+  now: JobNow,
+  { odometerKm }: EventBody<'signed'>,
+  kept: Kept,
+  atMs: number,
+) {
+  const { corner, unit } = now.ctx;
+  const seen = now.state.results.find(
+    (r) => r.testId === 'bench' && r.place === corner && !r.skipped,
+  );
+  const outcome = {
+    jobNumber: job.number,
+    layout: unit.layout,
+    suspectId: `bearing-${corner}`,
+    results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
+  };
   return [
-    putSnapshot(db, job.id, data),
-    ...(await noteUnit(db, job.unitId, { odometerKm, fitted })),
-    ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, { jobNumber: job.number, layout: ctx.unit.layout, suspectId: `bearing-${corner}`, results })] : []),
+    putSnapshot(db, job.id, kept.context),
+    putCard(db, job.id, kept.card),
+    ...(await noteUnit(db, job.unitId, { odometerKm, fitted: fittedBy(job, now, odometerKm) })),
+    ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];
+}
+
+/** Jobs signed before cards were kept get theirs once, from what they were judged against. */
+export async function keepOldCards(db: Db): Promise<void> {
+  for (const jobId of await signedWithoutCard(db)) {
+    await putCard(db, jobId, JSON.stringify(makeCard(await recordIn(db, jobId))));
+  }
 }

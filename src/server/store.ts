@@ -1,15 +1,22 @@
 import { dbSettings, openDb, WriteQueue, type Db } from '../db/open.ts';
+import { keepOldCards } from './signing.ts';
 
 export interface Store {
   db: Db;
   writes: WriteQueue;
 }
 
+async function openStore(): Promise<Store> {
+  const db = await openDb(dbSettings());
+  await keepOldCards(db);
+  return { db, writes: new WriteQueue() };
+}
+
 let opened: Promise<Store> | undefined;
 
 /** The one database of this process, opened and migrated at first use. */
 export function store(): Promise<Store> {
-  opened ??= openDb(dbSettings()).then((db) => ({ db, writes: new WriteQueue() }));
+  opened ??= openStore();
   // A failed opening is tried again at the next request instead of being kept.
   opened.catch(() => { opened = undefined; });
   return opened;

@@ -11,7 +11,8 @@ process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
 process.env['LOG_LEVEL'] = 'silent';
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
-const { floorView, jobRecord } = await import('../../src/server/jobs.ts');
+const { floorView } = await import('../../src/server/floor.ts');
+const { jobRecord } = await import('../../src/server/job-record.ts');
 const { verifyChain } = await import('../../src/server/chain.ts');
 
 const demo = (name: string) => readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');

@@ -14,7 +14,8 @@ import { chosenPart, familyCodeOf, workOf } from '../../src/core/job/index.ts';
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
 process.env['LOG_LEVEL'] = 'silent';
 const { importTable, importWorkshop } = await import('../../src/server/import.ts');
-const { jobRecord, jobView, setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
+const { jobRecord, jobView } = await import('../../src/server/job-record.ts');
+const { setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
 const demo = (name: string) => readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');

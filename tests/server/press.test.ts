@@ -9,7 +9,8 @@ process.env['LOG_LEVEL'] = 'silent';
 process.env['STANDIN_SPEED'] = '400';
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
-const { floorView, jobView } = await import('../../src/server/jobs.ts');
+const { floorView } = await import('../../src/server/floor.ts');
+const { jobView } = await import('../../src/server/job-record.ts');
 const { benchOf } = await import('../../src/core/job/index.ts');
 const { endsStroke, follower } = await import('../../src/core/press/index.ts');
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { beliefOf, evidenceOf, groupCap, judge, likelihood, modelOf, outcomes, placesOf, posterior, resultFault, suspectsFor, testById, tests, worthOf, type Complaint, type Place, type TestResult } from './index.ts';
+import { beliefOf, callOf, evidenceOf, judge, likelihood, modelOf, outcomes, placesOf, posterior, resultFault, sounds, suspectsFor, testById, tests, worthOf, type Complaint, type Place, type TestResult } from './index.ts';
 
 const suspects = suspectsFor('front');
 const model = modelOf('front');
@@ -19,14 +19,23 @@ describe('likelihoods', () => {
 
 describe('judgement', () => {
   it('is plain Bayes for one result: equals enumeration by hand', () => {
-    // One result in its group; the cap c·tanh(x/c) written out again from its definition.
+    // One result in its group, capped at 9 as c·tanh(x/c), written out again from its definition.
+    const cap = 9;
     fc.assert(fc.property(anyResult, (r) => {
       const t = testById(r.testId)!;
       const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
       const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
-      const w = suspects.map((s, i) => s.prior * Math.exp(groupCap(t.group) * Math.tanh((l[i]! - centre) / groupCap(t.group))));
+      const w = suspects.map((s, i) => s.prior * Math.exp(cap * Math.tanh((l[i]! - centre) / cap)));
       const sum = w.reduce((a, b) => a + b);
       posterior(suspects, evidenceOf(undefined, [r])).forEach((p, i) => expect(p).toBeCloseTo(w[i]! / sum, 12));
+    }));
+  });
+
+  it('never lets the driver’s story alone decide: it moves the odds of any two causes by e⁴ at most', () => {
+    const anything: fc.Arbitrary<Complaint> = fc.record({ corner: fc.constantFrom('LF', 'RF', 'LR', 'RR', 'unknown'), sound: fc.constantFrom(...sounds), startsKmh: fc.integer({ min: 0, max: 200 }), bend: fc.constantFrom('left', 'right', 'same'), heat: fc.constantFrom('cold', 'warm'), lamps: fc.constant([]), history: fc.constant([]) });
+    fc.assert(fc.property(anything, (complaint) => {
+      const shift = posterior(suspects, evidenceOf(complaint, [])).map((p, i) => Math.log(p / suspects[i]!.prior));
+      expect(Math.max(...shift) - Math.min(...shift)).toBeLessThanOrEqual(4 + 1e-9);
     }));
   });
 
@@ -60,6 +69,12 @@ describe('judgement', () => {
       expect(all).toBeCloseTo(1, 9);
       expect(worthOf(beliefOf(model, evidence), model, instance).bits).toBeCloseTo(brute, 8);
     }), { numRuns: 60 });
+  });
+
+  it('makes no call below 95 % on the ground that no test pays', () => {
+    const cheap = { test: tests[0]!, place: 'car' as const, bits: 0.2, minutes: 1, bitsPerMinute: 0.2, saves: 0, answers: [] };
+    const call = (probability: number) => callOf([{ name: 'Bearing', probability }, { name: 'Tyre', probability: 1 - probability }], [cheap], { wrongMinutes: 200 }).call;
+    expect([call(0.94), call(0.96)]).toEqual(['test', 'replace']);
   });
 
   it('points at the right of the car when it is louder bending left, and asks for the hand on the spring there', () => {

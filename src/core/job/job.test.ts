@@ -48,6 +48,13 @@ describe('encoder side', () => {
 describe('interlocks', () => {
   const checked = [...ready, event('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
   it('refuse a stack that loads the balls whatever else is right', () => expect(refusal('stroke-recorded', stroke('sleeve'), job(checked))?.rule).toBe('press.through-balls'));
+  it('refuse to take a bearing that goes back off by its balls, and let scrap go that way', () => {
+    const ctx = { ...context(), adapters: [piece('mandrel', 38, 0, 70), piece('legs', 200, 140, 100)] };
+    const hubOut = { operation: 'hub-out' as const, pressId: 'p', stack: { pusherId: 'mandrel', supportId: 'legs' }, peakKn: 12 };
+    const choices = (usedAgain: boolean): Choices => ({ 'stack-hub-out': { version: 1, value: { usedAgain } } });
+    const rule = (usedAgain: boolean) => refusal('stroke-recorded', hubOut, job(ready, ctx, choices(usedAgain)))?.rule;
+    expect([rule(false), rule(true)]).toEqual([undefined, 'press.through-balls']);
+  });
   it('ask each who pumps for the press caution, once a job', () => {
     const reading = (by: string) => refusal('stroke-reading', { operation: 'bearing-in', travelMm: 1, forceKn: 1, typed: '1' }, job(checked), by)?.rule;
     expect([reading('rafe'), reading('tobi')]).toEqual([undefined, 'press.caution']);
@@ -179,6 +186,8 @@ describe('a traced stroke', () => {
     expect(refusal('stroke-recorded', stroke('ring'), job(cocked))?.rule).toBe('press.cocked');
     expect(refusal('stroke-recorded', stroke('ring'), job([...cocked, event('stroke-traced', trace('seated'))]))).toBeUndefined();
   });
+  it.each(['galling', 'stuck'] as const)('that ended %s is not recorded either', (call) =>
+    expect(refusal('stroke-recorded', stroke('ring'), job([...checked, event('stroke-traced', trace(call))]))?.rule).toBe(`press.${call}`));
   it('is refused when its time runs backwards, or before what a stroke needs', () => {
     expect(refusal('stroke-traced', trace('square', [[0, 0, 0], [40, 1, 1], [20, 2, 1]]), job(checked))).toMatchObject({ field: 'samples.2.ms', rule: 'stroke.trace' });
     expect(refusal('stroke-traced', trace('square'), job(ready))?.rule).toBe('press.encoder');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench, exampleBenches, exampleWork, nearSizes, piece } from '../../../tests/example.ts';
-import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, operations, ramForceKn, requirement, strokeForceKn, judgeReading, judgeStack, judgeStroke, solve, staticAxialKn, type Adapter, type Bench, type Stack } from './index.ts';
+import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, operations, ramForceKn, requirement, strokeForceKn, judgeReading, judgeStack, judgeStroke, solve, staticAxialKn, type Adapter, type Bench, type Operation, type Stack } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -47,11 +47,29 @@ describe('force path', () => {
   });
 });
 
+describe('windows of the ring-set strokes', () => {
+  // Worked by hand from the made-up parts: 40 × 76 × 37, shoulder 68, flange 132, studs inside 88; clearance 0.5 on diameter,
+  // 0.2 for what follows into the bore, 3 mm under what comes out (common practice, no published source).
+  const windows = (operation: Operation, end: 'pusher' | 'support') => exampleBench(operation).requirement[end]!.windows.map((w) => [w.rule, w.min ?? null, w.max ?? null]);
+  it.each([
+    ['hub-out', 'pusher', [['press.pass-inner', null, 39.5], ['press.reach', 44, null]]],
+    ['hub-out', 'support', [['press.clear-flange', 132.5, null], ['press.drop', 72, null]]],
+    ['bearing-out', 'pusher', [['press.pass-shoulder', null, 67.5], ['press.reach', 49, null]]],
+    ['bearing-out', 'support', [['press.clear-bearing', 76.5, null], ['press.receive', 40, null]]],
+    ['bearing-in', 'pusher', [['press.follow-bore', null, 75.8], ['press.outer-ring-only', 67.2, null], ['press.reach', 6.5, null]]],
+    ['bearing-in', 'support', [['press.support-close', 68, 98]]],
+    ['hub-in', 'pusher', [['press.inside-studs', null, 87.5]]],
+    ['hub-in', 'support', [['press.inner-ring-only', null, 52.8], ['press.journal-through', 40.5, null], ['press.journal-room', 10, null], ['press.stand-clear', 12.5, null]]],
+  ] as const)('%s, %s', (operation, end, expected) => expect(windows(operation, end)).toEqual(expected));
+});
+
 describe('pieces', () => {
   it.each([
     ['a chrome socket', { material: 'chrome' } as const, 'kit.chrome'],
     ['a retired piece', { retired: 'cracked' }, 'kit.retired'],
     ['a weak piece', { ratingKn: 4 }, 'kit.rating'],
+    // 5.7 kN is likely here, 11.8 kN possible: what may come decides.
+    ['a piece that only the likely force leaves whole', { ratingKn: 9 }, 'kit.rating'],
   ])('never pushes with %s', (_name, more, rule) => {
     expect(judgeStack({ cap: disc, pusher: { ...ring, ...more }, support }, exampleBench('bearing-in')).verdicts.map((v) => v.rule)).toContain(rule);
   });
@@ -117,6 +135,11 @@ describe('stroke', () => {
   it('reads the gauge against the band at that travel', () => {
     expect([at(18.5, 3), at(18.5, 0.5), at(18.5, 6), at(41.5, 12), at(43, 12), at(20, 300)]).toEqual(['stroke.in-band', 'stroke.easy', 'stroke.above', 'stroke.seated', 'stroke.past', 'stroke.capacity']);
   });
+  it('is a warning above the band and Stop from half as much again', () => {
+    const status = (forceKn: number) => judgeReading({ travelMm: 41.5 / 2, forceKn }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).status;
+    const high = (9 * 41.5) / 2 / bench.requirement.seat.lengthMm;
+    expect([status(high * 0.99), status(high * 1.4), status(high * 1.6)]).toEqual(['good', 'check', 'stop']);
+  });
   it('keeps only a seat within 0.3 mm of plan', () => {
     const depth = (depthMm: number) => judgeStroke({ peakKn: 6, depthMm }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).status;
     expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
@@ -133,6 +156,10 @@ describe('schools', () => {
     expect(cold.low).toBeLessThan(of({ film: 'oiled' }).low);
     expect(cold.high).toBe(of({ film: 'oiled' }).high);
     const out = requirement('bearing-out', exampleWork)!;
+    // What a seat that has rusted asks over a clean one: once, 1.8 times, four times (common practice: up to 2 to 5, no published source).
+    const { low, likely, high } = strokeForceKn(out, fits);
+    const clean = of({ film: 'oiled' });
+    expect([low / clean.low, likely / clean.likely, high / clean.high].map((x) => Number(x.toFixed(6)))).toEqual([1, 1.8, 4]);
     expect(strokeForceKn(out, fits, { film: 'dry' })).toEqual(strokeForceKn(out, fits));
   });
 });

@@ -58,7 +58,7 @@ export const eventBodies = {
   overridden: closed({ rule: Text(80), reason: Text(400) }),
   'station-done': closed({ station: StationId }),
   'station-reopened': closed({ station: StationId, reason: Text(400) }),
-  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), snapshot: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of what the job was judged against; written by the server' })) }),
+  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), snapshot: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of what the job was judged against; written by the server' })), card: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of the card as it was signed; written by the server' })) }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
 } satisfies Record<string, TSchema>;

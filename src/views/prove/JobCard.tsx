@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import type { Band, Status } from '../../core/verdict.ts';
+import type { CardLine as Line, JobCard as Card } from '../../core/card/index.ts';
 import { both, clockTime, dayTime, fixed, parseQuantity } from '../../core/units/index.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import type { JobView } from '../../core/job/index.ts';
@@ -10,27 +10,6 @@ import { useJob } from '../shell/useJob.ts';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { Lessons } from './Lessons.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
-
-interface Line { what: string; value: string; limit?: string; status?: Status; who?: string; atMs?: number }
-interface By { who: string; atMs: number }
-
-/** The card as the server sends it (docs/formats.md). */
-export interface Card {
-  number: string; startedMs: number; family: string; caution: string; recheckKm: number | null;
-  unit: { fleetNo: string; name: string; maker: string; layout: string; odometerKm: number };
-  corner: { id: JobView['ctx']['corner']; name: string };
-  complaint: { short: string } | null;
-  diagnosis: ({ suspect: string; probability: number; reason: string | null } & By) | null;
-  findings: Line[]; found: string[]; items: Line[]; oldPart: Line[]; seats: Line[]; seen: Line[]; checks: Line[];
-  part: { number: string; maker: string; size: string; encoderPairs: number } | null;
-  encoder: ({ side: string; method: string } & By) | null;
-  schools: { route: string; film: string; chilled: boolean } | null;
-  strokes: ({ operation: string; name: string; peakKn: number | null; tool: string; expectedKn: Band; depthMm: number | null; plannedMm: number; stack: string[]; readings: { travelMm: number; forceKn: number }[]; status: Status; text: string } & By)[];
-  torque: { procedure: string; source: string; checkedBy: string | null; readings: ({ stage: string; planned: number | null; unit: string; actual: number | null; tool: string; status: Status } & By)[] } | null;
-  overrides: ({ rule: string; reason: string } & By)[];
-  signed: By | null;
-  seal: { verified: boolean; entries: number; hash: string; brokenAt?: number };
-}
 
 /** Can I stand by it in a year? The same sheet on the screen and on paper. */
 export default function JobCard({ first, who, card: c }: { first: JobView; who: string; card: Card }) {

@@ -1,8 +1,8 @@
-import type { Band } from '../../core/verdict.ts';
+import type { CardStroke } from '../../core/card/index.ts';
 
 /** A stroke, small: expected band at its greatest, the readings, the peak. */
-export function StrokeStrip({ stroke: s }: { stroke: { operation: string; peakKn: number | null; expectedKn: Band; plannedMm: number; readings: { travelMm: number; forceKn: number }[] } }) {
-  const fitting = !/-(?:out|off)$/u.test(s.operation);
+export function StrokeStrip({ stroke: s }: { stroke: CardStroke }) {
+  const { fitting } = s;
   const axis = 1.2 * Math.max(s.expectedKn.high, s.peakKn ?? 0);
   const X = (kn: number) => 4 + (120 * kn) / axis;
   const Y = (mm: number) => 6 + (70 * Math.min(mm, s.plannedMm)) / s.plannedMm;

@@ -1,0 +1,154 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { eventBodies } from '../schemas/events.ts';
+import { closed, JobCornerId, oneOf, OperationId, SideId } from '../schemas/common.ts';
+
+/** The job card as an open document: for paper, JSON and CSV, and kept as it was signed. */
+
+const StatusId = oneOf(['good', 'check', 'stop'] as const);
+const Said = { who: Type.String(), atMs: Type.Number() };
+const Nullable = <T extends Parameters<typeof Type.Union>[0][number]>(schema: T) =>
+  Type.Union([schema, Type.Null()]);
+const Three = closed({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });
+
+/** One line of the card: what was looked at, what was found, within which limit, by whom. */
+export const CardLineSchema = closed({
+  what: Type.String(),
+  value: Type.String(),
+  limit: Type.Optional(Type.String()),
+  status: Type.Optional(StatusId),
+  who: Type.Optional(Type.String()),
+  atMs: Type.Optional(Type.Number()),
+});
+export type CardLine = Static<typeof CardLineSchema>;
+const Lines = Type.Array(CardLineSchema);
+
+const StrokeSchema = closed({
+  operation: OperationId,
+  name: Type.String(),
+  /** Puts a part on; otherwise it took one off. */
+  fitting: Type.Boolean(),
+  peakKn: Nullable(Type.Number()),
+  tool: Type.String(),
+  expectedKn: Three,
+  depthMm: Nullable(Type.Number()),
+  plannedMm: Type.Number(),
+  stack: Type.Array(Type.String()),
+  path: Type.Array(Type.String()),
+  readings: Type.Array(closed({ travelMm: Type.Number(), forceKn: Type.Number() })),
+  status: StatusId,
+  text: Type.String(),
+  ...Said,
+});
+export type CardStroke = Static<typeof StrokeSchema>;
+
+const TorqueReadingSchema = closed({
+  stageId: Type.String(),
+  stage: Type.String(),
+  planned: Nullable(Type.Number()),
+  unit: Type.String(),
+  window: Nullable(closed({ low: Type.Number(), high: Type.Number() })),
+  actual: Nullable(Type.Number()),
+  typed: Nullable(Type.String()),
+  tool: Type.String(),
+  status: StatusId,
+  ...Said,
+});
+
+const TorqueSchema = closed({
+  procedure: Type.String(),
+  source: Type.String(),
+  checkedBy: Nullable(Type.String()),
+  readings: Type.Array(TorqueReadingSchema),
+});
+
+const UnitOnCard = closed({
+  fleetNo: Type.String(),
+  name: Type.String(),
+  maker: Type.String(),
+  layout: Type.String(),
+  odometerKm: Type.Number(),
+});
+const DiagnosisOnCard = closed({
+  suspect: Type.String(),
+  probability: Type.Number(),
+  reason: Nullable(Type.String()),
+  ...Said,
+});
+const PartOnCard = closed({
+  number: Type.String(),
+  maker: Type.String(),
+  size: Type.String(),
+  encoderPairs: Type.Number(),
+});
+
+/** The version that cards are made in today; older ones are read through `upcast.ts`. */
+export const cardVersion = 2;
+
+const documentFields = {
+  format: Type.Literal('true-spindle/job-card'),
+  version: Type.Literal(cardVersion),
+  number: Type.String(),
+  startedMs: Type.Number(),
+  unit: UnitOnCard,
+  corner: closed({ id: JobCornerId, name: Type.String() }),
+  family: Type.String(),
+  complaint: Nullable(
+    closed({ short: Type.String(), ...eventBodies['complaint-recorded'].properties }),
+  ),
+  diagnosis: Nullable(DiagnosisOnCard),
+  findings: Lines,
+  found: Type.Array(Type.String()),
+  part: Nullable(PartOnCard),
+  items: Lines,
+  oldPart: Lines,
+  seats: Lines,
+  schools: Nullable(
+    closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() }),
+  ),
+  strokes: Type.Array(StrokeSchema),
+  seen: Lines,
+  encoder: Nullable(closed({ side: SideId, method: Type.String(), ...Said })),
+  torque: Nullable(TorqueSchema),
+  checks: Lines,
+  overrides: Type.Array(closed({ rule: Type.String(), reason: Type.String(), ...Said })),
+  signed: Nullable(closed(Said)),
+  recheckKm: Nullable(Type.Number()),
+  caution: Type.String(),
+};
+
+/** What is frozen at signing. People stand in it by their id, so that a name can change later. */
+export const CardDocumentSchema = closed(documentFields);
+export type CardDocument = Static<typeof CardDocumentSchema>;
+
+export const SealSchema = closed({
+  verified: Type.Boolean(),
+  entries: Type.Integer(),
+  hash: Type.String(),
+  /** Sequence of the first line that does not fit. */
+  brokenAt: Type.Optional(Type.Integer()),
+});
+export type Seal = Static<typeof SealSchema>;
+
+/** The card as it leaves the house: names for ids, and the state of its seal. */
+export const JobCardSchema = closed({ ...documentFields, seal: SealSchema });
+export type JobCard = Static<typeof JobCardSchema>;
+
+/** The card with names in place of ids. An id that is nobody's stays as it is. */
+export function withNames(
+  card: CardDocument,
+  people: readonly { id: string; name: string }[],
+): CardDocument {
+  const names = new Map(people.map((p) => [p.id, p.name]));
+  const named = (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(named);
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(
+      Object.entries(value).map(([key, v]) => [
+        key,
+        key === 'who' && typeof v === 'string' ? (names.get(v) ?? v) : named(v),
+      ]),
+    );
+  };
+  return named(card) as CardDocument;
+}
+

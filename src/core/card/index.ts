@@ -1,0 +1,3 @@
+export * from './card.ts';
+export * from './make.ts';
+export * from './upcast.ts';

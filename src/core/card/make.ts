@@ -1,0 +1,260 @@
+import { cornerNames } from '../parts.ts';
+import {
+  complaintInShort,
+  layoutNames,
+  resultInWords,
+  suspectsFor,
+  testById,
+} from '../diagnosis/index.ts';
+import { facts, itemsOf } from '../families/index.ts';
+import type { SeatKind } from '../fits/index.ts';
+import {
+  benchOf,
+  checksFor,
+  chosenPart,
+  familyCodeOf,
+  familyOf,
+  filmNames,
+  instrumentById,
+  schoolOf,
+  seatName,
+  seatResult,
+  stackOf,
+  type JobNow,
+} from '../job/index.ts';
+import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../matching/index.ts';
+import {
+  judgeStack,
+  judgeStroke,
+  operationNames,
+  operations,
+  piecesOf,
+  type Operation,
+} from '../press/index.ts';
+import { judgeCheck, recheckKm, type Check } from '../proof/index.ts';
+import type { JobEvent } from '../schemas/events.ts';
+import { judgeStage, stageWindow, type Procedure, type Stage } from '../torque/index.ts';
+import { cardVersion, type CardDocument, type CardLine, type CardStroke } from './card.ts';
+
+/** A job with its whole record, as a card is made from it. */
+export interface CardSource extends JobNow {
+  job: { number: string; createdMs: number };
+  events: readonly JobEvent[];
+}
+
+const by = (k: { byId: string; atMs: number }) => ({ who: k.byId, atMs: k.atMs });
+
+/** The job card as it stands; people by their id. */
+export function makeCard(source: CardSource): CardDocument {
+  const { job, ctx, state } = source;
+  return {
+    format: 'true-spindle/job-card',
+    version: cardVersion,
+    number: job.number,
+    startedMs: job.createdMs,
+    unit: unitOf(source),
+    corner: { id: ctx.corner, name: cornerNames[ctx.corner] },
+    family: familyOf(ctx, state)?.name ?? 'not on record',
+    complaint: state.complaint
+      ? { short: complaintInShort(state.complaint), ...state.complaint }
+      : null,
+    diagnosis: diagnosisOf(source),
+    findings: state.results.map((r): CardLine => {
+      const test = testById(r.testId);
+      return { what: test?.short ?? r.testId, value: test ? resultInWords(test, r) : '', ...by(r) };
+    }),
+    found: state.found,
+    part: partOf(source),
+    items: itemLines(source),
+    oldPart: oldPartLines(source),
+    seats: [...seatLines('bore', source), ...seatLines('journal', source)],
+    schools: schoolsOf(source),
+    strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
+    seen: seenLines(source),
+    encoder: state.encoderChecked
+      ? {
+          side: state.encoderChecked.side,
+          method: state.encoderChecked.method,
+          ...by(state.encoderChecked),
+        }
+      : null,
+    torque: ctx.procedure ? torqueOf(ctx.procedure, source) : null,
+    checks: checksFor(source).flatMap((c) => checkLine(c, source) ?? []),
+    overrides: state.overrides.map((o) => ({ rule: o.rule, reason: o.reason, ...by(o) })),
+    signed: state.signed ? by(state.signed) : null,
+    recheckKm: state.signed ? recheckKm : null,
+    caution:
+      'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
+  };
+}
+
+function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {
+  const { fleetNo, name, maker, layout, odometerKm } = ctx.unit;
+  return {
+    fleetNo,
+    name,
+    maker,
+    layout: layoutNames[layout],
+    odometerKm: state.signed?.odometerKm ?? odometerKm,
+  };
+}
+
+function diagnosisOf({ ctx, state: { diagnosis } }: CardSource): CardDocument['diagnosis'] {
+  if (!diagnosis) return null;
+  const suspect = suspectsFor(ctx.unit.layout).find((s) => s.id === diagnosis.suspectId);
+  return {
+    suspect: suspect?.name ?? diagnosis.suspectId,
+    probability: diagnosis.probability,
+    reason: diagnosis.reason ?? null,
+    ...by(diagnosis),
+  };
+}
+
+function partOf({ ctx, choices }: CardSource): CardDocument['part'] {
+  const part = chosenPart(ctx, choices);
+  if (!part) return null;
+  return {
+    number: part.number,
+    maker: part.maker,
+    size: partInShort(part),
+    encoderPairs: part.bearing.encoder.pairs,
+  };
+}
+
+const itemLines = ({ ctx, state }: CardSource): CardLine[] =>
+  itemsOf(familyCodeOf(ctx, state)).map((i) => ({
+    what: i.name,
+    value: (state.items[i.id] ?? 'not ordered').replace('-', ' '),
+    ...(i.singleUse ? { limit: 'new each time' } : {}),
+  }));
+
+function oldPartLines({ ctx, state, choices }: CardSource): CardLine[] {
+  const part = chosenPart(ctx, choices);
+  return dimensionsOf(familyOf(ctx, state)?.kind ?? 'ring-set').map((d) => {
+    const nominal = part && sizeOf(part, d);
+    const digits = isCount(d) ? 0 : 2;
+    return {
+      what: dimensionNames[d],
+      value: meanOf(state.oldReadings[d])?.toFixed(digits) ?? 'not read',
+      ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }),
+    };
+  });
+}
+
+function seatLines(kind: SeatKind, source: CardSource): CardLine[] {
+  const { ctx, state, choices } = source;
+  const seat = seatResult(kind, ctx, state, choices);
+  const read = state.seats[kind];
+  if (!seat || !read) return [];
+  const what = seatName(kind, source);
+  const instrument = instrumentById(ctx, read.instrumentId)?.name ?? read.instrumentId;
+  const { classLimits, interference } = seat;
+  const widest = `max ${seat.limitMm.toFixed(3)}`;
+  return [
+    {
+      what: `${what}, mean of ${read.readingsMm.flat().length}, ${instrument}`,
+      value: seat.meanMm.toFixed(3),
+      limit: `${classLimits.lowMm.toFixed(3)}–${classLimits.highMm.toFixed(3)}`,
+      status: seat.verdicts[0]!.status,
+      ...by(read),
+    },
+    { what: `${what}, out of round`, value: seat.outOfRoundMm.toFixed(3), limit: widest },
+    { what: `${what}, taper`, value: seat.taperMm.toFixed(3), limit: widest },
+    {
+      what: `Fit at the ${kind}, tight by`,
+      value: interference.likely.toFixed(3),
+      limit: `${interference.low.toFixed(3)}–${interference.high.toFixed(3)}`,
+    },
+  ];
+}
+
+function schoolsOf({ ctx, state, choices }: CardSource): CardDocument['schools'] {
+  const plan = choices.plan?.value;
+  if (!plan) return null;
+  const route = familyOf(ctx, state)?.routes.find((r) => r.id === plan.route);
+  return {
+    route: route?.name ?? plan.route,
+    film: filmNames[schoolOf(choices).film],
+    chilled: plan.chill,
+  };
+}
+
+function strokeOf(operation: Operation, source: CardSource): CardStroke | undefined {
+  const { ctx, state, choices } = source;
+  const stroke = state.strokes[operation];
+  const bench = benchOf(operation, ctx, state, choices);
+  if (!stroke || !bench) return undefined;
+  const verdict = judgeStroke(stroke, bench);
+  const stack = stackOf(ctx, stroke.stack);
+  return {
+    operation,
+    name: operationNames[operation],
+    fitting: bench.requirement.fitting,
+    peakKn: stroke.peakKn ?? null,
+    tool: bench.press.name,
+    expectedKn: bench.forceKn,
+    depthMm: stroke.depthMm ?? null,
+    plannedMm: bench.requirement.travelMm,
+    stack: stack ? piecesOf(stack).map((a) => a.name) : [],
+    path: stack ? judgeStack(stack, bench).path.nodes : [],
+    readings: state.readings[operation] ?? [],
+    status: verdict.status,
+    text: verdict.verdicts[0]!.text,
+    ...by(stroke),
+  };
+}
+
+const seenLines = ({ events }: CardSource): CardLine[] =>
+  events.flatMap((e) =>
+    e.type === 'fact-seen'
+      ? [{ what: facts[e.body.factId].ask, value: facts[e.body.factId].done, ...by(e) }]
+      : [],
+  );
+
+const stageUnits: Record<Stage['kind'], string> = {
+  torque: 'N·m',
+  angle: '°',
+  'back-off': '°',
+  'turn-hub': 'turns',
+  lock: '',
+};
+
+function torqueOf(
+  procedure: Procedure,
+  { ctx, state }: CardSource,
+): NonNullable<CardDocument['torque']> {
+  return {
+    procedure: procedure.name,
+    source: procedure.source,
+    checkedBy: procedure.checkedBy ?? null,
+    readings: state.stages.map((s) => {
+      const stage = procedure.stages.find((x) => x.id === s.stageId)!;
+      return {
+        stageId: stage.id,
+        stage: stage.text,
+        planned: stage.value ?? null,
+        unit: stageUnits[stage.kind],
+        window: stageWindow(stage) ?? null,
+        actual: s.actual ?? null,
+        typed: s.typed ?? null,
+        tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId,
+        status: judgeStage(procedure, stage, s.actual).status,
+        ...by(s),
+      };
+    }),
+  };
+}
+
+function checkLine(check: Check, { state }: CardSource): CardLine | undefined {
+  const answer = state.checks[check.id];
+  if (!answer) return undefined;
+  const verdict = judgeCheck(check, answer);
+  const seen = answer.ok ? 'right' : 'not right';
+  return {
+    what: check.text,
+    value: check.numeric ? `${answer.value} ${check.numeric.unit}` : seen,
+    ...(verdict.limit ? { limit: verdict.limit } : {}),
+    status: verdict.status,
+    ...by(answer),
+  };
+}

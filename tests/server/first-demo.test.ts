@@ -1,0 +1,38 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { describe, expect, it } from 'vitest';
+import { upcastCard } from '../../src/core/card/index.ts';
+
+/** A database as the demo made it before cards were kept: every later version opens, shows and verifies it. */
+const fixture = (name: string) => readFileSync(new URL(`../fixtures/${name}`, import.meta.url));
+const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-'));
+process.env['DATA_DIR'] = dataDir;
+process.env['LOG_LEVEL'] = 'silent';
+writeFileSync(join(dataDir, 'true-spindle.db'), gunzipSync(fixture('first-demo.db.gz')));
+const { floorView } = await import('../../src/server/floor.ts');
+const { jobRecord } = await import('../../src/server/job-record.ts');
+const { jobCard } = await import('../../src/server/card.ts');
+
+const then = JSON.parse(fixture('first-demo.json').toString()) as {
+  floor: { number: string; fleetNo: string; corner: string; station: string | null; marks: string[] }[];
+  cards: { jobId: string; card: { version: number; seal: object } }[];
+};
+
+describe('a database of the first demo', () => {
+  it('shows the same floor', async () => {
+    const { rows } = await floorView();
+    expect(rows.map((r) => ({ number: r.number, fleetNo: r.fleetNo, corner: r.corner, station: r.station ?? null, marks: r.spine.map((m) => m.mark) }))).toEqual(then.floor);
+  });
+  it('has every chain whole', async () => {
+    const { rows } = await floorView();
+    for (const { id, number } of rows) expect(jobCard(await jobRecord(id)).seal.verified, number).toBe(true);
+  });
+  it.each(then.cards)('says on the card signed then what it said then: $card.number', async ({ jobId, card }) => {
+    const { seal, ...said } = card;
+    const { seal: sealNow, ...now } = jobCard(await jobRecord(jobId));
+    expect(now).toEqual(upcastCard(said));
+    expect(sealNow).toEqual(seal);
+  });
+});
