@@ -95,8 +95,9 @@ export async function recordIn(db: Db, id: string): Promise<JobRecord> {
 export const jobRecord = async (id: string): Promise<JobRecord> =>
   recordIn((await store()).db, id);
 
-/** The job as its screens need it. */
-export async function jobView(id: string): Promise<JobView> {
-  const { events: _events, signedCard: _card, keptFits: _fits, ...view } = await jobRecord(id);
+/** A record as the screens need it. */
+export function viewOf(record: JobRecord): JobView {
+  const { events: _events, signedCard: _card, keptFits: _fits, ...view } = record;
   return view;
 }
+export const jobView = async (id: string): Promise<JobView> => viewOf(await jobRecord(id));
