@@ -20,7 +20,11 @@ export default tseslint.config(
     files: ['src/**/*.{ts,tsx}'],
     plugins: { boundaries },
     settings: {
-      'boundaries/elements': Object.keys(arrows).map((type) => ({ type, pattern: `src/${type}/**`, partialMatch: false })),
+      'boundaries/elements': Object.keys(arrows).map((type) => ({
+        type,
+        pattern: `src/${type}/**`,
+        partialMatch: false,
+      })),
       'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
     },
     rules: {
@@ -28,7 +32,10 @@ export default tseslint.config(
         'error',
         {
           default: 'disallow',
-          policies: Object.entries(arrows).map(([from, allow]) => ({ from: { element: { type: from } }, allow: allow.map((type) => ({ to: { element: { type } } })) })),
+          policies: Object.entries(arrows).map(([from, allow]) => ({
+            from: { element: { type: from } },
+            allow: allow.map((type) => ({ to: { element: { type } } })),
+          })),
         },
       ],
     },
@@ -36,11 +43,30 @@ export default tseslint.config(
   {
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: ['node:*', 'react', 'react-*', 'astro', 'astro:*', 'drizzle-orm*', '@libsql/*', 'vitest'] }] },
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            'node:*',
+            'react',
+            'react-*',
+            'astro',
+            'astro:*',
+            'drizzle-orm*',
+            '@libsql/*',
+            'vitest',
+          ],
+        },
+      ],
+    },
   },
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },

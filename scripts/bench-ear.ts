@@ -5,32 +5,81 @@ import { random } from '../src/core/standins/cars.ts';
 
 /** Hidden parameters are drawn from one range for tuning and from another, not looked at, for reporting. */
 export const ranges = {
-  tuning: { balls: [10, 12], ballMm: [10, 12], pitchMm: [54, 60], angleDeg: [30, 36], kmh: [55, 80], ringHz: [2600, 4200], decay: [700, 1200], circumferenceMm: [1850, 1980], axleRatio: [3.4, 3.9] },
-  report: { balls: [12, 15], ballMm: [9, 11.5], pitchMm: [58, 68], angleDeg: [34, 42], kmh: [70, 115], ringHz: [1700, 5600], decay: [450, 1700], circumferenceMm: [1750, 2200], axleRatio: [3.6, 4.6] },
+  tuning: {
+    balls: [10, 12],
+    ballMm: [10, 12],
+    pitchMm: [54, 60],
+    angleDeg: [30, 36],
+    kmh: [55, 80],
+    ringHz: [2600, 4200],
+    decay: [700, 1200],
+    circumferenceMm: [1850, 1980],
+    axleRatio: [3.4, 3.9],
+  },
+  report: {
+    balls: [12, 15],
+    ballMm: [9, 11.5],
+    pitchMm: [58, 68],
+    angleDeg: [34, 42],
+    kmh: [70, 115],
+    ringHz: [1700, 5600],
+    decay: [450, 1700],
+    circumferenceMm: [1750, 2200],
+    axleRatio: [3.6, 4.6],
+  },
 } as const;
 
 const faults: readonly Finding[] = ['outer-ring', 'inner-ring', 'ball', 'tyre', 'driveline'];
 
 export function drawDrive(range: keyof typeof ranges, fault: Finding, seed: number): MadeUpDrive {
   const r = random(seed * 7919 + 13);
-  const x = (k: keyof (typeof ranges)['report']) => { const [a, b] = ranges[range][k]; return a + (b - a) * r(); };
+  const x = (k: keyof (typeof ranges)['report']) => {
+    const [a, b] = ranges[range][k];
+    return a + (b - a) * r();
+  };
   return {
-    fault, seed, seconds: 15, sampleRate: 16_000, circumferenceMm: x('circumferenceMm'), axleRatio: x('axleRatio'),
-    bearing: { balls: Math.round(x('balls')), ballMm: x('ballMm'), pitchMm: x('pitchMm'), angleDeg: x('angleDeg'), rotating: 'inner' },
-    speeds: [{ atS: 0, kmh: x('kmh') }], faultDb: -6 + 9 * r(), ringHz: x('ringHz'), decay: x('decay'), slip: 0.01,
+    fault,
+    seed,
+    seconds: 15,
+    sampleRate: 16_000,
+    circumferenceMm: x('circumferenceMm'),
+    axleRatio: x('axleRatio'),
+    bearing: {
+      balls: Math.round(x('balls')),
+      ballMm: x('ballMm'),
+      pitchMm: x('pitchMm'),
+      angleDeg: x('angleDeg'),
+      rotating: 'inner',
+    },
+    speeds: [{ atS: 0, kmh: x('kmh') }],
+    faultDb: -6 + 9 * r(),
+    ringHz: x('ringHz'),
+    decay: x('decay'),
+    slip: 0.01,
   };
 }
 
 /** Analyses a drive as a technician would know it: speed to 1 %. */
 export function hear(d: MadeUpDrive): { finding: Finding; best: number } {
   const r = random(d.seed + 99);
-  const a = analyse(record(d), { speeds: d.speeds.map((m) => ({ ...m, kmh: m.kmh * (1 + 0.01 * (2 * r() - 1)) })), circumferenceMm: d.circumferenceMm, axleRatio: d.axleRatio, bearing: d.bearing });
+  const a = analyse(record(d), {
+    speeds: d.speeds.map((m) => ({ ...m, kmh: m.kmh * (1 + 0.01 * (2 * r() - 1)) })),
+    circumferenceMm: d.circumferenceMm,
+    axleRatio: d.axleRatio,
+    bearing: d.bearing,
+  });
   return { finding: a.finding, best: a.scores[0]!.db };
 }
 
-export function confusion(range: keyof typeof ranges, faulty: number, healthy: number, seed: number) {
+export function confusion(
+  range: keyof typeof ranges,
+  faulty: number,
+  healthy: number,
+  seed: number,
+) {
   const table = new Map<string, number>();
-  const note = (truth: Finding, said: Finding) => table.set(`${truth}>${said}`, (table.get(`${truth}>${said}`) ?? 0) + 1);
+  const note = (truth: Finding, said: Finding) =>
+    table.set(`${truth}>${said}`, (table.get(`${truth}>${said}`) ?? 0) + 1);
   const scores: { truth: Finding; best: number }[] = [];
   for (let i = 0; i < faulty + healthy; i++) {
     const truth = i < faulty ? faults[i % faults.length]! : 'nothing';
@@ -41,6 +90,12 @@ export function confusion(range: keyof typeof ranges, faulty: number, healthy: n
   const right = faults.reduce((a, f) => a + (table.get(`${f}>${f}`) ?? 0), 0) / faulty;
   const alarms = 1 - (table.get('nothing>nothing') ?? 0) / healthy;
   const all: readonly Finding[] = [...faults, 'nothing'];
-  const text = [`${'truth'.padEnd(12)}${all.map((f) => f.padStart(12)).join('')}`, ...all.map((t) => `${t.padEnd(12)}${all.map((s) => String(table.get(`${t}>${s}`) ?? 0).padStart(12)).join('')}`)].join('\n');
+  const text = [
+    `${'truth'.padEnd(12)}${all.map((f) => f.padStart(12)).join('')}`,
+    ...all.map(
+      (t) =>
+        `${t.padEnd(12)}${all.map((s) => String(table.get(`${t}>${s}`) ?? 0).padStart(12)).join('')}`,
+    ),
+  ].join('\n');
   return { right: 100 * right, alarms: 100 * alarms, text, scores };
 }

@@ -16,7 +16,17 @@ import FFT from 'fft.js';
 import { drawChain, type FitChain } from '../src/core/fits/index.ts';
 import { indexParts, searchParts, type PartQuery } from '../src/core/matching/index.ts';
 import { madeUpParts } from '../src/core/standins/catalogue.ts';
-import { analyse, bandBinsFor, bandStarts, blockCount, blockSize, blockStep, choiceStride, decodeWav, encodeWav } from '../src/core/noise/index.ts';
+import {
+  analyse,
+  bandBinsFor,
+  bandStarts,
+  blockCount,
+  blockSize,
+  blockStep,
+  choiceStride,
+  decodeWav,
+  encodeWav,
+} from '../src/core/noise/index.ts';
 import { record } from '../src/core/standins/microphone.ts';
 import { judgePiece, solve, type Adapter, type Bench } from '../src/core/press/index.ts';
 
@@ -24,21 +34,44 @@ let missed = 0;
 function hold(name: string, value: number, limit: number, unit: string, note = ''): void {
   const ok = value <= limit;
   if (!ok) missed += 1;
-  console.log(`${ok ? 'holds ' : 'MISSED'}  ${name}: ${value.toFixed(1)} ${unit} (at most ${limit} ${unit})${note ? `; ${note}` : ''}`);
+  console.log(
+    `${ok ? 'holds ' : 'MISSED'}  ${name}: ${value.toFixed(1)} ${unit} (at most ${limit} ${unit})${note ? `; ${note}` : ''}`,
+  );
 }
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 function timed(work: () => void, runs = 15): number {
   work();
-  return median(Array.from({ length: runs }, () => { const t = performance.now(); work(); return performance.now() - t; }));
+  return median(
+    Array.from({ length: runs }, () => {
+      const t = performance.now();
+      work();
+      return performance.now() - t;
+    }),
+  );
 }
 
 /** A kit of 200: every third piece near a size that fits, so that the joining has work to do. */
 function kit(): Adapter[] {
-  const near: readonly [number, number, number][] = [[75, 68, 30], [74, 0, 12], [110, 84, 20], [52, 41, 60], [80, 0, 25], [38, 0, 70], [200, 140, 100], [50, 0, 65], [98, 80, 62]];
+  const near: readonly [number, number, number][] = [
+    [75, 68, 30],
+    [74, 0, 12],
+    [110, 84, 20],
+    [52, 41, 60],
+    [80, 0, 25],
+    [38, 0, 70],
+    [200, 140, 100],
+    [50, 0, 65],
+    [98, 80, 62],
+  ];
   return Array.from({ length: 200 }, (_, i) => {
     const [o, inner, h] = near[i % near.length]!;
     const off = i % 3 === 0 ? (i % 7) * 0.1 : ((i * 37) % 60) - 30;
-    return piece(`p${i}`, Math.max(12, o + off), inner === 0 ? 0 : Math.max(6, Math.min(o + off - 2, inner + off)), h + (i % 5));
+    return piece(
+      `p${i}`,
+      Math.max(12, o + off),
+      inner === 0 ? 0 : Math.max(6, Math.min(o + off - 2, inner + off)),
+      h + (i % 5),
+    );
   });
 }
 
@@ -55,38 +88,111 @@ const tap = (label: string) => `new Promise((resolve) => {
 
 const pieces = kit();
 /** Kits of 200 in which nearly everything fits somewhere: the most that a stroke can give the solver to join. */
-const crowded = (b: Bench): Adapter[] => { const near = nearSizes(b); return Array.from({ length: 200 }, (_, i) => { const [o, inner, h, shape] = near[i % near.length]!; return piece(`c${i}`, o + (i % 7) * 0.05, inner === 0 ? 0 : inner + (i % 5) * 0.05, h + (i % 11), { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) }); }); };
-const strokes200 = exampleBenches().flatMap(({ label, bench }) => [{ label, bench, kit: pieces }, { label: `${label}, crowded`, bench, kit: crowded(bench) }]);
-const solverMs = strokes200.map((s) => ({ ...s, ms: timed(() => solve(s.kit, s.bench), 9), found: solve(s.kit, s.bench).solutions.length }));
+const crowded = (b: Bench): Adapter[] => {
+  const near = nearSizes(b);
+  return Array.from({ length: 200 }, (_, i) => {
+    const [o, inner, h, shape] = near[i % near.length]!;
+    return piece(
+      `c${i}`,
+      o + (i % 7) * 0.05,
+      inner === 0 ? 0 : inner + (i % 5) * 0.05,
+      h + (i % 11),
+      { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) },
+    );
+  });
+};
+const strokes200 = exampleBenches().flatMap(({ label, bench }) => [
+  { label, bench, kit: pieces },
+  { label: `${label}, crowded`, bench, kit: crowded(bench) },
+]);
+const solverMs = strokes200.map((s) => ({
+  ...s,
+  ms: timed(() => solve(s.kit, s.bench), 9),
+  found: solve(s.kit, s.bench).solutions.length,
+}));
 const worstStroke = solverMs.reduce((w, s) => (s.ms > w.ms ? s : w));
-const siftMs = timed(() => worstStroke.kit.forEach((p) => { judgePiece(p, 'pusher', worstStroke.bench.requirement.pusher, worstStroke.bench.forceKn); judgePiece(p, 'support', worstStroke.bench.requirement.support, worstStroke.bench.forceKn); }));
-hold('solver, 200 pieces, worst stroke of all', worstStroke.ms, 20, 'ms', `${worstStroke.label}, ${(worstStroke.ms / siftMs).toFixed(1)} × a bare sift; median ${median(solverMs.map((s) => s.ms)).toFixed(1)} ms of ${solverMs.length} (17 strokes, their tools, two kits); ${solverMs.filter((s) => s.found > 0).length} with a stack`);
+const siftMs = timed(() =>
+  worstStroke.kit.forEach((p) => {
+    judgePiece(p, 'pusher', worstStroke.bench.requirement.pusher, worstStroke.bench.forceKn);
+    judgePiece(p, 'support', worstStroke.bench.requirement.support, worstStroke.bench.forceKn);
+  }),
+);
+hold(
+  'solver, 200 pieces, worst stroke of all',
+  worstStroke.ms,
+  20,
+  'ms',
+  `${worstStroke.label}, ${(worstStroke.ms / siftMs).toFixed(1)} × a bare sift; median ${median(solverMs.map((s) => s.ms)).toFixed(1)} ms of ${solverMs.length} (17 strokes, their tools, two kits); ${solverMs.filter((s) => s.found > 0).length} with a stack`,
+);
 
 /** 95th of 100 searches in a catalogue of 50,000 made-up parts, each kind of question in turn. */
 const catalogue = indexParts(madeUpParts(50_000, 5));
 const questions: PartQuery[] = Array.from({ length: 200 }, (_, i) => {
   const p = catalogue.parts[(i * 7919) % catalogue.parts.length]!;
   const sizes = { outerMm: p.bearing.outerMm, boreMm: p.bearing.boreMm };
-  return [{ sizes, toleranceMm: 0.5 }, { sizes: { boreMm: sizes.boreMm }, toleranceMm: 0.3, kind: p.kind }, { text: p.number.slice(0, 5) }, { sizes: { ...sizes, widthMm: p.bearing.widthMm }, toleranceMm: 2, kind: p.kind }][i % 4]!;
+  return [
+    { sizes, toleranceMm: 0.5 },
+    { sizes: { boreMm: sizes.boreMm }, toleranceMm: 0.3, kind: p.kind },
+    { text: p.number.slice(0, 5) },
+    { sizes: { ...sizes, widthMm: p.bearing.widthMm }, toleranceMm: 2, kind: p.kind },
+  ][i % 4]!;
 });
 questions.forEach((q) => searchParts(catalogue, q));
-const took = questions.map((q) => { const t = performance.now(); searchParts(catalogue, q); return performance.now() - t; }).sort((a, b) => a - b);
-hold('search in 50,000 parts, 95th of 100', took[Math.floor(took.length * 0.95)]!, 50, 'ms', `median ${median(took).toFixed(2)} ms`);
+const took = questions
+  .map((q) => {
+    const t = performance.now();
+    searchParts(catalogue, q);
+    return performance.now() - t;
+  })
+  .sort((a, b) => a - b);
+hold(
+  'search in 50,000 parts, 95th of 100',
+  took[Math.floor(took.length * 0.95)]!,
+  50,
+  'ms',
+  `median ${median(took).toFixed(2)} ms`,
+);
 
-const chain: FitChain = { fit: { diameterMm: 76, outerDiameterMm: 102, innerBoreMm: 67, outerMaterial: 'ductile-iron', innerMaterial: 'steel' }, lengthMm: 37, inside: { mean: 75.993, sd: 0.002 }, outside: { mean: 75.96, sd: 0.0015 }, roughness: { mean: 0.008, sd: 0.002 }, friction: { mean: 0.095, sd: 0.012 }, creepMm: 0 };
-hold('a million draws of a fit, warm, median of 7', timed(() => drawChain(chain, 1_000_000, 1), 7), 300, 'ms');
+const chain: FitChain = {
+  fit: {
+    diameterMm: 76,
+    outerDiameterMm: 102,
+    innerBoreMm: 67,
+    outerMaterial: 'ductile-iron',
+    innerMaterial: 'steel',
+  },
+  lengthMm: 37,
+  inside: { mean: 75.993, sd: 0.002 },
+  outside: { mean: 75.96, sd: 0.0015 },
+  roughness: { mean: 0.008, sd: 0.002 },
+  friction: { mean: 0.095, sd: 0.012 },
+  creepMm: 0,
+};
+hold(
+  'a million draws of a fit, warm, median of 7',
+  timed(() => drawChain(chain, 1_000_000, 1), 7),
+  300,
+  'ms',
+);
 
 function atLeast(name: string, value: number, limit: number, unit: string, note = ''): void {
   const ok = value >= limit;
   if (!ok) missed += 1;
-  console.log(`${ok ? 'holds ' : 'MISSED'}  ${name}: ${value.toFixed(1)} ${unit} (at least ${limit} ${unit})${note ? `; ${note}` : ''}`);
+  console.log(
+    `${ok ? 'holds ' : 'MISSED'}  ${name}: ${value.toFixed(1)} ${unit} (at least ${limit} ${unit})${note ? `; ${note}` : ''}`,
+  );
 }
 
 // The ear: a minute at 48 kHz against a bare loop of the same transforms, then the confusion table.
 const minute = { ...drawDrive('report', 'outer-ring', 3), seconds: 60, sampleRate: 48_000 };
 const wav = encodeWav(record(minute));
 const heard = decodeWav(wav);
-const settings = { speeds: minute.speeds, circumferenceMm: minute.circumferenceMm, axleRatio: minute.axleRatio, bearing: minute.bearing };
+const settings = {
+  speeds: minute.speeds,
+  circumferenceMm: minute.circumferenceMm,
+  axleRatio: minute.axleRatio,
+  bearing: minute.bearing,
+};
 function bareLoop(): void {
   const width = bandBinsFor(heard.sampleRate);
   const big = new FFT(blockSize);
@@ -104,12 +210,31 @@ function bareLoop(): void {
   for (let b = 0; b < blocks; b++) transform(b, 1);
 }
 // Pairs run one after the other, so that a slow moment of the machine falls on both.
-const once = (work: () => void) => { const t = performance.now(); work(); return performance.now() - t; };
-const listen = () => { analyse(heard, settings); };
+const once = (work: () => void) => {
+  const t = performance.now();
+  work();
+  return performance.now() - t;
+};
+const listen = () => {
+  analyse(heard, settings);
+};
 [listen, bareLoop, listen, bareLoop].forEach(once);
 const pairs = Array.from({ length: 7 }, () => ({ whole: once(listen), bare: once(bareLoop) }));
-hold('60 s at 48 kHz, analysis against a bare loop of its transforms', median(pairs.map((p) => p.whole / p.bare)), 1.5, '×', `median of 7; ${median(pairs.map((p) => p.whole)).toFixed(0)} ms against ${median(pairs.map((p) => p.bare)).toFixed(0)} ms`);
-hold('60 s at 48 kHz, decoding', timed(() => { decodeWav(wav); }, 7), 100, 'ms');
+hold(
+  '60 s at 48 kHz, analysis against a bare loop of its transforms',
+  median(pairs.map((p) => p.whole / p.bare)),
+  1.5,
+  '×',
+  `median of 7; ${median(pairs.map((p) => p.whole)).toFixed(0)} ms against ${median(pairs.map((p) => p.bare)).toFixed(0)} ms`,
+);
+hold(
+  '60 s at 48 kHz, decoding',
+  timed(() => {
+    decodeWav(wav);
+  }, 7),
+  100,
+  'ms',
+);
 const ear = confusion('report', 400, 200, 20_000);
 atLeast('ear, right family on 400 faulty recordings', ear.right, 95, '%');
 hold('ear, false alarms on 200 healthy ones', ear.alarms, 2, '%');
@@ -123,32 +248,82 @@ console.log(pressed.text);
 
 // The judgement: 10,000 made-up cars, matched and perturbed.
 const cars = Number(process.env['BENCH_CARS'] ?? 10_000);
-for (const [name, spread, worst] of [['matched', 0, 3], ['perturbed, σ 0.5', 0.5, 6]] as const) {
+for (const [name, spread, worst] of [
+  ['matched', 0, 3],
+  ['perturbed, σ 0.5', 0.5, 6],
+] as const) {
   const c = compareOrders(cars, spread, 4711);
   console.log(`        ${cars} cars, ${name}: ${c.text}`);
   if (spread > 0) {
-    atLeast('our order, fewer minutes than the table\'s', c.minutesSaved, 40, '%');
-    atLeast('our order, right calls more than the table\'s', c.accuracyGained, 0, 'points', `standard error ${c.accuracyError.toFixed(2)}`);
+    atLeast("our order, fewer minutes than the table's", c.minutesSaved, 40, '%');
+    atLeast(
+      "our order, right calls more than the table's",
+      c.accuracyGained,
+      0,
+      'points',
+      `standard error ${c.accuracyError.toFixed(2)}`,
+    );
   }
   hold(`calibration error, ${name}`, c.ece, worst, '%');
 }
 
 const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-bench-'));
-const env = { ...process.env, DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: '4397', LOG_LEVEL: 'error' };
+const env = {
+  ...process.env,
+  DATA_DIR: dataDir,
+  HOST: '127.0.0.1',
+  PORT: '4397',
+  LOG_LEVEL: 'error',
+};
 execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
 const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'ignore' });
 const url = 'http://127.0.0.1:4397';
-for (let i = 0; i < 60 && !(await fetch(`${url}/api/health`).then((r) => r.ok, () => false)); i++) await new Promise((r) => setTimeout(r, 250));
+for (
+  let i = 0;
+  i < 60 &&
+  !(await fetch(`${url}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  ));
+  i++
+)
+  await new Promise((r) => setTimeout(r, 250));
 
-const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 try {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  ).newPage();
   const scripts: Promise<number>[] = [];
-  page.on('response', (r) => { if (r.request().resourceType() === 'script') scripts.push(r.body().then((b) => gzipSync(b).length)); });
-  const floor = (await (await fetch(`${url}/api/floor`)).json()) as { rows: { id: string; fleetNo: string }[] };
-  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, { waitUntil: 'networkidle' });
+  page.on('response', (r) => {
+    if (r.request().resourceType() === 'script')
+      scripts.push(r.body().then((b) => gzipSync(b).length));
+  });
+  const floor = (await (await fetch(`${url}/api/floor`)).json()) as {
+    rows: { id: string; fleetNo: string }[];
+  };
+  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, {
+    waitUntil: 'networkidle',
+  });
   await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
-  hold('JavaScript of the Press page, gzip', (await Promise.all(scripts)).reduce((a, b) => a + b, 0) / 1000, 250, 'kB', `${scripts.length} files`);
+  hold(
+    'JavaScript of the Press page, gzip',
+    (await Promise.all(scripts)).reduce((a, b) => a + b, 0) / 1000,
+    250,
+    'kB',
+    `${scripts.length} files`,
+  );
 
   const taps: number[] = [];
   for (let i = 0; i < 9; i++) {
@@ -157,22 +332,34 @@ try {
     taps.push(await page.evaluate<number>(tap(name)));
     await page.waitForTimeout(120);
   }
-  hold('tap to painted verdict, median of 9', median(taps), 100, 'ms', `slowest ${Math.max(...taps).toFixed(0)} ms`);
+  hold(
+    'tap to painted verdict, median of 9',
+    median(taps),
+    100,
+    'ms',
+    `slowest ${Math.max(...taps).toFixed(0)} ms`,
+  );
 
   // Frames drawn while a gauge is read 60 times a second.
-  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, { waitUntil: 'networkidle' });
+  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '07')!.id}/press-in`, {
+    waitUntil: 'networkidle',
+  });
   await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
   await page.getByRole('button', { name: /^3\s*Bearing/u }).click();
   // The taps above left a stack that is Stop.
   await page.getByRole('button', { name: /^Use the best stack/u }).click();
   await page.getByRole('button', { name: /^Pump/u }).click();
   await page.locator('.btn.release').waitFor();
-  const drawn = await page.evaluate<number>(`new Promise((resolve) => { let n = 0; const t0 = performance.now(); const look = () => { n += 1; const t = performance.now() - t0; if (t > 6000) resolve((1000 * n) / t); else requestAnimationFrame(look); }; requestAnimationFrame(look); })`);
+  const drawn = await page.evaluate<number>(
+    `new Promise((resolve) => { let n = 0; const t0 = performance.now(); const look = () => { n += 1; const t = performance.now() - t0; if (t > 6000) resolve((1000 * n) / t); else requestAnimationFrame(look); }; requestAnimationFrame(look); })`,
+  );
   await page.locator('.btn.release').click();
   atLeast('interface while the gauge is read', drawn, 50, 'frames/s');
 
   // Frames drawn while the worker hears a minute of sound.
-  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '04')!.id}/diagnose`, { waitUntil: 'networkidle' });
+  await page.goto(`${url}/jobs/${floor.rows.find((r) => r.fleetNo === '04')!.id}/diagnose`, {
+    waitUntil: 'networkidle',
+  });
   await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
   await page.getByRole('button', { name: /Ear$/u }).click();
   await page.getByLabel(/^Speed, from/u).fill(String(minute.speeds[0]!.kmh.toFixed(1)));
@@ -187,7 +374,9 @@ try {
     };
     requestAnimationFrame(look);
   })`);
-  await page.locator('input[type=file]').setInputFiles({ name: 'minute.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'minute.wav', mimeType: 'audio/wav', buffer: Buffer.from(wav) });
   atLeast('interface while the ear works', await frames, 50, 'frames/s');
 } finally {
   await browser.close();

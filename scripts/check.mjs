@@ -22,7 +22,19 @@ function step(name, command, args) {
 function suite(name, project) {
   console.log(`\n== ${name}`);
   const out = join(scratch, `${project}.json`);
-  const { status } = spawnSync('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${out}`], { stdio: 'inherit' });
+  const { status } = spawnSync(
+    'npx',
+    [
+      'vitest',
+      'run',
+      '--project',
+      project,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${out}`,
+    ],
+    { stdio: 'inherit' },
+  );
   try {
     const report = JSON.parse(readFileSync(out, 'utf8'));
     passed += report.numPassedTests;
@@ -35,6 +47,7 @@ function suite(name, project) {
 
 step('types: the core without DOM and Node', 'npx', ['tsc', '-p', 'tsconfig.core.json']);
 step('types: pages', 'npx', ['astro', 'check', '--minimumSeverity', 'error']);
+step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 suite('unit', 'unit');
 if (step('build', 'npx', ['astro', 'build'])) suite('browser', 'browser');

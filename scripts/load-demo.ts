@@ -26,6 +26,10 @@ try {
     console.log('Loaded', Object.assign({}, ...counts));
   }
 } catch (e) {
-  console.error(e instanceof Problem ? `${e.title}: ${e.message}\n${e.errors.map((x) => `  ${x.field}: ${x.reason}`).join('\n')}` : e);
+  console.error(
+    e instanceof Problem
+      ? `${e.title}: ${e.message}\n${e.errors.map((x) => `  ${x.field}: ${x.reason}`).join('\n')}`
+      : e,
+  );
   process.exitCode = 1;
 }

@@ -13,7 +13,11 @@ function crossSite(request: Request, host: string): boolean {
 
 export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   if (guarded.has(request.method) && crossSite(request, request.headers.get('host') ?? url.host)) {
-    return new Problem(403, 'Cross-site write refused', 'Writes are taken from this site’s own pages only.').toResponse();
+    return new Problem(
+      403,
+      'Cross-site write refused',
+      'Writes are taken from this site’s own pages only.',
+    ).toResponse();
   }
   const response = await next();
   response.headers.set('x-content-type-options', 'nosniff');

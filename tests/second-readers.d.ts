@@ -1,7 +1,10 @@
 declare module 'node-wav' {
   const wav: {
     decode(bytes: Uint8Array): { sampleRate: number; channelData: Float32Array[] };
-    encode(channels: Float32Array[], options: { sampleRate: number; float: boolean; bitDepth: number }): Uint8Array;
+    encode(
+      channels: Float32Array[],
+      options: { sampleRate: number; float: boolean; bitDepth: number },
+    ): Uint8Array;
   };
   export default wav;
 }

@@ -4,7 +4,13 @@ export type Corner = 'LF' | 'RF' | 'LR' | 'RR';
 export const corners: readonly Corner[] = ['LF', 'RF', 'LR', 'RR'];
 /** A job may begin before anyone can say which corner it is. */
 export type JobCorner = Corner | 'unknown';
-export const cornerNames: Record<JobCorner, string> = { LF: 'Left front', RF: 'Right front', LR: 'Left rear', RR: 'Right rear', unknown: 'Corner not known' };
+export const cornerNames: Record<JobCorner, string> = {
+  LF: 'Left front',
+  RF: 'Right front',
+  LR: 'Left rear',
+  RR: 'Right rear',
+  unknown: 'Corner not known',
+};
 
 /** Which way a face looks on the vehicle. */
 export type Side = 'inboard' | 'outboard';
@@ -189,6 +195,11 @@ export interface CornerRecord {
   seal?: Seal;
   stud?: Stud;
   /** The vehicle maker's limits, with where they stand. */
-  limits?: { endPlayMm?: number; runoutMm?: number; /** Radial load of the wheel, N. */ radialN?: number; source: string };
+  limits?: {
+    endPlayMm?: number;
+    runoutMm?: number;
+    /** Radial load of the wheel, N. */ radialN?: number;
+    source: string;
+  };
   source: string;
 }

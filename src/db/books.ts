@@ -13,20 +13,34 @@ export interface BookRow {
   atMs: number;
 }
 
-const toBook = (r: typeof books.$inferSelect): BookRow => ({ ...r, edits: JSON.parse(r.edits) as Edits });
+const toBook = (r: typeof books.$inferSelect): BookRow => ({
+  ...r,
+  edits: JSON.parse(r.edits) as Edits,
+});
 
 /** Versions of the tables, newest first. */
-export const allBooks = async (db: Db): Promise<BookRow[]> => (await db.select().from(books).orderBy(desc(books.version))).map(toBook);
+export const allBooks = async (db: Db): Promise<BookRow[]> =>
+  (await db.select().from(books).orderBy(desc(books.version))).map(toBook);
 export async function lastBook(db: Db): Promise<BookRow | undefined> {
   const [row] = await db.select().from(books).orderBy(desc(books.version)).limit(1);
   return row && toBook(row);
 }
-export const insertBook = (db: Db, row: Omit<BookRow, 'version'>) => db.insert(books).values({ ...row, edits: JSON.stringify(row.edits) });
+export const insertBook = (db: Db, row: Omit<BookRow, 'version'>) =>
+  db.insert(books).values({ ...row, edits: JSON.stringify(row.edits) });
 
 export const outcomesFrom = async (db: Db, fromMs: number): Promise<Outcome[]> =>
-  (await db.select().from(outcomes).where(gte(outcomes.atMs, fromMs)).orderBy(asc(outcomes.atMs))).map((r) => JSON.parse(r.data) as Outcome);
-export async function outcomeOf(db: Db, jobId: string): Promise<{ outcome: Outcome; atMs: number } | undefined> {
+  (
+    await db.select().from(outcomes).where(gte(outcomes.atMs, fromMs)).orderBy(asc(outcomes.atMs))
+  ).map((r) => JSON.parse(r.data) as Outcome);
+export async function outcomeOf(
+  db: Db,
+  jobId: string,
+): Promise<{ outcome: Outcome; atMs: number } | undefined> {
   const [row] = await db.select().from(outcomes).where(eq(outcomes.jobId, jobId));
   return row && { outcome: JSON.parse(row.data) as Outcome, atMs: row.atMs };
 }
-export const putOutcome = (db: Db, jobId: string, atMs: number, outcome: Outcome) => db.insert(outcomes).values({ jobId, atMs, data: JSON.stringify(outcome) }).onConflictDoNothing();
+export const putOutcome = (db: Db, jobId: string, atMs: number, outcome: Outcome) =>
+  db
+    .insert(outcomes)
+    .values({ jobId, atMs, data: JSON.stringify(outcome) })
+    .onConflictDoNothing();

@@ -21,36 +21,65 @@ export async function jobById(db: Db, id: string): Promise<JobRow | undefined> {
   return row as JobRow | undefined;
 }
 
-export const allJobs = async (db: Db): Promise<JobRow[]> => (await db.select().from(jobs).orderBy(asc(jobs.createdMs))) as JobRow[];
+export const allJobs = async (db: Db): Promise<JobRow[]> =>
+  (await db.select().from(jobs).orderBy(asc(jobs.createdMs))) as JobRow[];
 
 export const insertJob = (db: Db, row: JobRow) => db.insert(jobs).values(row);
 
 /** Last number of a year, e.g. `2026-0412`; undefined when the year has none. */
 export async function lastNumber(db: Db, year: number): Promise<string | undefined> {
-  const [row] = await db.select({ number: jobs.number }).from(jobs).where(like(jobs.number, `${year}-%`)).orderBy(desc(jobs.number)).limit(1);
+  const [row] = await db
+    .select({ number: jobs.number })
+    .from(jobs)
+    .where(like(jobs.number, `${year}-%`))
+    .orderBy(desc(jobs.number))
+    .limit(1);
   return row?.number;
 }
 
-const toEvent = (r: typeof events.$inferSelect): EventRow => ({ ...r, body: JSON.parse(r.body) }) as EventRow;
+const toEvent = (r: typeof events.$inferSelect): EventRow =>
+  ({ ...r, body: JSON.parse(r.body) }) as EventRow;
 
 export const eventsOf = async (db: Db, jobId: string): Promise<EventRow[]> =>
-  (await db.select().from(events).where(eq(events.jobId, jobId)).orderBy(asc(events.seq))).map(toEvent);
+  (await db.select().from(events).where(eq(events.jobId, jobId)).orderBy(asc(events.seq))).map(
+    toEvent,
+  );
 
 export async function eventById(db: Db, id: string): Promise<EventRow | undefined> {
   const [row] = await db.select().from(events).where(eq(events.id, id));
   return row && toEvent(row);
 }
 
-export const insertEvent = (db: Db, row: Omit<typeof events.$inferInsert, 'seq'>) => db.insert(events).values(row);
+export const insertEvent = (db: Db, row: Omit<typeof events.$inferInsert, 'seq'>) =>
+  db.insert(events).values(row);
 
 export async function choicesOf(db: Db, jobId: string): Promise<Choices> {
   const rows = await db.select().from(choices).where(eq(choices.jobId, jobId));
-  return Object.fromEntries(rows.map((r) => [r.key, { version: r.version, value: JSON.parse(r.value) }])) as Choices;
+  return Object.fromEntries(
+    rows.map((r) => [r.key, { version: r.version, value: JSON.parse(r.value) }]),
+  ) as Choices;
 }
 
 export async function choiceRow(db: Db, jobId: string, key: string) {
-  return (await db.select().from(choices).where(and(eq(choices.jobId, jobId), eq(choices.key, key))))[0];
+  return (
+    await db
+      .select()
+      .from(choices)
+      .where(and(eq(choices.jobId, jobId), eq(choices.key, key)))
+  )[0];
 }
 
 export const putChoice = (db: Db, row: typeof choices.$inferInsert) =>
-  db.insert(choices).values(row).onConflictDoUpdate({ target: [choices.jobId, choices.key], set: { version: row.version, value: row.value, commandId: row.commandId, byId: row.byId, atMs: row.atMs } });
+  db
+    .insert(choices)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [choices.jobId, choices.key],
+      set: {
+        version: row.version,
+        value: row.value,
+        commandId: row.commandId,
+        byId: row.byId,
+        atMs: row.atMs,
+      },
+    });

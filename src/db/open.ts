@@ -19,7 +19,11 @@ export function dbSettings(env: NodeJS.ProcessEnv = process.env): DbSettings {
   const dataDir = resolve(env['DATA_DIR'] ?? 'data');
   const url = env['DATABASE_URL'] ?? `file:${resolve(dataDir, 'true-spindle.db')}`;
   if (!env['DATABASE_URL']) mkdirSync(dataDir, { recursive: true });
-  return { url, ...(env['DATABASE_TOKEN'] ? { token: env['DATABASE_TOKEN'] } : {}), migrationsDir: resolve(env['MIGRATIONS_DIR'] ?? 'drizzle') };
+  return {
+    url,
+    ...(env['DATABASE_TOKEN'] ? { token: env['DATABASE_TOKEN'] } : {}),
+    migrationsDir: resolve(env['MIGRATIONS_DIR'] ?? 'drizzle'),
+  };
 }
 
 /**
@@ -27,7 +31,10 @@ export function dbSettings(env: NodeJS.ProcessEnv = process.env): DbSettings {
  * PRAGMAs hold per connection, so no interactive transaction is used anywhere: it would open another one.
  */
 export async function openDb(settings: DbSettings): Promise<Db> {
-  const client = createClient({ url: settings.url, ...(settings.token ? { authToken: settings.token } : {}) });
+  const client = createClient({
+    url: settings.url,
+    ...(settings.token ? { authToken: settings.token } : {}),
+  });
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: settings.migrationsDir });
   if (settings.url.startsWith('file:')) {

@@ -5,32 +5,64 @@ import { meta, records, technicians } from './schema.ts';
 
 /** What the shop owns and knows: one JSON record a row. */
 export async function listRecords<T>(db: Db, kind: WorkshopKind): Promise<T[]> {
-  const rows = await db.select({ data: records.data }).from(records).where(eq(records.kind, kind)).orderBy(asc(records.position));
+  const rows = await db
+    .select({ data: records.data })
+    .from(records)
+    .where(eq(records.kind, kind))
+    .orderBy(asc(records.position));
   return rows.map((r) => JSON.parse(r.data) as T);
 }
 
 export async function getRecord<T>(db: Db, kind: WorkshopKind, id: string): Promise<T | undefined> {
-  const [row] = await db.select({ data: records.data }).from(records).where(and(eq(records.kind, kind), eq(records.id, id)));
+  const [row] = await db
+    .select({ data: records.data })
+    .from(records)
+    .where(and(eq(records.kind, kind), eq(records.id, id)));
   return row && (JSON.parse(row.data) as T);
 }
 
-export const putRecord = (db: Db, kind: WorkshopKind, id: string, position: number, data: unknown) => {
+export const putRecord = (
+  db: Db,
+  kind: WorkshopKind,
+  id: string,
+  position: number,
+  data: unknown,
+) => {
   const row = { kind, id, position, data: JSON.stringify(data) };
-  return db.insert(records).values(row).onConflictDoUpdate({ target: [records.kind, records.id], set: { data: row.data } });
+  return db
+    .insert(records)
+    .values(row)
+    .onConflictDoUpdate({ target: [records.kind, records.id], set: { data: row.data } });
 };
 
 /** Many records in one statement; later ones replace earlier ones of the same id. */
 export const putRecords = (db: Db, rows: (typeof records.$inferInsert)[]) =>
-  db.insert(records).values(rows).onConflictDoUpdate({ target: [records.kind, records.id], set: { data: sql`excluded.data` } });
+  db
+    .insert(records)
+    .values(rows)
+    .onConflictDoUpdate({ target: [records.kind, records.id], set: { data: sql`excluded.data` } });
 
 export const listTechnicians = (db: Db) => db.select().from(technicians);
 
-export const technicianById = async (db: Db, id: string) => (await db.select().from(technicians).where(eq(technicians.id, id)))[0];
+export const technicianById = async (db: Db, id: string) =>
+  (await db.select().from(technicians).where(eq(technicians.id, id)))[0];
 
 export const putTechnician = (db: Db, row: typeof technicians.$inferInsert) =>
-  db.insert(technicians).values(row).onConflictDoUpdate({ target: technicians.id, set: { name: row.name, lead: row.lead, pinSalt: row.pinSalt, pinHash: row.pinHash } });
+  db
+    .insert(technicians)
+    .values(row)
+    .onConflictDoUpdate({
+      target: technicians.id,
+      set: { name: row.name, lead: row.lead, pinSalt: row.pinSalt, pinHash: row.pinHash },
+    });
 
 export async function getMeta(db: Db, key: string): Promise<string | undefined> {
-  return (await db.select().from(meta).where(inArray(meta.key, [key])))[0]?.value;
+  return (
+    await db
+      .select()
+      .from(meta)
+      .where(inArray(meta.key, [key]))
+  )[0]?.value;
 }
-export const putMeta = (db: Db, key: string, value: string) => db.insert(meta).values({ key, value }).onConflictDoUpdate({ target: meta.key, set: { value } });
+export const putMeta = (db: Db, key: string, value: string) =>
+  db.insert(meta).values({ key, value }).onConflictDoUpdate({ target: meta.key, set: { value } });

@@ -1,4 +1,11 @@
-import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  index,
+  integer,
+  primaryKey,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 
 /** People stand here only; everything else carries their id. */
 export const technicians = sqliteTable('technicians', {
@@ -10,76 +17,117 @@ export const technicians = sqliteTable('technicians', {
 });
 
 /** Units, parts, adapters, presses, procedures, wrenches, instruments: validated records as JSON. */
-export const records = sqliteTable('records', {
-  kind: text('kind').notNull(),
-  id: text('id').notNull(),
-  position: integer('position').notNull(),
-  data: text('data').notNull(),
-}, (t) => [primaryKey({ columns: [t.kind, t.id] })]);
+export const records = sqliteTable(
+  'records',
+  {
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    data: text('data').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.kind, t.id] })],
+);
 
-export const jobs = sqliteTable('jobs', {
-  id: text('id').primaryKey(),
-  /** Year-running, for people: 2026-0412. */
-  number: text('number').notNull(),
-  unitId: text('unit_id').notNull(),
-  corner: text('corner').notNull(),
-  createdMs: integer('created_ms').notNull(),
-  byId: text('by_id').notNull().references(() => technicians.id),
-}, (t) => [uniqueIndex('jobs_number').on(t.number)]);
+export const jobs = sqliteTable(
+  'jobs',
+  {
+    id: text('id').primaryKey(),
+    /** Year-running, for people: 2026-0412. */
+    number: text('number').notNull(),
+    unitId: text('unit_id').notNull(),
+    corner: text('corner').notNull(),
+    createdMs: integer('created_ms').notNull(),
+    byId: text('by_id')
+      .notNull()
+      .references(() => technicians.id),
+  },
+  (t) => [uniqueIndex('jobs_number').on(t.number)],
+);
 
 /** Append-only. `hash` covers the event and the hash before it in the same job. */
-export const events = sqliteTable('events', {
-  seq: integer('seq').primaryKey({ autoIncrement: true }),
-  id: text('id').notNull(),
-  jobId: text('job_id').notNull().references(() => jobs.id),
-  type: text('type').notNull(),
-  body: text('body').notNull(),
-  byId: text('by_id').notNull().references(() => technicians.id),
-  atMs: integer('at_ms').notNull(),
-  prevHash: text('prev_hash').notNull(),
-  hash: text('hash').notNull(),
-}, (t) => [uniqueIndex('events_id').on(t.id), index('events_job').on(t.jobId, t.seq)]);
+export const events = sqliteTable(
+  'events',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    id: text('id').notNull(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    type: text('type').notNull(),
+    body: text('body').notNull(),
+    byId: text('by_id')
+      .notNull()
+      .references(() => technicians.id),
+    atMs: integer('at_ms').notNull(),
+    prevHash: text('prev_hash').notNull(),
+    hash: text('hash').notNull(),
+  },
+  (t) => [uniqueIndex('events_id').on(t.id), index('events_job').on(t.jobId, t.seq)],
+);
 
 /** Mutable choices, one row a job and key, each with its version. */
-export const choices = sqliteTable('choices', {
-  jobId: text('job_id').notNull().references(() => jobs.id),
-  key: text('key').notNull(),
-  version: integer('version').notNull(),
-  value: text('value').notNull(),
-  /** Command that wrote this version, so that a repeat is recognised. */
-  commandId: text('command_id').notNull(),
-  byId: text('by_id').notNull().references(() => technicians.id),
-  atMs: integer('at_ms').notNull(),
-}, (t) => [primaryKey({ columns: [t.jobId, t.key] })]);
+export const choices = sqliteTable(
+  'choices',
+  {
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    key: text('key').notNull(),
+    version: integer('version').notNull(),
+    value: text('value').notNull(),
+    /** Command that wrote this version, so that a repeat is recognised. */
+    commandId: text('command_id').notNull(),
+    byId: text('by_id')
+      .notNull()
+      .references(() => technicians.id),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.key] })],
+);
 
 /** What a signed job was judged against, kept as it was: later edits of the records do not reach it. Its hash is in the signed line. */
 export const snapshots = sqliteTable('snapshots', {
-  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  jobId: text('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
   data: text('data').notNull(),
 });
 
 /** The job card as it was signed: no later rule changes it. Its hash is in the signed line. */
 export const cards = sqliteTable('cards', {
-  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  jobId: text('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
   data: text('data').notNull(),
 });
 
 /** Signed jobs whose cause was seen on the bench, for the tests to learn from. */
 export const outcomes = sqliteTable('outcomes', {
-  jobId: text('job_id').primaryKey().references(() => jobs.id),
+  jobId: text('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
   atMs: integer('at_ms').notNull(),
   data: text('data').notNull(),
 });
 
 /** Versions of the likelihood tables, append-only: a lead's edits whole, and from when outcomes count. */
-export const books = sqliteTable('books', {
-  version: integer('version').primaryKey({ autoIncrement: true }),
-  commandId: text('command_id').notNull(),
-  edits: text('edits').notNull(),
-  countFromMs: integer('count_from_ms').notNull(),
-  reason: text('reason').notNull(),
-  byId: text('by_id').notNull().references(() => technicians.id),
-  atMs: integer('at_ms').notNull(),
-}, (t) => [uniqueIndex('books_command').on(t.commandId)]);
+export const books = sqliteTable(
+  'books',
+  {
+    version: integer('version').primaryKey({ autoIncrement: true }),
+    commandId: text('command_id').notNull(),
+    edits: text('edits').notNull(),
+    countFromMs: integer('count_from_ms').notNull(),
+    reason: text('reason').notNull(),
+    byId: text('by_id')
+      .notNull()
+      .references(() => technicians.id),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [uniqueIndex('books_command').on(t.commandId)],
+);
 
-export const meta = sqliteTable('meta', { key: text('key').primaryKey(), value: text('value').notNull() });
+export const meta = sqliteTable('meta', {
+  key: text('key').primaryKey(),
+  value: text('value').notNull(),
+});

@@ -28,12 +28,23 @@ export const httpPartsService = (url: string): PartsService => ({
     try {
       r = await fetch(`${url}/offers?${query}`, { signal: AbortSignal.timeout(patienceMs) });
     } catch (e) {
-      throw new ServiceDown((e as Error).name === 'TimeoutError' ? `The parts service did not answer within ${patienceMs / 1000} s.` : 'The parts service cannot be reached.');
+      throw new ServiceDown(
+        (e as Error).name === 'TimeoutError'
+          ? `The parts service did not answer within ${patienceMs / 1000} s.`
+          : 'The parts service cannot be reached.',
+      );
     }
     if (!r.ok) throw new ServiceDown(`The parts service answered with an error (${r.status}).`);
     const body = (await r.json().catch(() => undefined)) as { offers?: unknown } | undefined;
-    if (!Array.isArray(body?.offers)) throw new ServiceDown('The parts service sent something that is not a list of offers.');
-    return (body.offers as Offer[]).filter((o) => typeof o?.number === 'string' && Number.isFinite(o.priceMinor) && Number.isFinite(o.stock) && Number.isFinite(o.leadDays));
+    if (!Array.isArray(body?.offers))
+      throw new ServiceDown('The parts service sent something that is not a list of offers.');
+    return (body.offers as Offer[]).filter(
+      (o) =>
+        typeof o?.number === 'string' &&
+        Number.isFinite(o.priceMinor) &&
+        Number.isFinite(o.stock) &&
+        Number.isFinite(o.leadDays),
+    );
   },
 });
 
@@ -50,7 +61,9 @@ export interface StandInService {
 }
 
 /** A stand-in service with a server of its own on a free port of this machine; it knows what `known` tells it. */
-export async function standInPartsService(known: (numbers: readonly string[]) => Promise<Offer[]>): Promise<StandInService> {
+export async function standInPartsService(
+  known: (numbers: readonly string[]) => Promise<Offer[]>,
+): Promise<StandInService> {
   const service = { url: '', mood: { latencyMs: 120, fails: 'no' } as Mood };
   const server = createServer((request, response) => {
     void (async () => {
@@ -58,11 +71,19 @@ export async function standInPartsService(known: (numbers: readonly string[]) =>
       await new Promise((done) => setTimeout(done, mood.latencyMs));
       const numbers = new URL(request.url ?? '/', 'http://stand-in').searchParams.getAll('number');
       response.setHeader('content-type', 'application/json');
-      if (mood.fails === 'error') { response.statusCode = 503; return response.end('{}'); }
-      return response.end(mood.fails === 'nonsense' ? '<html>' : JSON.stringify({ offers: await known(numbers) }));
+      if (mood.fails === 'error') {
+        response.statusCode = 503;
+        return response.end('{}');
+      }
+      return response.end(
+        mood.fails === 'nonsense' ? '<html>' : JSON.stringify({ offers: await known(numbers) }),
+      );
     })();
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   server.unref();
-  return Object.assign(service, { url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, server });
+  return Object.assign(service, {
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    server,
+  });
 }

@@ -8,7 +8,13 @@ export interface PressGauge {
 }
 
 /** A made-up hand pump in its own time; with `dropsOut` the lead comes loose for a while in mid-stroke. */
-export const standInRam = (bench: Bench, fault: RamFault, dropsOut: boolean, seed: number, speed = 1): PressGauge => ({
+export const standInRam = (
+  bench: Bench,
+  fault: RamFault,
+  dropsOut: boolean,
+  seed: number,
+  speed = 1,
+): PressGauge => ({
   name: 'stand-in ram',
   read: async function* read() {
     const start = Date.now();

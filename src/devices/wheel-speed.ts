@@ -19,7 +19,22 @@ export interface WheelSpeedReader {
 }
 
 /** A made-up car with a chosen fault at a chosen corner. */
-export const standInReader = (fault: SignalFault, corner: Corner, seed: number): WheelSpeedReader => ({
+export const standInReader = (
+  fault: SignalFault,
+  corner: Corner,
+  seed: number,
+): WheelSpeedReader => ({
   name: 'stand-in reader',
-  take: async (r) => driveStraight({ ...r, fault, corner, sampleRate: Math.max(1000, Math.ceil((r.pairs * r.kmh * 1e6) / (3600 * r.circumferenceMm) / 100) * 1200), noiseV: 0.015, seed }),
+  take: async (r) =>
+    driveStraight({
+      ...r,
+      fault,
+      corner,
+      sampleRate: Math.max(
+        1000,
+        Math.ceil((r.pairs * r.kmh * 1e6) / (3600 * r.circumferenceMm) / 100) * 1200,
+      ),
+      noiseV: 0.015,
+      seed,
+    }),
 });

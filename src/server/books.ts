@@ -1,22 +1,63 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { countsOf, lessonsOf, plainBook, rowFault, testById, type Book, type Edits, type Outcome } from '../core/diagnosis/index.ts';
+import {
+  countsOf,
+  lessonsOf,
+  plainBook,
+  rowFault,
+  testById,
+  type Book,
+  type Edits,
+  type Outcome,
+} from '../core/diagnosis/index.ts';
 import { closed, Id, Text, Uuid } from '../core/schemas/common.ts';
-import { allBooks, insertBook, lastBook, outcomesFrom, outcomeOf, type BookRow } from '../db/books.ts';
+import {
+  allBooks,
+  insertBook,
+  lastBook,
+  outcomesFrom,
+  outcomeOf,
+  type BookRow,
+} from '../db/books.ts';
 import type { Db } from '../db/open.ts';
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem, type FieldFault } from './problem.ts';
 import { store } from './store.ts';
 
 const Signed = { id: Uuid, byId: Id, pin: Type.String({ maxLength: 12 }), reason: Text(400) };
-const seen = { version: Type.Integer({ minimum: 0, description: 'Version that was seen; 0 for our own figures' }) };
+const seen = {
+  version: Type.Integer({
+    minimum: 0,
+    description: 'Version that was seen; 0 for our own figures',
+  }),
+};
 
-export const TableEditSchema = closed({ ...Signed, ...seen, testId: Id, rows: Type.Record(Type.String({ pattern: '^[a-z]+(:[a-z]+)?$' }), Type.Array(Type.Number(), { minItems: 2, maxItems: 8 })) });
-export const TableRestoreSchema = closed({ ...Signed, ...seen, restore: Type.Integer({ minimum: 0, description: 'Version to go back to; 0 for our own figures' }) });
+export const TableEditSchema = closed({
+  ...Signed,
+  ...seen,
+  testId: Id,
+  rows: Type.Record(
+    Type.String({ pattern: '^[a-z]+(:[a-z]+)?$' }),
+    Type.Array(Type.Number(), { minItems: 2, maxItems: 8 }),
+  ),
+});
+export const TableRestoreSchema = closed({
+  ...Signed,
+  ...seen,
+  restore: Type.Integer({
+    minimum: 0,
+    description: 'Version to go back to; 0 for our own figures',
+  }),
+});
 export const CountResetSchema = closed({ ...Signed, ...seen });
 
 const bookAt = async (db: Db, row: BookRow | undefined): Promise<Book> => {
   const outcomes = await outcomesFrom(db, row?.countFromMs ?? 0);
-  return { version: row?.version ?? 0, edits: row?.edits ?? plainBook.edits, counts: countsOf(outcomes), outcomes: outcomes.length };
+  return {
+    version: row?.version ?? 0,
+    edits: row?.edits ?? plainBook.edits,
+    counts: countsOf(outcomes),
+    outcomes: outcomes.length,
+  };
 };
 
 /** The tables as they stand. */
@@ -25,20 +66,41 @@ export const bookNow = async (db: Db): Promise<Book> => bookAt(db, await lastBoo
 export async function bookView() {
   const { db } = await store();
   const all = await allBooks(db);
-  return { book: await bookAt(db, all[0]), countFromMs: all[0]?.countFromMs ?? 0, people: await people(), versions: all.map(({ version, reason, byId, atMs }) => ({ version, reason, byId, atMs })) };
+  return {
+    book: await bookAt(db, all[0]),
+    countFromMs: all[0]?.countFromMs ?? 0,
+    people: await people(),
+    versions: all.map(({ version, reason, byId, atMs }) => ({ version, reason, byId, atMs })),
+  };
 }
 export type BookView = Awaited<ReturnType<typeof bookView>>;
 
 /** Writes a further version, if the one that was seen still stands. A repeat of the same command is done once. */
-async function turn(input: { id: string; byId: string; pin: string; reason: string; version: number }, next: (now: BookRow | undefined, all: BookRow[]) => { edits: Edits; countFromMs: number }): Promise<BookView> {
+async function turn(
+  input: { id: string; byId: string; pin: string; reason: string; version: number },
+  next: (now: BookRow | undefined, all: BookRow[]) => { edits: Edits; countFromMs: number },
+): Promise<BookView> {
   const { db, writes } = await store();
   await leadByPin(db, input.byId, input.pin);
   await writes.run(async () => {
     const all = await allBooks(db);
     if (all.some((b) => b.commandId === input.id)) return;
     const now = all[0];
-    if ((now?.version ?? 0) !== input.version) throw new Problem(409, 'Changed meanwhile', `Somebody changed the tables since you saw them (version ${input.version}, now ${now?.version ?? 0}). Look and change again.`, [{ field: 'version', reason: 'Stale.' }], { version: now?.version ?? 0 });
-    await insertBook(db, { ...next(now, all), commandId: input.id, reason: input.reason, byId: input.byId, atMs: Date.now() });
+    if ((now?.version ?? 0) !== input.version)
+      throw new Problem(
+        409,
+        'Changed meanwhile',
+        `Somebody changed the tables since you saw them (version ${input.version}, now ${now?.version ?? 0}). Look and change again.`,
+        [{ field: 'version', reason: 'Stale.' }],
+        { version: now?.version ?? 0 },
+      );
+    await insertBook(db, {
+      ...next(now, all),
+      commandId: input.id,
+      reason: input.reason,
+      byId: input.byId,
+      atMs: Date.now(),
+    });
   });
   return bookView();
 }
@@ -51,7 +113,10 @@ export async function editTable(b: Static<typeof TableEditSchema>): Promise<Book
     return fault ? [{ field: `rows.${key}`, reason: fault }] : [];
   });
   if (faults.length > 0) throw invalid(faults);
-  return turn(b, (now) => ({ edits: { ...now?.edits, [t.id]: { ...now?.edits[t.id], ...b.rows } }, countFromMs: now?.countFromMs ?? 0 }));
+  return turn(b, (now) => ({
+    edits: { ...now?.edits, [t.id]: { ...now?.edits[t.id], ...b.rows } },
+    countFromMs: now?.countFromMs ?? 0,
+  }));
 }
 
 export const restoreTable = (b: Static<typeof TableRestoreSchema>): Promise<BookView> =>
@@ -62,7 +127,8 @@ export const restoreTable = (b: Static<typeof TableRestoreSchema>): Promise<Book
   });
 
 /** Outcomes so far count no more; they stay on record. */
-export const resetCounts = (b: Static<typeof CountResetSchema>): Promise<BookView> => turn(b, (now) => ({ edits: now?.edits ?? {}, countFromMs: Date.now() }));
+export const resetCounts = (b: Static<typeof CountResetSchema>): Promise<BookView> =>
+  turn(b, (now) => ({ edits: now?.edits ?? {}, countFromMs: Date.now() }));
 
 /** What a signed job taught the tables: each row before and after, against the tables without it. */
 export async function jobLessons(jobId: string) {
@@ -70,7 +136,18 @@ export async function jobLessons(jobId: string) {
   const own = await outcomeOf(db, jobId);
   if (!own) return { lessons: [] };
   const row = await lastBook(db);
-  const others = (await outcomesFrom(db, row?.countFromMs ?? 0)).filter((o: Outcome) => o.jobNumber !== own.outcome.jobNumber);
-  const before: Book = { version: row?.version ?? 0, edits: row?.edits ?? {}, counts: countsOf(others), outcomes: others.length };
-  return { suspectId: own.outcome.suspectId, counted: own.atMs >= (row?.countFromMs ?? 0), lessons: lessonsOf(before, own.outcome) };
+  const others = (await outcomesFrom(db, row?.countFromMs ?? 0)).filter(
+    (o: Outcome) => o.jobNumber !== own.outcome.jobNumber,
+  );
+  const before: Book = {
+    version: row?.version ?? 0,
+    edits: row?.edits ?? {},
+    counts: countsOf(others),
+    outcomes: others.length,
+  };
+  return {
+    suspectId: own.outcome.suspectId,
+    counted: own.atMs >= (row?.countFromMs ?? 0),
+    lessons: lessonsOf(before, own.outcome),
+  };
 }

@@ -16,17 +16,62 @@ const clock = (ms: number | undefined) => (ms === undefined ? '' : new Date(ms).
 
 /** The card as flat lines, UTC times. */
 export function cardCsv(c: JobCard): string {
-  const line = (section: string, l: CardLine) => ({ section, what: l.what, value: l.value, limit: l.limit ?? '', status: l.status ?? '', who: l.who ?? '', at: clock(l.atMs) });
+  const line = (section: string, l: CardLine) => ({
+    section,
+    what: l.what,
+    value: l.value,
+    limit: l.limit ?? '',
+    status: l.status ?? '',
+    who: l.who ?? '',
+    at: clock(l.atMs),
+  });
   return Papa.unparse([
-    line('job', { what: 'Job', value: c.number }), line('job', { what: 'Unit', value: c.unit.fleetNo }), line('job', { what: 'Corner', value: c.corner.id }),
+    line('job', { what: 'Job', value: c.number }),
+    line('job', { what: 'Unit', value: c.unit.fleetNo }),
+    line('job', { what: 'Corner', value: c.corner.id }),
     line('job', { what: 'Complaint', value: c.complaint?.short ?? '' }),
-    ...(c.diagnosis ? [line('diagnosis', { what: c.diagnosis.suspect, value: `${Math.round(c.diagnosis.probability * 100)} %`, who: c.diagnosis.who, atMs: c.diagnosis.atMs })] : []),
-    ...c.findings.map((l) => line('finding', l)), ...c.items.map((l) => line('item', l)), ...c.oldPart.map((l) => line('old part', l)), ...c.seats.map((l) => line('seat', l)),
-    ...c.strokes.map((s) => line('stroke', { what: s.name, value: `${s.peakKn === null ? s.tool : `${s.peakKn} kN`}${s.depthMm === null ? '' : `, ${s.depthMm} mm`}`, limit: `${s.expectedKn.low.toFixed(1)}–${s.expectedKn.high.toFixed(1)} kN`, status: s.status, who: s.who, atMs: s.atMs })),
-    ...(c.torque?.readings ?? []).map((t) => line('torque', { what: t.stage, value: t.actual === null ? 'seen' : `${t.actual} ${t.unit}`, limit: t.planned === null ? '' : `${t.planned} ${t.unit}`, status: t.status, who: t.who, atMs: t.atMs })),
-    ...c.seen.map((l) => line('seen', l)), ...c.checks.map((l) => line('check', l)),
-    ...c.overrides.map((o) => line('override', { what: o.rule, value: o.reason, who: o.who, atMs: o.atMs })),
-    ...(c.signed ? [line('signed', { what: 'Signed', value: c.signed.who, atMs: c.signed.atMs })] : []),
+    ...(c.diagnosis
+      ? [
+          line('diagnosis', {
+            what: c.diagnosis.suspect,
+            value: `${Math.round(c.diagnosis.probability * 100)} %`,
+            who: c.diagnosis.who,
+            atMs: c.diagnosis.atMs,
+          }),
+        ]
+      : []),
+    ...c.findings.map((l) => line('finding', l)),
+    ...c.items.map((l) => line('item', l)),
+    ...c.oldPart.map((l) => line('old part', l)),
+    ...c.seats.map((l) => line('seat', l)),
+    ...c.strokes.map((s) =>
+      line('stroke', {
+        what: s.name,
+        value: `${s.peakKn === null ? s.tool : `${s.peakKn} kN`}${s.depthMm === null ? '' : `, ${s.depthMm} mm`}`,
+        limit: `${s.expectedKn.low.toFixed(1)}–${s.expectedKn.high.toFixed(1)} kN`,
+        status: s.status,
+        who: s.who,
+        atMs: s.atMs,
+      }),
+    ),
+    ...(c.torque?.readings ?? []).map((t) =>
+      line('torque', {
+        what: t.stage,
+        value: t.actual === null ? 'seen' : `${t.actual} ${t.unit}`,
+        limit: t.planned === null ? '' : `${t.planned} ${t.unit}`,
+        status: t.status,
+        who: t.who,
+        atMs: t.atMs,
+      }),
+    ),
+    ...c.seen.map((l) => line('seen', l)),
+    ...c.checks.map((l) => line('check', l)),
+    ...c.overrides.map((o) =>
+      line('override', { what: o.rule, value: o.reason, who: o.who, atMs: o.atMs }),
+    ),
+    ...(c.signed
+      ? [line('signed', { what: 'Signed', value: c.signed.who, atMs: c.signed.atMs })]
+      : []),
     line('seal', { what: c.seal.verified ? 'verified' : 'altered', value: c.seal.hash }),
   ]);
 }

@@ -1,13 +1,41 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { forceN, hoopMpa, pressureMpa, tolerance, type PressFit } from '../core/fits/index.ts';
 import { closed, Mm, oneOf, OperationId } from '../core/schemas/common.ts';
-import { AdapterSchema, BearingSchema, PressSchema, CornerRecordSchema } from '../core/schemas/workshop.ts';
+import {
+  AdapterSchema,
+  BearingSchema,
+  PressSchema,
+  CornerRecordSchema,
+} from '../core/schemas/workshop.ts';
 import type { CornerRecord } from '../core/parts.ts';
-import { benchFor, judgeStack, screwForceKn, screwTorqueNm, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
+import {
+  benchFor,
+  judgeStack,
+  screwForceKn,
+  screwTorqueNm,
+  solve,
+  workFrom,
+  type Adapter,
+  type Press,
+} from '../core/press/index.ts';
 import { SideId } from '../core/schemas/common.ts';
 import { wrenchSetting } from '../core/torque/index.ts';
-import { judge, placesOf, resultFault, tests, type Complaint, type TestResult } from '../core/diagnosis/index.ts';
-import { analyse, bearingOrders, decodeWav, RecordingFault, tyre, type Settings } from '../core/noise/index.ts';
+import {
+  judge,
+  placesOf,
+  resultFault,
+  tests,
+  type Complaint,
+  type TestResult,
+} from '../core/diagnosis/index.ts';
+import {
+  analyse,
+  bearingOrders,
+  decodeWav,
+  RecordingFault,
+  tyre,
+  type Settings,
+} from '../core/noise/index.ts';
 import { eventBodies } from '../core/schemas/events.ts';
 import { invalid } from './problem.ts';
 import { validated } from './validate.ts';
@@ -26,24 +54,49 @@ export function named<T>(work: () => T): T {
 }
 
 export const PressFitSchema = closed({
-  interferenceMm: Type.Number({ minimum: -1, maximum: 2 }), diameterMm: Mm(), lengthMm: Mm(), outerDiameterMm: Mm(),
-  innerBoreMm: Type.Number({ minimum: 0, maximum: 2000 }), outerMaterial: MaterialId, innerMaterial: MaterialId, friction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+  interferenceMm: Type.Number({ minimum: -1, maximum: 2 }),
+  diameterMm: Mm(),
+  lengthMm: Mm(),
+  outerDiameterMm: Mm(),
+  innerBoreMm: Type.Number({ minimum: 0, maximum: 2000 }),
+  outerMaterial: MaterialId,
+  innerMaterial: MaterialId,
+  friction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
 });
-export const pressFit = (b: Static<typeof PressFitSchema>) => named(() => {
-  const fit: PressFit = b;
-  const pressure = pressureMpa(fit);
-  const hoop = hoopMpa(fit);
-  return { pressureMpa: pressure, forceKn: forceN(pressure, b.friction, b.diameterMm, b.lengthMm) / 1000, hoopOuterMpa: hoop.outerMpa, hoopInnerMpa: hoop.innerMpa };
-});
+export const pressFit = (b: Static<typeof PressFitSchema>) =>
+  named(() => {
+    const fit: PressFit = b;
+    const pressure = pressureMpa(fit);
+    const hoop = hoopMpa(fit);
+    return {
+      pressureMpa: pressure,
+      forceKn: forceN(pressure, b.friction, b.diameterMm, b.lengthMm) / 1000,
+      hoopOuterMpa: hoop.outerMpa,
+      hoopInnerMpa: hoop.innerMpa,
+    };
+  });
 
-export const GeometrySchema = closed({ balls: Type.Integer({ minimum: 3, maximum: 60 }), ballMm: Mm(), pitchMm: Mm(), angleDeg: Type.Number({ minimum: 0, exclusiveMaximum: 90 }), rotating: oneOf(['inner', 'outer'] as const) });
+export const GeometrySchema = closed({
+  balls: Type.Integer({ minimum: 3, maximum: 60 }),
+  ballMm: Mm(),
+  pitchMm: Mm(),
+  angleDeg: Type.Number({ minimum: 0, exclusiveMaximum: 90 }),
+  rotating: oneOf(['inner', 'outer'] as const),
+});
 export const ordersOf = (b: Static<typeof GeometrySchema>) => named(() => bearingOrders(b));
 
-export const TyreSchema = closed({ size: Type.String({ minLength: 1, maxLength: 40 }), rollingFactor: Type.Optional(Type.Number({ minimum: 0.9, maximum: 1 })) });
+export const TyreSchema = closed({
+  size: Type.String({ minLength: 1, maxLength: 40 }),
+  rollingFactor: Type.Optional(Type.Number({ minimum: 0.9, maximum: 1 })),
+});
 export const tyreOf = (b: Static<typeof TyreSchema>) => named(() => tyre(b.size, b.rollingFactor));
 
 const results = Type.Array(eventBodies['test-recorded'], { maxItems: 100 });
-export const DiagnosisSchema = closed({ layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const), complaint: Type.Optional(eventBodies['complaint-recorded']), results });
+export const DiagnosisSchema = closed({
+  layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const),
+  complaint: Type.Optional(eventBodies['complaint-recorded']),
+  results,
+});
 export function diagnosis(b: Static<typeof DiagnosisSchema>) {
   b.results.forEach((r, i) => {
     const fault = resultFault(r);
@@ -51,15 +104,46 @@ export function diagnosis(b: Static<typeof DiagnosisSchema>) {
   });
   const j = judge(b.layout, b.complaint as Complaint | undefined, b.results as TestResult[]);
   return {
-    suspects: j.suspects.map((s) => ({ id: s.id, name: s.name, probability: s.probability, reasons: s.reasons })),
-    next: j.next.map((n) => ({ test: n.test.id, place: n.place, bits: n.bits, minutes: n.minutes })),
-    call: j.call, text: j.callText, replaceLine: j.replaceLine, second: j.second ? { id: j.second.suspect.id, probability: j.second.probability } : null, contradictions: j.contradictions.map((c) => c.text),
+    suspects: j.suspects.map((s) => ({
+      id: s.id,
+      name: s.name,
+      probability: s.probability,
+      reasons: s.reasons,
+    })),
+    next: j.next.map((n) => ({
+      test: n.test.id,
+      place: n.place,
+      bits: n.bits,
+      minutes: n.minutes,
+    })),
+    call: j.call,
+    text: j.callText,
+    replaceLine: j.replaceLine,
+    second: j.second ? { id: j.second.suspect.id, probability: j.second.probability } : null,
+    contradictions: j.contradictions.map((c) => c.text),
   };
 }
 /** The tests with their results and places, for a client of the interface. */
-export const testList = () => tests.map((t) => ({ id: t.id, name: t.name, places: placesOf(t), minutes: t.minutes, state: t.state, tools: t.tools, results: t.results ?? null, numeric: t.numeric ?? null, why: t.why }));
+export const testList = () =>
+  tests.map((t) => ({
+    id: t.id,
+    name: t.name,
+    places: placesOf(t),
+    minutes: t.minutes,
+    state: t.state,
+    tools: t.tools,
+    results: t.results ?? null,
+    numeric: t.numeric ?? null,
+    why: t.why,
+  }));
 
-const NoiseSettingsSchema = closed({ speedKmh: Type.Number(), tyre: Type.String({ minLength: 1, maxLength: 40 }), axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })), pinionTeeth: Type.Optional(Type.Integer({ minimum: 5, maximum: 30 })), bearing: Type.Optional(GeometrySchema) });
+const NoiseSettingsSchema = closed({
+  speedKmh: Type.Number(),
+  tyre: Type.String({ minLength: 1, maxLength: 40 }),
+  axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })),
+  pinionTeeth: Type.Optional(Type.Integer({ minimum: 5, maximum: 30 })),
+  bearing: Type.Optional(GeometrySchema),
+});
 
 /** The ear on the server: the same function as in the tablet's worker. */
 export function noise(recording: ArrayBuffer, settingsText: string) {
@@ -72,7 +156,13 @@ export function noise(recording: ArrayBuffer, settingsText: string) {
   const s = validated(NoiseSettingsSchema, json);
   try {
     return named(() => {
-      const settings: Settings = { speeds: [{ atS: 0, kmh: s.speedKmh }], circumferenceMm: tyre(s.tyre).circumferenceMm, ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}), ...(s.pinionTeeth ? { pinionTeeth: s.pinionTeeth } : {}), ...(s.bearing ? { bearing: s.bearing } : {}) };
+      const settings: Settings = {
+        speeds: [{ atS: 0, kmh: s.speedKmh }],
+        circumferenceMm: tyre(s.tyre).circumferenceMm,
+        ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}),
+        ...(s.pinionTeeth ? { pinionTeeth: s.pinionTeeth } : {}),
+        ...(s.bearing ? { bearing: s.bearing } : {}),
+      };
       const { finding, confidence, peaks, text, seconds } = analyse(decodeWav(recording), settings);
       return { finding, confidence, peaks, text, seconds };
     });
@@ -82,39 +172,107 @@ export function noise(recording: ArrayBuffer, settingsText: string) {
   }
 }
 
-export const ToleranceSchema = closed({ sizeMm: Mm(), class: Type.String({ minLength: 2, maxLength: 5 }) });
-export const toleranceOf = (b: Static<typeof ToleranceSchema>) => named(() => tolerance(b.sizeMm, b.class));
+export const ToleranceSchema = closed({
+  sizeMm: Mm(),
+  class: Type.String({ minLength: 2, maxLength: 5 }),
+});
+export const toleranceOf = (b: Static<typeof ToleranceSchema>) =>
+  named(() => tolerance(b.sizeMm, b.class));
 
-export const WrenchSchema = closed({ wantedNm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }), wrenchMm: Mm(), extensionMm: Type.Number({ minimum: 0, maximum: 2000 }), angleDeg: Type.Number({ minimum: -180, maximum: 180 }) });
-export const wrench = (b: Static<typeof WrenchSchema>) => ({ setNm: wrenchSetting(b.wantedNm, b.wrenchMm, b.extensionMm, b.angleDeg) });
+export const WrenchSchema = closed({
+  wantedNm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+  wrenchMm: Mm(),
+  extensionMm: Type.Number({ minimum: 0, maximum: 2000 }),
+  angleDeg: Type.Number({ minimum: -180, maximum: 180 }),
+});
+export const wrench = (b: Static<typeof WrenchSchema>) => ({
+  setNm: wrenchSetting(b.wantedNm, b.wrenchMm, b.extensionMm, b.angleDeg),
+});
 
 export const ScrewSchema = closed({
-  pitchMm: Mm(), flankMm: Mm(), threadDeg: Type.Number({ minimum: 0, exclusiveMaximum: 120 }), faceMm: Type.Number({ minimum: 0, maximum: 200 }),
-  threadFriction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }), faceFriction: Type.Number({ minimum: 0, maximum: 1 }),
-  torqueNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })), forceKn: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  pitchMm: Mm(),
+  flankMm: Mm(),
+  threadDeg: Type.Number({ minimum: 0, exclusiveMaximum: 120 }),
+  faceMm: Type.Number({ minimum: 0, maximum: 200 }),
+  threadFriction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+  faceFriction: Type.Number({ minimum: 0, maximum: 1 }),
+  torqueNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  forceKn: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
 });
-export const screw = ({ torqueNm, forceKn, ...tool }: Static<typeof ScrewSchema>) => named(() => {
-  if ((torqueNm === undefined) === (forceKn === undefined)) throw invalid([{ field: 'torqueNm', reason: 'Give either a torque or a force.' }]);
-  return torqueNm === undefined ? { torqueNm: screwTorqueNm(forceKn!, tool) } : { forceKn: screwForceKn(torqueNm, tool) };
-});
+export const screw = ({ torqueNm, forceKn, ...tool }: Static<typeof ScrewSchema>) =>
+  named(() => {
+    if ((torqueNm === undefined) === (forceKn === undefined))
+      throw invalid([{ field: 'torqueNm', reason: 'Give either a torque or a force.' }]);
+    return torqueNm === undefined
+      ? { torqueNm: screwTorqueNm(forceKn!, tool) }
+      : { forceKn: screwForceKn(torqueNm, tool) };
+  });
 
 export const StackSolveSchema = closed({
-  operation: OperationId, bearing: BearingSchema, corner: CornerRecordSchema, press: PressSchema, encoderSide: SideId,
+  operation: OperationId,
+  bearing: BearingSchema,
+  corner: CornerRecordSchema,
+  press: PressSchema,
+  encoderSide: SideId,
   kit: Type.Array(AdapterSchema, { maxItems: 1000 }),
   /** A stack laid by hand, by the ids of its pieces; the best ones are found when it is left out. */
-  stack: Type.Optional(closed({ capId: Type.Optional(Type.String()), pusherId: Type.String(), supportId: Type.Optional(Type.String()), riserId: Type.Optional(Type.String()) })),
+  stack: Type.Optional(
+    closed({
+      capId: Type.Optional(Type.String()),
+      pusherId: Type.String(),
+      supportId: Type.Optional(Type.String()),
+      riserId: Type.Optional(Type.String()),
+    }),
+  ),
 });
 export function stacks(b: Static<typeof StackSolveSchema>) {
   const work = workFrom(b.corner.family, b.corner as CornerRecord, b.bearing, b.encoderSide);
-  if (!work) throw invalid([{ field: 'corner', reason: `The bodies of family ${b.corner.family} are not all there: P1 knuckle and hub, P2 cartridge and housing, A2 shaft, the others housing.` }]);
+  if (!work)
+    throw invalid([
+      {
+        field: 'corner',
+        reason: `The bodies of family ${b.corner.family} are not all there: P1 knuckle and hub, P2 cartridge and housing, A2 shaft, the others housing.`,
+      },
+    ]);
   const bench = benchFor(b.operation, work, b.press as Press);
-  if (!bench) throw invalid([{ field: 'operation', reason: `These parts have no stroke “${b.operation}”.` }]);
+  if (!bench)
+    throw invalid([{ field: 'operation', reason: `These parts have no stroke “${b.operation}”.` }]);
   const kit = b.kit as Adapter[];
   if (!b.stack) {
     const found = solve(kit, bench);
-    return { forceKn: bench.forceKn, missing: found.missing, stacks: found.solutions.map((s) => ({ capId: s.stack.cap?.id, pusherId: s.stack.pusher.id, supportId: s.stack.support?.id, riserId: s.stack.riser?.id, status: s.judgement.status, score: s.judgement.score, verdicts: s.judgement.verdicts })) };
+    return {
+      forceKn: bench.forceKn,
+      missing: found.missing,
+      stacks: found.solutions.map((s) => ({
+        capId: s.stack.cap?.id,
+        pusherId: s.stack.pusher.id,
+        supportId: s.stack.support?.id,
+        riserId: s.stack.riser?.id,
+        status: s.judgement.status,
+        score: s.judgement.score,
+        verdicts: s.judgement.verdicts,
+      })),
+    };
   }
-  const piece = (field: string, id: string) => kit.find((a) => a.id === id) ?? (() => { throw invalid([{ field: `stack.${field}`, reason: `The kit has no piece “${id}”.` }]); })();
-  const judged = judgeStack({ ...(b.stack.capId ? { cap: piece('capId', b.stack.capId) } : {}), pusher: piece('pusherId', b.stack.pusherId), ...(b.stack.supportId ? { support: piece('supportId', b.stack.supportId) } : {}), ...(b.stack.riserId ? { riser: piece('riserId', b.stack.riserId) } : {}) }, bench);
-  return { forceKn: bench.forceKn, status: judged.status, verdicts: judged.verdicts, path: judged.path.nodes, throughBalls: judged.path.throughBalls };
+  const piece = (field: string, id: string) =>
+    kit.find((a) => a.id === id) ??
+    (() => {
+      throw invalid([{ field: `stack.${field}`, reason: `The kit has no piece “${id}”.` }]);
+    })();
+  const judged = judgeStack(
+    {
+      ...(b.stack.capId ? { cap: piece('capId', b.stack.capId) } : {}),
+      pusher: piece('pusherId', b.stack.pusherId),
+      ...(b.stack.supportId ? { support: piece('supportId', b.stack.supportId) } : {}),
+      ...(b.stack.riserId ? { riser: piece('riserId', b.stack.riserId) } : {}),
+    },
+    bench,
+  );
+  return {
+    forceKn: bench.forceKn,
+    status: judged.status,
+    verdicts: judged.verdicts,
+    path: judged.path.nodes,
+    throughBalls: judged.path.throughBalls,
+  };
 }

@@ -4,7 +4,15 @@ import { bearingFaults, type CataloguePart } from '../core/matching/index.ts';
 import { adapterFaults, pressFaults, type Adapter, type Press } from '../core/press/index.ts';
 import { closed, JobCornerId, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
 import { choiceKeys, eventTypes } from '../core/schemas/events.ts';
-import { AdapterSchema, ConsumableSchema, PartSchema, WorkshopSchema, workshopKinds, type WorkshopFile, type WorkshopKind } from '../core/schemas/workshop.ts';
+import {
+  AdapterSchema,
+  ConsumableSchema,
+  PartSchema,
+  WorkshopSchema,
+  workshopKinds,
+  type WorkshopFile,
+  type WorkshopKind,
+} from '../core/schemas/workshop.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
 import { setChoice, startJob, writeEvent } from './jobs.ts';
 import { hashPin } from './pin.ts';
@@ -13,7 +21,8 @@ import { forgetParts } from './parts.ts';
 import { store } from './store.ts';
 import { faultsIn, validated } from './validate.ts';
 
-const keyOf = (record: object): string => ('number' in record ? String(record.number) : String((record as { id: string }).id));
+const keyOf = (record: object): string =>
+  'number' in record ? String(record.number) : String((record as { id: string }).id);
 
 /** Imports a workshop file; all of it or nothing. Returns how many records of each kind were taken. */
 export async function importWorkshop(input: unknown): Promise<Record<string, number>> {
@@ -28,45 +37,83 @@ const chunk = 400;
 
 async function putWorkshop(file: WorkshopFile): Promise<Record<string, number>> {
   const { db, writes } = await store();
-  const people = await Promise.all((file.technicians ?? []).map(async ({ pin, ...t }) => ({ ...t, ...(await hashPin(pin)) })));
+  const people = await Promise.all(
+    (file.technicians ?? []).map(async ({ pin, ...t }) => ({ ...t, ...(await hashPin(pin)) })),
+  );
   const puts = [
     ...(file.name ? [putMeta(db, 'shop', file.name)] : []),
     ...people.map((p) => putTechnician(db, p)),
     ...workshopKinds.flatMap((kind) => {
-      const rows = (file[kind] ?? []).map((r, position) => ({ kind, id: keyOf(r), position, data: JSON.stringify(r) }));
-      return Array.from({ length: Math.ceil(rows.length / chunk) }, (_, i) => putRecords(db, rows.slice(i * chunk, (i + 1) * chunk)));
+      const rows = (file[kind] ?? []).map((r, position) => ({
+        kind,
+        id: keyOf(r),
+        position,
+        data: JSON.stringify(r),
+      }));
+      return Array.from({ length: Math.ceil(rows.length / chunk) }, (_, i) =>
+        putRecords(db, rows.slice(i * chunk, (i + 1) * chunk)),
+      );
     }),
   ];
   const [first, ...rest] = puts;
   if (first) await writes.run(() => db.batch([first, ...rest]));
   if (file.parts) forgetParts();
-  return Object.fromEntries([['technicians', people.length], ...workshopKinds.map((k): [string, number] => [k, file[k]?.length ?? 0])].filter(([, n]) => n !== 0));
+  return Object.fromEntries(
+    [
+      ['technicians', people.length],
+      ...workshopKinds.map((k): [string, number] => [k, file[k]?.length ?? 0]),
+    ].filter(([, n]) => n !== 0),
+  );
 }
 
 /** Faults of one record that a schema cannot see: sizes that contradict each other. */
 function recordFaults(kind: WorkshopKind, record: unknown): FieldFault[] {
   if (kind === 'adapters') return adapterFaults(record as Adapter);
   if (kind === 'presses') return pressFaults(record as Press);
-  return kind === 'parts' ? bearingFaults((record as CataloguePart).bearing).map((f) => ({ ...f, field: `bearing.${f.field}` })) : [];
+  return kind === 'parts'
+    ? bearingFaults((record as CataloguePart).bearing).map((f) => ({
+        ...f,
+        field: `bearing.${f.field}`,
+      }))
+    : [];
 }
 
 /** Records whose key stood before in the same list, by place. */
 function repeats(list: readonly object[]): Map<number, string> {
   const seen = new Set<string>();
-  return new Map(list.flatMap((r, i) => { const key = keyOf(r); if (seen.has(key)) return [[i, key] as const]; seen.add(key); return []; }));
+  return new Map(
+    list.flatMap((r, i) => {
+      const key = keyOf(r);
+      if (seen.has(key)) return [[i, key] as const];
+      seen.add(key);
+      return [];
+    }),
+  );
 }
 
 function workshopFaults(file: WorkshopFile): FieldFault[] {
   return workshopKinds.flatMap((kind) => {
     const list = file[kind] ?? [];
-    const twice = [...repeats(list)].map(([i, key]): FieldFault => ({ field: `${kind}.${i}`, reason: `“${key}” stands twice in this file.` }));
-    return [...list.flatMap((r, i) => recordFaults(kind, r).map((f) => ({ field: `${kind}.${i}.${f.field}`, reason: f.reason }))), ...twice];
+    const twice = [...repeats(list)].map(([i, key]): FieldFault => ({
+      field: `${kind}.${i}`,
+      reason: `“${key}” stands twice in this file.`,
+    }));
+    return [
+      ...list.flatMap((r, i) =>
+        recordFaults(kind, r).map((f) => ({ field: `${kind}.${i}.${f.field}`, reason: f.reason })),
+      ),
+      ...twice,
+    ];
   });
 }
 
 export const tableKinds = ['adapters', 'parts', 'consumables'] as const;
 export type TableKind = (typeof tableKinds)[number];
-const rowSchemas: Record<TableKind, TSchema> = { adapters: AdapterSchema, parts: PartSchema, consumables: ConsumableSchema };
+const rowSchemas: Record<TableKind, TSchema> = {
+  adapters: AdapterSchema,
+  parts: PartSchema,
+  consumables: ConsumableSchema,
+};
 
 /** Lines of a CSV table that can be taken, and what is wrong with the others. Line 1 holds the heads. */
 export interface TableCheck {
@@ -81,35 +128,78 @@ const mostFaults = 20;
 
 /** Checks a table line by line. Throws when its heads are wrong: then no line can be read. */
 export function checkTable(kind: TableKind, csv: string): TableCheck {
-  const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
+  const parsed = Papa.parse<Record<string, string>>(csv.trim(), {
+    header: true,
+    skipEmptyLines: true,
+  });
   const heads = parsed.meta.fields ?? [];
   const known = headsOf(rowSchemas[kind]);
   const wrong = heads.filter((h) => !known.has(h));
-  if (wrong.length > 0) throw invalid(wrong.map((h) => ({ field: `column ${h}`, reason: `No column of ${kind} is called “${h}”. Known are: ${[...known].join(', ')}.` })));
+  if (wrong.length > 0)
+    throw invalid(
+      wrong.map((h) => ({
+        field: `column ${h}`,
+        reason: `No column of ${kind} is called “${h}”. Known are: ${[...known].join(', ')}.`,
+      })),
+    );
   const torn = new Map(parsed.errors.map((e) => [e.row ?? 0, e.message]));
   const records = parsed.data.map(nested);
   const twice = repeats(records);
   const out: TableCheck = { good: [], faults: [], bad: 0 };
   records.forEach((record, i) => {
-    const faults: FieldFault[] = torn.has(i) ? [{ field: 'line', reason: `${torn.get(i)}.` }] : (faultsIn(rowSchemas[kind], record) ?? recordFaults(kind, record));
-    if (faults.length === 0 && twice.has(i)) faults.push({ field: 'number', reason: `“${twice.get(i)}” stands twice in this file.` });
-    if (faults.length === 0) { out.good.push(record); return; }
+    const faults: FieldFault[] = torn.has(i)
+      ? [{ field: 'line', reason: `${torn.get(i)}.` }]
+      : (faultsIn(rowSchemas[kind], record) ?? recordFaults(kind, record));
+    if (faults.length === 0 && twice.has(i))
+      faults.push({ field: 'number', reason: `“${twice.get(i)}” stands twice in this file.` });
+    if (faults.length === 0) {
+      out.good.push(record);
+      return;
+    }
     out.bad += 1;
-    if (out.faults.length < mostFaults) out.faults.push(...faults.map((f) => ({ field: `line ${i + 2}, ${f.field}`, reason: f.reason })));
+    if (out.faults.length < mostFaults)
+      out.faults.push(
+        ...faults.map((f) => ({ field: `line ${i + 2}, ${f.field}`, reason: f.reason })),
+      );
   });
   return out;
 }
 
 /** Takes a table: all of it, or nothing and the faults with the number of lines that could be taken; with `rest` the good lines alone. */
-export async function importTable(kind: TableKind, csv: string, rest: boolean): Promise<Record<string, number>> {
+export async function importTable(
+  kind: TableKind,
+  csv: string,
+  rest: boolean,
+): Promise<Record<string, number>> {
   const { good, faults, bad } = checkTable(kind, csv);
-  if (bad > 0 && !rest) throw new Problem(422, 'Not taken', `${bad} of ${bad + good.length} lines cannot be taken. Nothing was taken.`, faults, { good: good.length, bad });
-  return { ...(await putWorkshop({ format: 'true-spindle/workshop', version: 1, [kind]: good } as WorkshopFile)), ...(bad > 0 ? { leftOut: bad } : {}) };
+  if (bad > 0 && !rest)
+    throw new Problem(
+      422,
+      'Not taken',
+      `${bad} of ${bad + good.length} lines cannot be taken. Nothing was taken.`,
+      faults,
+      { good: good.length, bad },
+    );
+  return {
+    ...(await putWorkshop({
+      format: 'true-spindle/workshop',
+      version: 1,
+      [kind]: good,
+    } as WorkshopFile)),
+    ...(bad > 0 ? { leftOut: bad } : {}),
+  };
 }
 
 /** Heads of a table: the fields of its records, a dot before a nested one (`bearing.outerMm`). */
 function headsOf(schema: TSchema, before = ''): Set<string> {
-  return new Set(Object.entries((schema as { properties?: Record<string, TSchema> }).properties ?? {}).flatMap(([k, s]) => ((s as { properties?: object }).properties ? [...headsOf(s, `${before}${k}.`)] : [before + k])));
+  return new Set(
+    Object.entries((schema as { properties?: Record<string, TSchema> }).properties ?? {}).flatMap(
+      ([k, s]) =>
+        (s as { properties?: object }).properties
+          ? [...headsOf(s, `${before}${k}.`)]
+          : [before + k],
+    ),
+  );
 }
 
 function nested(row: Record<string, string>): Record<string, unknown> {
@@ -118,7 +208,10 @@ function nested(row: Record<string, string>): Record<string, unknown> {
     if (text === '') continue;
     const path = head.split('.');
     const last = path.pop()!;
-    const parent = path.reduce<Record<string, unknown>>((o, k) => (o[k] ??= {}) as Record<string, unknown>, out);
+    const parent = path.reduce<Record<string, unknown>>(
+      (o, k) => (o[k] ??= {}) as Record<string, unknown>,
+      out,
+    );
     parent[last] = cell(last, text);
   }
   return out;
@@ -126,28 +219,57 @@ function nested(row: Record<string, string>): Record<string, unknown> {
 
 /** Numbers and yes/no by the look of the cell; names stay text even when they look like numbers. */
 const cell = (head: string, text: string): unknown => {
-  if (['id', 'number', 'partner', 'name', 'maker', 'note', 'retired', 'sizeText'].includes(head)) return text;
+  if (['id', 'number', 'partner', 'name', 'maker', 'note', 'retired', 'sizeText'].includes(head))
+    return text;
   if (text === 'true' || text === 'false') return text === 'true';
   return /^-?\d+(\.\d+)?$/u.test(text) ? Number(text) : text;
 };
 
 export const JobsFileSchema = closed({
-  format: Type.Literal('true-spindle/jobs'), version: Type.Literal(1),
-  jobs: Type.Array(closed({
-    id: Uuid, unitId: Id, corner: JobCornerId, byId: Id, minutesAgo: Type.Number({ minimum: 0 }),
-    choices: Type.Optional(Type.Array(closed({ key: oneOf(choiceKeys), value: Type.Unknown() }))),
-    events: Type.Array(closed({ id: Uuid, type: oneOf(eventTypes), body: Type.Unknown(), byId: Id, minutesAgo: Type.Number({ minimum: 0 }), note: Type.Optional(Text()) })),
-  })),
+  format: Type.Literal('true-spindle/jobs'),
+  version: Type.Literal(1),
+  jobs: Type.Array(
+    closed({
+      id: Uuid,
+      unitId: Id,
+      corner: JobCornerId,
+      byId: Id,
+      minutesAgo: Type.Number({ minimum: 0 }),
+      choices: Type.Optional(Type.Array(closed({ key: oneOf(choiceKeys), value: Type.Unknown() }))),
+      events: Type.Array(
+        closed({
+          id: Uuid,
+          type: oneOf(eventTypes),
+          body: Type.Unknown(),
+          byId: Id,
+          minutesAgo: Type.Number({ minimum: 0 }),
+          note: Type.Optional(Text()),
+        }),
+      ),
+    }),
+  ),
 });
 
 /** Imports jobs by replaying them through the same commands and interlocks as the interface. */
-export async function importJobs(input: unknown, nowMs = Date.now()): Promise<Record<string, number>> {
+export async function importJobs(
+  input: unknown,
+  nowMs = Date.now(),
+): Promise<Record<string, number>> {
   const file = validated(JobsFileSchema, input);
   let entries = 0;
   for (const job of file.jobs) {
     const ago = (minutes: number) => nowMs - Math.round(minutes * 60_000);
-    await startJob({ id: job.id, unitId: job.unitId, corner: job.corner, byId: job.byId }, ago(job.minutesAgo));
-    for (const c of job.choices ?? []) await setChoice(job.id, c.key, { id: job.id, version: 0, value: c.value, byId: job.byId }, ago(job.minutesAgo));
+    await startJob(
+      { id: job.id, unitId: job.unitId, corner: job.corner, byId: job.byId },
+      ago(job.minutesAgo),
+    );
+    for (const c of job.choices ?? [])
+      await setChoice(
+        job.id,
+        c.key,
+        { id: job.id, version: 0, value: c.value, byId: job.byId },
+        ago(job.minutesAgo),
+      );
     for (const e of job.events) {
       await writeEvent(job.id, e, ago(e.minutesAgo), true);
       entries += 1;

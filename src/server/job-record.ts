@@ -84,16 +84,23 @@ export async function recordIn(db: Db, id: string): Promise<JobRecord> {
   const state = project(events);
   const { frozen, ...kept } = await keptAtSigning(db, id, state);
   const choices = frozen?.choices ?? (await choicesOf(db, id));
-  const ctx = frozen
-    ? await withClock(db, frozen.ctx)
-    : await contextOf(db, job, state, choices);
+  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
   const people = await peopleOf(db);
-  return { job, ctx, state, choices, people, nowMs: Date.now(), timeZone: shopZone, events, ...kept };
+  return {
+    job,
+    ctx,
+    state,
+    choices,
+    people,
+    nowMs: Date.now(),
+    timeZone: shopZone,
+    events,
+    ...kept,
+  };
 }
 
 /** The job with its whole record. */
-export const jobRecord = async (id: string): Promise<JobRecord> =>
-  recordIn((await store()).db, id);
+export const jobRecord = async (id: string): Promise<JobRecord> => recordIn((await store()).db, id);
 
 /** A record as the screens need it. */
 export function viewOf(record: JobRecord): JobView {

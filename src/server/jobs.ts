@@ -1,8 +1,25 @@
 import { refusal, type JobView } from '../core/job/index.ts';
 import type { JobCorner } from '../core/parts.ts';
 import { hammer } from '../core/press/index.ts';
-import { choiceBodies, eventBodies, needsPin, type ChoiceKey, type EventBody, type EventType, type JobEvent } from '../core/schemas/events.ts';
-import { choiceRow, eventById, insertEvent, insertJob, jobById, lastNumber, putChoice, type EventRow } from '../db/jobs.ts';
+import {
+  choiceBodies,
+  eventBodies,
+  needsPin,
+  type ChoiceKey,
+  type EventBody,
+  type EventType,
+  type JobEvent,
+} from '../core/schemas/events.ts';
+import {
+  choiceRow,
+  eventById,
+  insertEvent,
+  insertJob,
+  jobById,
+  lastNumber,
+  putChoice,
+  type EventRow,
+} from '../db/jobs.ts';
 import { getRecord } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
 import { eventHash, rootHash } from './chain.ts';
@@ -26,11 +43,16 @@ export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobVie
   const { db, writes } = await store();
   await writes.run(async () => {
     if (await jobById(db, input.id)) return;
-    if (!(await getRecord(db, 'units', input.unitId))) throw invalid([{ field: 'unitId', reason: `There is no unit “${input.unitId}”.` }]);
+    if (!(await getRecord(db, 'units', input.unitId)))
+      throw invalid([{ field: 'unitId', reason: `There is no unit “${input.unitId}”.` }]);
     await personOrProblem(db, input.byId);
     const year = new Date(atMs).getUTCFullYear();
     const last = Number((await lastNumber(db, year))?.split('-')[1] ?? 0);
-    await insertJob(db, { ...input, number: `${year}-${String(last + 1).padStart(4, '0')}`, createdMs: atMs });
+    await insertJob(db, {
+      ...input,
+      number: `${year}-${String(last + 1).padStart(4, '0')}`,
+      createdMs: atMs,
+    });
   });
   return jobView(input.id);
 }
@@ -53,29 +75,68 @@ export async function addEvent(jobId: string, input: NewEvent): Promise<JobView>
 }
 
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
-export async function writeEvent(jobId: string, input: NewEvent, atMs = Date.now(), trusted = false): Promise<void> {
+export async function writeEvent(
+  jobId: string,
+  input: NewEvent,
+  atMs = Date.now(),
+  trusted = false,
+): Promise<void> {
   const { db, writes } = await store();
   const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
   if (!trusted && needsPin.includes(input.type)) await personByPin(db, input.byId, input.pin);
   await writes.run(async () => {
     const known = await eventById(db, input.id);
     if (known) {
-      if (known.jobId !== jobId || known.type !== input.type) throw new Problem(409, 'Id already used', `The id ${input.id} already names another entry.`, [{ field: 'id', reason: 'Already used for something else.' }]);
+      if (known.jobId !== jobId || known.type !== input.type)
+        throw new Problem(
+          409,
+          'Id already used',
+          `The id ${input.id} already names another entry.`,
+          [{ field: 'id', reason: 'Already used for something else.' }],
+        );
       return;
     }
     const record = await jobRecord(jobId);
     const { job, events, ...now } = record;
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
-    if (no) throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], { rule: no.rule });
+    if (no)
+      throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], {
+        rule: no.rule,
+      });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
-    const line = { seq: 0, id: input.id, jobId, type: input.type, body, byId: input.byId, atMs } as JobEvent;
+    const line = {
+      seq: 0,
+      id: input.id,
+      jobId,
+      type: input.type,
+      body,
+      byId: input.byId,
+      atMs,
+    } as JobEvent;
     const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
     const kept = frozen ? { ...body, ...hashesOf(frozen) } : body;
-    const link = { id: input.id, jobId, type: input.type, body: kept, byId: input.byId, atMs } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
-    const write = insertEvent(db, { ...link, body: JSON.stringify(kept), prevHash, hash: eventHash(prevHash, link as EventRow) });
-    const more = frozen ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen, atMs)
-      : input.type === 'recheck-done' ? await noteUnit(db, job.unitId, { odometerKm: (kept as EventBody<'recheck-done'>).odometerKm }) : [];
+    const link = {
+      id: input.id,
+      jobId,
+      type: input.type,
+      body: kept,
+      byId: input.byId,
+      atMs,
+    } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
+    const write = insertEvent(db, {
+      ...link,
+      body: JSON.stringify(kept),
+      prevHash,
+      hash: eventHash(prevHash, link as EventRow),
+    });
+    const more = frozen
+      ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen, atMs)
+      : input.type === 'recheck-done'
+        ? await noteUnit(db, job.unitId, {
+            odometerKm: (kept as EventBody<'recheck-done'>).odometerKm,
+          })
+        : [];
     await db.batch([write, ...more]);
   });
 }
@@ -89,7 +150,12 @@ export interface NewChoice {
 }
 
 /** Changes a choice if the version seen is still the one that stands; else 409 with both values. */
-export async function setChoice(jobId: string, key: ChoiceKey, input: NewChoice, atMs = Date.now()): Promise<JobView> {
+export async function setChoice(
+  jobId: string,
+  key: ChoiceKey,
+  input: NewChoice,
+  atMs = Date.now(),
+): Promise<JobView> {
   const { db, writes } = await store();
   const value = validated(choiceBodies[key], input.value);
   await writes.run(async () => {
@@ -98,27 +164,54 @@ export async function setChoice(jobId: string, key: ChoiceKey, input: NewChoice,
     const row = await choiceRow(db, jobId, key);
     if (row?.commandId === input.id) return;
     if ((row?.version ?? 0) !== input.version) {
-      throw new Problem(409, 'Changed meanwhile', `Somebody changed this since you saw it (version ${input.version}, now ${row?.version ?? 0}). Look at both and choose again.`, [{ field: 'version', reason: 'Stale.' }], { yours: value, theirs: row ? JSON.parse(row.value) : null, version: row?.version ?? 0 });
+      throw new Problem(
+        409,
+        'Changed meanwhile',
+        `Somebody changed this since you saw it (version ${input.version}, now ${row?.version ?? 0}). Look at both and choose again.`,
+        [{ field: 'version', reason: 'Stale.' }],
+        { yours: value, theirs: row ? JSON.parse(row.value) : null, version: row?.version ?? 0 },
+      );
     }
-    if (now.state.signed) throw new Problem(422, 'Not now', 'This job card is signed.', [{ field: key, reason: 'The job is signed.' }]);
+    if (now.state.signed)
+      throw new Problem(422, 'Not now', 'This job card is signed.', [
+        { field: key, reason: 'The job is signed.' },
+      ]);
     await choiceFault(db, key, value, now);
-    await putChoice(db, { jobId, key, version: input.version + 1, value: JSON.stringify(value), commandId: input.id, byId: input.byId, atMs });
+    await putChoice(db, {
+      jobId,
+      key,
+      version: input.version + 1,
+      value: JSON.stringify(value),
+      commandId: input.id,
+      byId: input.byId,
+      atMs,
+    });
   });
   return jobView(jobId);
 }
 
 /** A choice may only name what the shop has. */
-async function choiceFault(db: Db, key: ChoiceKey, value: unknown, { ctx, state }: JobView): Promise<void> {
+async function choiceFault(
+  db: Db,
+  key: ChoiceKey,
+  value: unknown,
+  { ctx, state }: JobView,
+): Promise<void> {
   if (key === 'match') {
     const { partNumber } = value as { partNumber: string };
-    if (state.handPart?.number !== partNumber && !(await partIndex(db)).byNumber.has(partNumber)) throw invalid([{ field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` }]);
+    if (state.handPart?.number !== partNumber && !(await partIndex(db)).byNumber.has(partNumber))
+      throw invalid([
+        { field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` },
+      ]);
     return;
   }
   if (!key.startsWith('stack-')) return;
   for (const [field, id] of Object.entries(value as Record<string, string>)) {
     if (field === 'usedAgain') continue;
     if (field === 'pressId') {
-      if (id !== hammer.id && !ctx.presses.some((p) => p.id === id)) throw invalid([{ field, reason: `No press is called “${id}”.` }]);
-    } else if (!ctx.adapters.some((a) => a.id === id)) throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
+      if (id !== hammer.id && !ctx.presses.some((p) => p.id === id))
+        throw invalid([{ field, reason: `No press is called “${id}”.` }]);
+    } else if (!ctx.adapters.some((a) => a.id === id))
+      throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
   }
 }

@@ -1,5 +1,15 @@
 import type { Person } from '../core/job/index.ts';
-import { benchFor, bestPurchase, hammer, operationNames, operations, solve, workFrom, type Adapter, type Press } from '../core/press/index.ts';
+import {
+  benchFor,
+  bestPurchase,
+  hammer,
+  operationNames,
+  operations,
+  solve,
+  workFrom,
+  type Adapter,
+  type Press,
+} from '../core/press/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { shopName } from './floor.ts';
@@ -10,25 +20,61 @@ import { store } from './store.ts';
 /** Strokes of the fleet that this kit cannot set up, and the one new piece that would open most of them. */
 export async function kitGaps() {
   const { db } = await store();
-  const [units, adapters, presses, index] = [await listRecords<UnitRecord>(db, 'units'), await listRecords<Adapter>(db, 'adapters'), await listRecords<Press>(db, 'presses'), await partIndex(db)];
-  const list = units.flatMap((u) => Object.entries(u.corners).flatMap(([corner, c]) => {
-    const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
-    const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
-    if (!work) return [];
-    return operations.flatMap((o) => {
-      const benches = [...presses, hammer].flatMap((p) => benchFor(o, work, p) ?? []).filter((b) => b.press !== hammer || b.requirement.hammer.allowed);
-      return benches.length > 0 ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, benches }] : [];
-    });
-  }));
+  const [units, adapters, presses, index] = [
+    await listRecords<UnitRecord>(db, 'units'),
+    await listRecords<Adapter>(db, 'adapters'),
+    await listRecords<Press>(db, 'presses'),
+    await partIndex(db),
+  ];
+  const list = units.flatMap((u) =>
+    Object.entries(u.corners).flatMap(([corner, c]) => {
+      const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
+      const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
+      if (!work) return [];
+      return operations.flatMap((o) => {
+        const benches = [...presses, hammer]
+          .flatMap((p) => benchFor(o, work, p) ?? [])
+          .filter((b) => b.press !== hammer || b.requirement.hammer.allowed);
+        return benches.length > 0
+          ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, benches }]
+          : [];
+      });
+    }),
+  );
   // A stroke is open when no tool of the shop sets it up; what to buy is looked for on the strongest.
-  const open = list.filter((x) => x.benches.every((b) => solve(adapters, b, 1).solutions.length === 0)).map((x) => ({ label: x.label, bench: [...x.benches].sort((a, b) => b.press.capacityKn - a.press.capacityKn).find((b) => b.press !== hammer) ?? x.benches[0]! }));
-  const buy = bestPurchase(adapters, open.map((x) => x.bench));
-  return { all: list.length, open: open.map((x) => x.label), purchase: buy ? { piece: buy.piece, opens: buy.solves.map((i) => open[i]!.label) } : null };
+  const open = list
+    .filter((x) => x.benches.every((b) => solve(adapters, b, 1).solutions.length === 0))
+    .map((x) => ({
+      label: x.label,
+      bench:
+        [...x.benches]
+          .sort((a, b) => b.press.capacityKn - a.press.capacityKn)
+          .find((b) => b.press !== hammer) ?? x.benches[0]!,
+    }));
+  const buy = bestPurchase(
+    adapters,
+    open.map((x) => x.bench),
+  );
+  return {
+    all: list.length,
+    open: open.map((x) => x.label),
+    purchase: buy ? { piece: buy.piece, opens: buy.solves.map((i) => open[i]!.label) } : null,
+  };
 }
 export type KitGaps = Awaited<ReturnType<typeof kitGaps>>;
 
 /** What the kit screen shows. */
-export async function kitView(): Promise<{ shop: string; pieces: Adapter[]; presses: Press[]; people: Person[] }> {
+export async function kitView(): Promise<{
+  shop: string;
+  pieces: Adapter[];
+  presses: Press[];
+  people: Person[];
+}> {
   const { db } = await store();
-  return { shop: (await shopName()) ?? 'Workshop', pieces: await listRecords<Adapter>(db, 'adapters'), presses: await listRecords<Press>(db, 'presses'), people: await people() };
+  return {
+    shop: (await shopName()) ?? 'Workshop',
+    pieces: await listRecords<Adapter>(db, 'adapters'),
+    presses: await listRecords<Press>(db, 'presses'),
+    people: await people(),
+  };
 }

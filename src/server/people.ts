@@ -12,7 +12,10 @@ export const people = async (): Promise<Person[]> => peopleOf((await store()).db
 
 export async function personOrProblem(db: Db, id: string) {
   const person = await technicianById(db, id);
-  if (!person) throw invalid([{ field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` }]);
+  if (!person)
+    throw invalid([
+      { field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` },
+    ]);
   return person;
 }
 
@@ -21,16 +24,28 @@ export async function personByPin(db: Db, byId: string, pin: string | undefined)
   const person = await personOrProblem(db, byId);
   const now = Date.now();
   const wait = lockedMs(byId, now);
-  if (wait > 0) throw new Problem(429, 'Too many tries', `Too many wrong PINs. Wait ${Math.ceil(wait / 1000)} s.`, [{ field: 'pin', reason: 'Too many wrong tries.' }]);
+  if (wait > 0)
+    throw new Problem(
+      429,
+      'Too many tries',
+      `Too many wrong PINs. Wait ${Math.ceil(wait / 1000)} s.`,
+      [{ field: 'pin', reason: 'Too many wrong tries.' }],
+    );
   const right = pin !== undefined && (await pinMatches(pin, person));
   noteTry(byId, right, now);
-  if (!right) throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [{ field: 'pin', reason: 'Wrong PIN.' }]);
+  if (!right)
+    throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [
+      { field: 'pin', reason: 'Wrong PIN.' },
+    ]);
   return person;
 }
 
 /** A lead with the right PIN, or a problem. */
 export async function leadByPin(db: Db, byId: string, pin: string | undefined) {
   const person = await personByPin(db, byId, pin);
-  if (!person.lead) throw new Problem(403, 'Lead only', `This is for a lead; ${person.name} is not one.`, [{ field: 'byId', reason: 'Not a lead.' }]);
+  if (!person.lead)
+    throw new Problem(403, 'Lead only', `This is for a lead; ${person.name} is not one.`, [
+      { field: 'byId', reason: 'Not a lead.' },
+    ]);
   return person;
 }

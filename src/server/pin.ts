@@ -1,7 +1,9 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 
 const hashOf = (pin: string, salt: string): Promise<Buffer> =>
-  new Promise((resolve, reject) => scrypt(pin, salt, 32, { N: 16_384, r: 8, p: 1 }, (e, key) => (e ? reject(e) : resolve(key))));
+  new Promise((resolve, reject) =>
+    scrypt(pin, salt, 32, { N: 16_384, r: 8, p: 1 }, (e, key) => (e ? reject(e) : resolve(key))),
+  );
 
 /** A PIN as it is kept: scrypt with a salt of its own. */
 export async function hashPin(pin: string): Promise<{ pinSalt: string; pinHash: string }> {
@@ -9,7 +11,10 @@ export async function hashPin(pin: string): Promise<{ pinSalt: string; pinHash: 
   return { pinSalt, pinHash: (await hashOf(pin, pinSalt)).toString('hex') };
 }
 
-export async function pinMatches(pin: string, kept: { pinSalt: string; pinHash: string }): Promise<boolean> {
+export async function pinMatches(
+  pin: string,
+  kept: { pinSalt: string; pinHash: string },
+): Promise<boolean> {
   return timingSafeEqual(await hashOf(pin, kept.pinSalt), Buffer.from(kept.pinHash, 'hex'));
 }
 
@@ -24,5 +29,9 @@ export const lockedMs = (id: string, nowMs: number): number => {
 };
 export function noteTry(id: string, right: boolean, nowMs: number): void {
   if (right) tries.delete(id);
-  else tries.set(id, { count: ((tries.get(id)?.untilMs ?? 0) > nowMs ? tries.get(id)!.count : 0) + 1, untilMs: nowMs + lockMs });
+  else
+    tries.set(id, {
+      count: ((tries.get(id)?.untilMs ?? 0) > nowMs ? tries.get(id)!.count : 0) + 1,
+      untilMs: nowMs + lockMs,
+    });
 }

@@ -11,7 +11,13 @@ export class Problem extends Error {
   /** Further members of the document, such as both values of a conflict. */
   readonly more: Record<string, unknown>;
 
-  constructor(status: number, title: string, detail: string, errors: FieldFault[] = [], more: Record<string, unknown> = {}) {
+  constructor(
+    status: number,
+    title: string,
+    detail: string,
+    errors: FieldFault[] = [],
+    more: Record<string, unknown> = {},
+  ) {
     super(detail);
     this.status = status;
     this.title = title;
@@ -20,10 +26,26 @@ export class Problem extends Error {
   }
 
   toResponse(): Response {
-    const body = { type: 'about:blank', title: this.title, status: this.status, detail: this.message, errors: this.errors, ...this.more };
-    return new Response(JSON.stringify(body), { status: this.status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } });
+    const body = {
+      type: 'about:blank',
+      title: this.title,
+      status: this.status,
+      detail: this.message,
+      errors: this.errors,
+      ...this.more,
+    };
+    return new Response(JSON.stringify(body), {
+      status: this.status,
+      headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+    });
   }
 }
 
-export const notFound = (what: string, id: string) => new Problem(404, 'Not found', `There is no ${what} “${id}”.`, [{ field: 'id', reason: `No ${what} has this id.` }]);
-export const invalid = (errors: FieldFault[], detail = errors[0] ? `${errors[0].field}: ${errors[0].reason}` : 'The input is not valid.') => new Problem(422, 'Input refused', detail, errors);
+export const notFound = (what: string, id: string) =>
+  new Problem(404, 'Not found', `There is no ${what} “${id}”.`, [
+    { field: 'id', reason: `No ${what} has this id.` },
+  ]);
+export const invalid = (
+  errors: FieldFault[],
+  detail = errors[0] ? `${errors[0].field}: ${errors[0].reason}` : 'The input is not valid.',
+) => new Problem(422, 'Input refused', detail, errors);

@@ -13,18 +13,50 @@ const speed = Math.max(1, Number(process.env['STANDIN_SPEED'] ?? 1) || 1);
 const inUse = new Set<string>();
 
 /** Readings of the stand-in ram for one stroke of a job, as server-sent events, until released. */
-export async function ramStream(jobId: string, operation: string, setting: string): Promise<Response> {
+export async function ramStream(
+  jobId: string,
+  operation: string,
+  setting: string,
+): Promise<Response> {
   if (!operations.includes(operation as Operation)) throw notFound('stroke', operation);
   const [fault = '', lead] = setting.split('+');
-  if (!ramFaults.includes(fault as RamFault) || (lead !== undefined && lead !== 'drop-out')) throw invalid([{ field: 'setting', reason: `One of ${ramFaults.join(', ')}, with “+drop-out” behind it for a loose lead.` }]);
+  if (!ramFaults.includes(fault as RamFault) || (lead !== undefined && lead !== 'drop-out'))
+    throw invalid([
+      {
+        field: 'setting',
+        reason: `One of ${ramFaults.join(', ')}, with “+drop-out” behind it for a loose lead.`,
+      },
+    ]);
   const view = await jobView(jobId);
   const early = beforeStroke(operation as Operation, view);
-  if (early) throw new Problem(422, 'Not now', early.reason, [{ field: early.field, reason: early.reason }], { rule: early.rule });
+  if (early)
+    throw new Problem(
+      422,
+      'Not now',
+      early.reason,
+      [{ field: early.field, reason: early.reason }],
+      { rule: early.rule },
+    );
   const bench = benchOf(operation as Operation, view.ctx, view.state, view.choices);
-  if (!bench) throw new Problem(422, 'Not now', 'Dimensions of the parts are missing.', [{ field: 'operation', reason: 'No dimensions.' }]);
-  if (bench.press.kind === 'hammer' || bench.press.kind === 'screw') throw new Problem(422, 'Not now', `${bench.press.name} has no gauge.`, [{ field: 'gauge', reason: 'No gauge.' }]);
-  if (inUse.has(jobId)) throw new Problem(409, 'Gauge in use', 'Another tablet is reading this gauge. One at a time.', [{ field: 'gauge', reason: 'In use.' }]);
+  if (!bench)
+    throw new Problem(422, 'Not now', 'Dimensions of the parts are missing.', [
+      { field: 'operation', reason: 'No dimensions.' },
+    ]);
+  if (bench.press.kind === 'hammer' || bench.press.kind === 'screw')
+    throw new Problem(422, 'Not now', `${bench.press.name} has no gauge.`, [
+      { field: 'gauge', reason: 'No gauge.' },
+    ]);
+  if (inUse.has(jobId))
+    throw new Problem(409, 'Gauge in use', 'Another tablet is reading this gauge. One at a time.', [
+      { field: 'gauge', reason: 'In use.' },
+    ]);
   inUse.add(jobId);
-  const gauge = standInRam(bench, fault as RamFault, lead === 'drop-out', Date.now() % 1_000_000, speed);
+  const gauge = standInRam(
+    bench,
+    fault as RamFault,
+    lead === 'drop-out',
+    Date.now() % 1_000_000,
+    speed,
+  );
   return sse(gauge.read(), () => inUse.delete(jobId));
 }

@@ -11,14 +11,31 @@ const Volts = Type.Array(Type.Number({ minimum: -1000, maximum: 1000 }), { maxIt
 const Count = Type.Integer({ minimum: 1, maximum: 200 });
 
 export const TakeSchema = closed({
-  kmh: Type.Number({ exclusiveMinimum: 0, maximum: 250 }), sensor: SensorId, seconds: Type.Number({ minimum: 0.5, maximum: 20 }), pairs: Count, circumferenceMm: Type.Number({ minimum: 500, maximum: 5000 }),
-  fault: oneOf(signalFaults), corner: CornerId, seed: Type.Optional(Type.Integer({ minimum: 0 })),
+  kmh: Type.Number({ exclusiveMinimum: 0, maximum: 250 }),
+  sensor: SensorId,
+  seconds: Type.Number({ minimum: 0.5, maximum: 20 }),
+  pairs: Count,
+  circumferenceMm: Type.Number({ minimum: 500, maximum: 5000 }),
+  fault: oneOf(signalFaults),
+  corner: CornerId,
+  seed: Type.Optional(Type.Integer({ minimum: 0 })),
 });
 /** Takes a recording from the stand-in; a real reader goes behind the same port. */
-export const takeSignals = ({ fault, corner, seed, ...request }: Static<typeof TakeSchema>): Promise<Traces> => standInReader(fault, corner, seed ?? Date.now() % 1_000_000).take(request);
+export const takeSignals = ({
+  fault,
+  corner,
+  seed,
+  ...request
+}: Static<typeof TakeSchema>): Promise<Traces> =>
+  standInReader(fault, corner, seed ?? Date.now() % 1_000_000).take(request);
 
 export const SignalsSchema = closed({
-  sampleRate: Type.Number(), kmh: Type.Number(), sensor: SensorId, circumferenceMm: Mm(), volts: closed({ LF: Volts, RF: Volts, LR: Volts, RR: Volts }),
+  sampleRate: Type.Number(),
+  kmh: Type.Number(),
+  sensor: SensorId,
+  circumferenceMm: Mm(),
+  volts: closed({ LF: Volts, RF: Volts, LR: Volts, RR: Volts }),
   perTurn: Type.Optional(Type.Partial(closed({ LF: Count, RF: Count, LR: Count, RR: Count }))),
 });
-export const signals = ({ circumferenceMm, perTurn, ...traces }: Static<typeof SignalsSchema>) => named(() => ({ wheels: readSignals(traces, circumferenceMm, perTurn) }));
+export const signals = ({ circumferenceMm, perTurn, ...traces }: Static<typeof SignalsSchema>) =>
+  named(() => ({ wheels: readSignals(traces, circumferenceMm, perTurn) }));

@@ -18,6 +18,8 @@ let opened: Promise<Store> | undefined;
 export function store(): Promise<Store> {
   opened ??= openStore();
   // A failed opening is tried again at the next request instead of being kept.
-  opened.catch(() => { opened = undefined; });
+  opened.catch(() => {
+    opened = undefined;
+  });
   return opened;
 }

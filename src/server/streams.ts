@@ -18,12 +18,15 @@ export function sse<T>(stream: AsyncGenerator<T>, onEnd: () => void = () => unde
       await stream.return(undefined);
     },
   });
-  return new Response(body, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } });
+  return new Response(body, {
+    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },
+  });
 }
 
 /** Readings of the stand-in indicator near a nominal size until it stands still. */
 export function indicatorStream(nominal: string): Response {
   const mm = Number(nominal);
-  if (!(mm > 0 && mm < 500)) throw invalid([{ field: 'nominal', reason: 'A size over 0 and under 500 mm.' }]);
+  if (!(mm > 0 && mm < 500))
+    throw invalid([{ field: 'nominal', reason: 'A size over 0 and under 500 mm.' }]);
   return sse(standInIndicator(mm, Date.now() % 1_000_000).stream());
 }

@@ -24,17 +24,40 @@ function faultsOf(errors: readonly ErrorObject[]): FieldFault[] {
     const path = e.instancePath.slice(1).replaceAll('/', '.');
     const at = (key: string) => (path ? `${path}.${key}` : key);
     switch (e.keyword) {
-      case 'additionalProperties': return { field: at(e.params['additionalProperty']), reason: `Unknown field “${e.params['additionalProperty']}”.` };
-      case 'required': return { field: at(e.params['missingProperty']), reason: 'Missing.' };
-      case 'enum': return { field: path, reason: `Must be one of: ${(e.params['allowedValues'] as string[]).join(', ')}.` };
-      case 'exclusiveMinimum': return { field: path, reason: `Must be more than ${e.params['limit']}.` };
-      case 'minimum': return { field: path, reason: `Must be at least ${e.params['limit']}.` };
-      case 'maximum': return { field: path, reason: `Must be at most ${e.params['limit']}.` };
-      case 'type': return { field: path || 'body', reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `${/^[aeiou]/u.test(String(e.params['type'])) ? 'an' : 'a'} ${e.params['type']}`}.` };
-      case 'pattern': return { field: path, reason: `Has not the form asked for${(e.parentSchema as { description?: string }).description ? `: ${(e.parentSchema as { description?: string }).description}` : ''}.` };
-      default: return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
+      case 'additionalProperties':
+        return {
+          field: at(e.params['additionalProperty']),
+          reason: `Unknown field “${e.params['additionalProperty']}”.`,
+        };
+      case 'required':
+        return { field: at(e.params['missingProperty']), reason: 'Missing.' };
+      case 'enum':
+        return {
+          field: path,
+          reason: `Must be one of: ${(e.params['allowedValues'] as string[]).join(', ')}.`,
+        };
+      case 'exclusiveMinimum':
+        return { field: path, reason: `Must be more than ${e.params['limit']}.` };
+      case 'minimum':
+        return { field: path, reason: `Must be at least ${e.params['limit']}.` };
+      case 'maximum':
+        return { field: path, reason: `Must be at most ${e.params['limit']}.` };
+      case 'type':
+        return {
+          field: path || 'body',
+          reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `${/^[aeiou]/u.test(String(e.params['type'])) ? 'an' : 'a'} ${e.params['type']}`}.`,
+        };
+      case 'pattern':
+        return {
+          field: path,
+          reason: `Has not the form asked for${(e.parentSchema as { description?: string }).description ? `: ${(e.parentSchema as { description?: string }).description}` : ''}.`,
+        };
+      default:
+        return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
     }
   });
   // A union reports every branch that failed; the first word on a field is the one to show.
-  return faults.filter((f, i) => faults.findIndex((g) => g.field === f.field && g.reason === f.reason) === i).slice(0, 20);
+  return faults
+    .filter((f, i) => faults.findIndex((g) => g.field === f.field && g.reason === f.reason) === i)
+    .slice(0, 20);
 }

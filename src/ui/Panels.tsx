@@ -8,7 +8,10 @@ export function Call({ status, children }: { status: Status; children: ReactNode
   return (
     <section className={`call is-${status}`} aria-live="polite">
       <VerdictShape status={status} size={52} />
-      <div><b className={`word ${status}`}>{verdictWords[status]}</b><div className="say">{children}</div></div>
+      <div>
+        <b className={`word ${status}`}>{verdictWords[status]}</b>
+        <div className="say">{children}</div>
+      </div>
     </section>
   );
 }
@@ -17,27 +20,83 @@ export function VerdictLines({ verdicts }: { verdicts: readonly Verdict[] }) {
   return (
     <ul>
       {verdicts.map((v) => (
-        <li key={v.rule + v.text} className="line-v"><VerdictShape status={v.status} size={22} /><span><span className="vh">{verdictWords[v.status]}: </span>{v.text}</span></li>
+        <li key={v.rule + v.text} className="line-v">
+          <VerdictShape status={v.status} size={22} />
+          <span>
+            <span className="vh">{verdictWords[v.status]}: </span>
+            {v.text}
+          </span>
+        </li>
       ))}
     </ul>
   );
 }
 
 /** Symbol, value, limit and, when there is one, the verdict: one line of an engineering sheet. */
-export function Frame({ name, value, limit, status }: { name: string; value: string; limit?: string | undefined; status?: Status | undefined }) {
+export function Frame({
+  name,
+  value,
+  limit,
+  status,
+}: {
+  name: string;
+  value: string;
+  limit?: string | undefined;
+  status?: Status | undefined;
+}) {
   return (
-    <span className="fcf">{name && <span className="sym">{name}</span>}<b>{value}</b>{limit && <span className="lim">{limit}</span>}{status && <span><VerdictShape status={status} size={20} /><span className="vh">{verdictWords[status]}</span></span>}</span>
+    <span className="fcf">
+      {name && <span className="sym">{name}</span>}
+      <b>{value}</b>
+      {limit && <span className="lim">{limit}</span>}
+      {status && (
+        <span>
+          <VerdictShape status={status} size={20} />
+          <span className="vh">{verdictWords[status]}</span>
+        </span>
+      )}
+    </span>
   );
 }
 
 /** The main action. While something is missing it says what, keeps focus, and does nothing. */
-export function MainAction({ label, missing, busy, onAct, type = 'button' }: { label: string; missing?: string | undefined; busy?: boolean; onAct?: () => void; type?: 'button' | 'submit' }) {
-  if (missing) return <button type="button" className="btn notyet" aria-disabled="true"><span>{label}</span><small>{missing}</small></button>;
-  return <button type={type} className="btn main" onClick={onAct} aria-busy={busy} data-main="">{label}</button>;
+export function MainAction({
+  label,
+  missing,
+  busy,
+  onAct,
+  type = 'button',
+}: {
+  label: string;
+  missing?: string | undefined;
+  busy?: boolean;
+  onAct?: () => void;
+  type?: 'button' | 'submit';
+}) {
+  if (missing)
+    return (
+      <button type="button" className="btn notyet" aria-disabled="true">
+        <span>{label}</span>
+        <small>{missing}</small>
+      </button>
+    );
+  return (
+    <button type={type} className="btn main" onClick={onAct} aria-busy={busy} data-main="">
+      {label}
+    </button>
+  );
 }
 
 export function Caution({ children, why }: { children: ReactNode; why?: string }) {
-  return <div className="caution"><VerdictShape status="check" size={28} /><span>{children}{why && <small>{why}</small>}</span></div>;
+  return (
+    <div className="caution">
+      <VerdictShape status="check" size={28} />
+      <span>
+        {children}
+        {why && <small>{why}</small>}
+      </span>
+    </div>
+  );
 }
 
 export interface Choice<T extends string> {
@@ -47,21 +106,45 @@ export interface Choice<T extends string> {
 }
 
 /** One of several, in taps; arrow keys work as in any radio group. */
-export function Choices<T extends string>({ name, options, value, onValue }: { name: string; options: readonly Choice<T>[]; value: T | undefined; onValue: (v: T) => void }) {
+export function Choices<T extends string>({
+  name,
+  options,
+  value,
+  onValue,
+}: {
+  name: string;
+  options: readonly Choice<T>[];
+  value: T | undefined;
+  onValue: (v: T) => void;
+}) {
   const at = options.findIndex((o) => o.id === value);
   const move = (e: React.KeyboardEvent, by: number) => {
     e.preventDefault();
     e.stopPropagation();
     const next = options[(Math.max(0, at) + by + options.length) % options.length]!;
     onValue(next.id);
-    (e.currentTarget.parentElement?.children[options.indexOf(next)] as HTMLElement | undefined)?.focus();
+    (
+      e.currentTarget.parentElement?.children[options.indexOf(next)] as HTMLElement | undefined
+    )?.focus();
   };
   return (
     <div role="radiogroup" aria-label={name} className="opts">
       {options.map((o, i) => (
-        <button key={o.id} type="button" role="radio" aria-checked={o.id === value} tabIndex={o.id === value || (at < 0 && i === 0) ? 0 : -1} className="opt"
-          onClick={() => onValue(o.id)} onKeyDown={(e) => { if (e.key === 'ArrowRight' || e.key === 'ArrowDown') move(e, 1); if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') move(e, -1); }}>
-          {o.picture}<span>{o.label}</span>
+        <button
+          key={o.id}
+          type="button"
+          role="radio"
+          aria-checked={o.id === value}
+          tabIndex={o.id === value || (at < 0 && i === 0) ? 0 : -1}
+          className="opt"
+          onClick={() => onValue(o.id)}
+          onKeyDown={(e) => {
+            if (e.key === 'ArrowRight' || e.key === 'ArrowDown') move(e, 1);
+            if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') move(e, -1);
+          }}
+        >
+          {o.picture}
+          <span>{o.label}</span>
         </button>
       ))}
     </div>
@@ -69,18 +152,47 @@ export function Choices<T extends string>({ name, options, value, onValue }: { n
 }
 
 /** Any of several. */
-export function Toggles<T extends string>({ name, options, values, onValues }: { name: string; options: readonly Choice<T>[]; values: readonly T[]; onValues: (v: T[]) => void }) {
+export function Toggles<T extends string>({
+  name,
+  options,
+  values,
+  onValues,
+}: {
+  name: string;
+  options: readonly Choice<T>[];
+  values: readonly T[];
+  onValues: (v: T[]) => void;
+}) {
   return (
     <div role="group" aria-label={name} className="opts">
       {options.map((o) => (
-        <button key={o.id} type="button" className="opt" aria-pressed={values.includes(o.id)} onClick={() => onValues(values.includes(o.id) ? values.filter((v) => v !== o.id) : [...values, o.id])}>{o.picture}<span>{o.label}</span></button>
+        <button
+          key={o.id}
+          type="button"
+          className="opt"
+          aria-pressed={values.includes(o.id)}
+          onClick={() =>
+            onValues(values.includes(o.id) ? values.filter((v) => v !== o.id) : [...values, o.id])
+          }
+        >
+          {o.picture}
+          <span>{o.label}</span>
+        </button>
       ))}
     </div>
   );
 }
 
 /** A native dialog: focus is kept inside, Escape closes it. */
-export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+export function Dialog({
+  title,
+  onClose,
+  children,
+}: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}) {
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const d = ref.current;
@@ -89,7 +201,12 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
   return (
     <dialog ref={ref} onClose={onClose} onCancel={onClose} aria-label={title}>
       <div className="dlg">
-        <header><h2>{title}</h2><button type="button" className="btn q small" onClick={onClose} aria-label="Close"><X aria-hidden="true" /></button></header>
+        <header>
+          <h2>{title}</h2>
+          <button type="button" className="btn q small" onClick={onClose} aria-label="Close">
+            <X aria-hidden="true" />
+          </button>
+        </header>
         {children}
       </div>
     </dialog>

@@ -20,20 +20,56 @@ export interface QuantityProps {
 export const read = (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension);
 
 /** A figure with its unit; takes the other system too and says both back. What was typed stays. */
-export function QuantityInput({ label, dimension, text, onText, decimals, fault, hint, said, autoFocus, compact }: QuantityProps) {
+export function QuantityInput({
+  label,
+  dimension,
+  text,
+  onText,
+  decimals,
+  fault,
+  hint,
+  said,
+  autoFocus,
+  compact,
+}: QuantityProps) {
   const id = useId();
   const parsed = parseQuantity(text, dimension);
   const wrong = fault ?? (text.trim() !== '' && !parsed.ok && !said ? parsed.reason : undefined);
   const shown = parsed.ok ? both(parsed.value, dimension, decimals) : undefined;
   return (
     <div className={`field${wrong ? ' bad' : ''}${compact ? ' compact' : ''}`}>
-      <span><label htmlFor={id}>{label}</label></span>
+      <span>
+        <label htmlFor={id}>{label}</label>
+      </span>
       <div className="box">
-        <input id={id} value={text} onChange={(e) => onText(e.target.value)} inputMode="text" autoComplete="off" autoCorrect="off" spellCheck={false} aria-invalid={wrong !== undefined} aria-describedby={`${id}-say`} autoFocus={autoFocus} />
+        <input
+          id={id}
+          value={text}
+          onChange={(e) => onText(e.target.value)}
+          inputMode="text"
+          autoComplete="off"
+          autoCorrect="off"
+          spellCheck={false}
+          aria-invalid={wrong !== undefined}
+          aria-describedby={`${id}-say`}
+          autoFocus={autoFocus}
+        />
         <span className="un">{coreUnit(dimension)}</span>
       </div>
       <div className="say" id={`${id}-say`} role={wrong ? 'alert' : undefined}>
-        {wrong ? <><VerdictShape status="stop" size={18} /><span>{wrong}</span></> : <span className="num">{said ?? (shown ? `${shown.value} ${shown.unit}${shown.other ? ` / ${shown.other}` : ''}` : hint)}</span>}
+        {wrong ? (
+          <>
+            <VerdictShape status="stop" size={18} />
+            <span>{wrong}</span>
+          </>
+        ) : (
+          <span className="num">
+            {said ??
+              (shown
+                ? `${shown.value} ${shown.unit}${shown.other ? ` / ${shown.other}` : ''}`
+                : hint)}
+          </span>
+        )}
       </div>
     </div>
   );

@@ -2,7 +2,9 @@ import type { ReactNode } from 'react';
 import { Logo } from './Marks.tsx';
 
 /** One year; the choice of bay and of technician belongs to the tablet. */
-export const keepCookie = (name: string, value: string) => { document.cookie = `${name}=${encodeURIComponent(value)}; path=/; max-age=31536000; samesite=strict`; };
+export const keepCookie = (name: string, value: string) => {
+  document.cookie = `${name}=${encodeURIComponent(value)}; path=/; max-age=31536000; samesite=strict`;
+};
 
 function NightBay() {
   const toggle = () => {
@@ -12,7 +14,10 @@ function NightBay() {
   };
   return (
     <button type="button" className="nb" onClick={toggle}>
-      <svg viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="8.5" fill="none" stroke="currentColor" strokeWidth="1.5" /><path d="M10 1.5a8.5 8.5 0 0 0 0 17z" fill="currentColor" /></svg>
+      <svg viewBox="0 0 20 20" aria-hidden="true">
+        <circle cx="10" cy="10" r="8.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
+        <path d="M10 1.5a8.5 8.5 0 0 0 0 17z" fill="currentColor" />
+      </svg>
       <span>Night bay</span>
     </button>
   );
@@ -22,7 +27,10 @@ function NightBay() {
 export function TitleBlock({ children }: { children?: ReactNode }) {
   return (
     <header className="tb">
-      <a className="brand" href="/" title="To the floor"><Logo /><span>True Spindle</span></a>
+      <a className="brand" href="/" title="To the floor">
+        <Logo />
+        <span>True Spindle</span>
+      </a>
       {children}
       <NightBay />
     </header>
@@ -30,11 +38,30 @@ export function TitleBlock({ children }: { children?: ReactNode }) {
 }
 
 /** Whose hands are on this tablet. */
-export function WhoPick({ people, who, onWho }: { people: readonly { id: string; name: string }[]; who: string; onWho: (id: string) => void }) {
+export function WhoPick({
+  people,
+  who,
+  onWho,
+}: {
+  people: readonly { id: string; name: string }[];
+  who: string;
+  onWho: (id: string) => void;
+}) {
   return (
-    <label className="who-pick"><span>On the job</span>
-      <select value={who} onChange={(e) => { keepCookie('ts-who', e.target.value); onWho(e.target.value); }}>
-        {people.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+    <label className="who-pick">
+      <span>On the job</span>
+      <select
+        value={who}
+        onChange={(e) => {
+          keepCookie('ts-who', e.target.value);
+          onWho(e.target.value);
+        }}
+      >
+        {people.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
       </select>
     </label>
   );

@@ -1,5 +1,23 @@
 /** Properties that a drawing's look hangs on; they come from style sheets and have to go into the file. */
-const looks = ['fill', 'fill-opacity', 'fill-rule', 'stroke', 'stroke-width', 'stroke-dasharray', 'stroke-linejoin', 'stroke-linecap', 'opacity', 'paint-order', 'font-family', 'font-size', 'font-weight', 'letter-spacing', 'word-spacing', 'text-anchor', 'stop-color'] as const;
+const looks = [
+  'fill',
+  'fill-opacity',
+  'fill-rule',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'stroke-linejoin',
+  'stroke-linecap',
+  'opacity',
+  'paint-order',
+  'font-family',
+  'font-size',
+  'font-weight',
+  'letter-spacing',
+  'word-spacing',
+  'text-anchor',
+  'stop-color',
+] as const;
 
 /** A drawing as a file that stands alone: every look written into its elements. */
 export function svgText(svg: SVGSVGElement): string {
@@ -11,7 +29,8 @@ export function svgText(svg: SVGSVGElement): string {
     for (const look of looks) {
       const value = style.getPropertyValue(look);
       // A pattern keeps its reference; the computed value would carry the page's address.
-      if (value && !(value.includes('url(') && el.hasAttribute(look))) to[i]!.setAttribute(look, value.replaceAll(/url\("[^"#]*#/gu, 'url("#'));
+      if (value && !(value.includes('url(') && el.hasAttribute(look)))
+        to[i]!.setAttribute(look, value.replaceAll(/url\("[^"#]*#/gu, 'url("#'));
     }
     to[i]!.removeAttribute('class');
   });
@@ -30,7 +49,8 @@ function save(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(a.href), 1000);
 }
 
-export const saveSvg = (svg: SVGSVGElement, name: string): void => save(new Blob([svgText(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
+export const saveSvg = (svg: SVGSVGElement, name: string): void =>
+  save(new Blob([svgText(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
 
 /** The same as a picture, at twice the drawing's size, on the page's own paper. */
 export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {

@@ -5,7 +5,10 @@ export interface EarTask {
   settings: Settings;
 }
 
-export type EarReport = { kind: 'progress'; share: number } | { kind: 'done'; analysis: Analysis; decodeMs: number; analyseMs: number } | { kind: 'fault'; reason: string };
+export type EarReport =
+  | { kind: 'progress'; share: number }
+  | { kind: 'done'; analysis: Analysis; decodeMs: number; analyseMs: number }
+  | { kind: 'fault'; reason: string };
 
 const tell = (report: EarReport) => postMessage(report);
 

@@ -1,9 +1,18 @@
 import { chromium, type Browser, type BrowserContextOptions, type Page } from 'playwright-core';
 import { inject } from 'vitest';
 
-const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
-export const launch = (): Promise<Browser> => chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
+export const launch = (): Promise<Browser> =>
+  chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
 
 export interface Tablet {
   page: Page;
@@ -12,20 +21,30 @@ export interface Tablet {
 }
 
 /** A tablet set to one technician. */
-export async function tablet(browser: Browser, who = 'rafe', options: BrowserContextOptions & { night?: boolean } = {}): Promise<Tablet> {
+export async function tablet(
+  browser: Browser,
+  who = 'rafe',
+  options: BrowserContextOptions & { night?: boolean } = {},
+): Promise<Tablet> {
   const { night, ...rest } = options;
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...rest });
-  await context.addCookies([{ name: 'ts-who', value: who, url: inject('url') }, { name: 'ts-theme', value: night ? 'night' : 'day', url: inject('url') }]);
+  await context.addCookies([
+    { name: 'ts-who', value: who, url: inject('url') },
+    { name: 'ts-theme', value: night ? 'night' : 'day', url: inject('url') },
+  ]);
   const page = await context.newPage();
   page.setDefaultTimeout(10_000);
   const complaints: string[] = [];
   page.on('pageerror', (e) => complaints.push(e.message));
-  page.on('console', (m) => { if (m.type() === 'error' && !/status of (4|5)\d\d/u.test(m.text())) complaints.push(m.text()); });
+  page.on('console', (m) => {
+    if (m.type() === 'error' && !/status of (4|5)\d\d/u.test(m.text())) complaints.push(m.text());
+  });
   return { page, complaints };
 }
 
 /** Every island has taken over. */
-export const hydrated = (page: Page) => page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+export const hydrated = (page: Page) =>
+  page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
 
 export async function go(page: Page, path: string): Promise<void> {
   await page.goto(inject('url') + path);
@@ -40,7 +59,9 @@ export async function at(page: Page, station: string): Promise<void> {
 
 export const jobId = (page: Page): string => /jobs\/([^/]+)/u.exec(page.url())![1]!;
 export const floorJob = async (page: Page, fleetNo: string): Promise<string> => {
-  const floor = (await (await page.request.get(`${inject('url')}/api/floor`)).json()) as { rows: { id: string; fleetNo: string; station?: string }[] };
+  const floor = (await (await page.request.get(`${inject('url')}/api/floor`)).json()) as {
+    rows: { id: string; fleetNo: string; station?: string }[];
+  };
   return floor.rows.find((r) => r.fleetNo === fleetNo)!.id;
 };
 /** Opens a test of the Diagnose station: it may already stand as the next best one. */
@@ -51,4 +72,5 @@ export async function openTest(page: Page, panel: RegExp, listed: RegExp): Promi
   await page.locator('.test-panel .what', { hasText: panel }).waitFor();
 }
 
-export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).first();
+export const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' }).first();

@@ -3,11 +3,22 @@ import type { Browser, Page } from 'playwright-core';
 import { button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;
-beforeAll(async () => { browser = await launch(); });
+beforeAll(async () => {
+  browser = await launch();
+});
 afterAll(() => browser.close());
 
-const strokes = async (page: Page, id: string) => ((await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as { state: { strokes: Record<string, { pressId: string; peakKn?: number; depthMm?: number }>; facts: string[] } }).state;
-const shows = (page: Page, text: RegExp) => page.locator('.call', { hasText: text }).first().waitFor();
+const strokes = async (page: Page, id: string) =>
+  (
+    (await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as {
+      state: {
+        strokes: Record<string, { pressId: string; peakKn?: number; depthMm?: number }>;
+        facts: string[];
+      };
+    }
+  ).state;
+const shows = (page: Page, text: RegExp) =>
+  page.locator('.call', { hasText: text }).first().waitFor();
 const record = async (page: Page, depth: string) => {
   await button(page, 'Record seat').click();
   await page.getByRole('dialog').locator('input').fill(depth);
@@ -23,12 +34,17 @@ it('pumps an axle bearing home on its shaft, then its ring, and tells why a shor
   await shows(page, /Force runs through the inner ring/u);
   // A sleeve that is too short says so at the place where it is wrong.
   await page.locator('.stack .k', { hasText: 'Long sleeve 42' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /^Sleeve 41:/u }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Sleeve 41:/u })
+    .click();
   await page.locator('svg.dr .why', { hasText: 'meets the shaft’s end' }).waitFor();
   await button(page, /^Use the best stack/u).click();
   await button(page, /^Glasses on/u).click();
   await button(page, /^Pump/u).click();
-  await page.locator('.ram-call.is-good', { hasText: /Seated at 4[78]\.\d mm/u }).waitFor({ timeout: 60_000 });
+  await page
+    .locator('.ram-call.is-good', { hasText: /Seated at 4[78]\.\d mm/u })
+    .waitFor({ timeout: 60_000 });
   await record(page, '48.0');
   await shows(page, /Force runs through the press ring/u);
   await page.getByLabel('With').selectOption({ label: 'Tall press, 245 kN' });
@@ -42,7 +58,10 @@ it('pumps an axle bearing home on its shaft, then its ring, and tells why a shor
   await button(page, 'No gap').click();
   await button(page, 'To Torque').click();
   await page.waitForURL(/torque/u);
-  expect((await strokes(page, id)).strokes).toMatchObject({ 'shaft-bearing-on': { depthMm: 48 }, 'press-ring-on': { pressId: 'press-2', depthMm: 18.1 } });
+  expect((await strokes(page, id)).strokes).toMatchObject({
+    'shaft-bearing-on': { depthMm: 48 },
+    'press-ring-on': { pressId: 'press-2', depthMm: 18.1 },
+  });
   expect(complaints).toEqual([]);
 });
 
@@ -54,7 +73,10 @@ it('draws a cartridge with half-shells and a forcing screw, its force read from 
   await shows(page, /Force runs through the outer ring/u);
   // A whole ring does not get behind the flange.
   await page.locator('.stack .k', { hasText: 'Half-shells 154' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /^Pusher ring 75:/u }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Pusher ring 75:/u })
+    .click();
   await shows(page, /Stop/u);
   await page.locator('svg.dr .why').first().waitFor();
   await button(page, /^Use the best stack/u).click();
@@ -65,7 +87,10 @@ it('draws a cartridge with half-shells and a forcing screw, its force read from 
   await page.getByLabel('Wrench or gauge').press('Enter');
   await shows(page, /Seated/u);
   await record(page, '38.0');
-  expect((await strokes(page, id)).strokes['cartridge-in']).toMatchObject({ pressId: 'screw-1', depthMm: 38 });
+  expect((await strokes(page, id)).strokes['cartridge-in']).toMatchObject({
+    pressId: 'screw-1',
+    depthMm: 38,
+  });
   expect(complaints).toEqual([]);
 });
 

@@ -4,19 +4,27 @@ import { inject } from 'vitest';
 import { at, button, go, hydrated, jobId, launch, openTest, tablet } from './browser.ts';
 
 let browser: Browser;
-beforeAll(async () => { browser = await launch(); });
+beforeAll(async () => {
+  browser = await launch();
+});
 afterAll(() => browser.close());
 
 const call = (page: Page) => page.locator('.call').first();
-const shows = (page: Page, text: RegExp) => page.locator('.call', { hasText: text }).first().waitFor();
+const shows = (page: Page, text: RegExp) =>
+  page.locator('.call', { hasText: text }).first().waitFor();
 
 /** Types readings at the gauge and adds each to the strip. */
-async function gauge(page: Page, readings: readonly (readonly [travel: string, force: string])[]): Promise<void> {
+async function gauge(
+  page: Page,
+  readings: readonly (readonly [travel: string, force: string])[],
+): Promise<void> {
   for (const [travel, force] of readings) {
     await page.getByLabel('Travel', { exact: true }).fill(travel);
     await page.getByLabel('Gauge', { exact: true }).fill(force);
     await page.getByLabel('Gauge', { exact: true }).press('Enter');
-    await page.waitForFunction(() => (document.querySelector('.gauge input') as HTMLInputElement).value === '');
+    await page.waitForFunction(
+      () => (document.querySelector('.gauge input') as HTMLInputElement).value === '',
+    );
     await page.locator('svg.dr text.far', { hasText: /^\d/u }).waitFor();
     await page.locator('svg.dr .live').waitFor();
   }
@@ -24,14 +32,21 @@ async function gauge(page: Page, readings: readonly (readonly [travel: string, f
 
 async function recordStroke(page: Page, label: string, depth?: string): Promise<void> {
   await button(page, label).click();
-  if (depth) await page.getByRole('dialog').getByLabel(/depth|Travel of the hub/u).fill(depth);
+  if (depth)
+    await page
+      .getByRole('dialog')
+      .getByLabel(/depth|Travel of the hub/u)
+      .fill(depth);
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
   await button(page, 'Next').click();
 }
 
 async function pick(page: Page, row: string, piece: string): Promise<void> {
   await page.locator('.stack .k', { hasText: row }).click();
-  await page.getByRole('dialog').getByRole('button', { name: new RegExp(`^${piece}:`, 'u') }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: new RegExp(`^${piece}:`, 'u') })
+    .click();
   await page.locator('.stack .k', { hasText: piece }).waitFor();
 }
 
@@ -51,7 +66,11 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await go(page, '/');
   await button(page, 'Start a job').click();
   await page.getByRole('dialog').getByRole('radio', { name: /07/u }).click();
-  await page.getByRole('dialog').getByRole('radio', { name: /Left front/u }).last().click();
+  await page
+    .getByRole('dialog')
+    .getByRole('radio', { name: /Left front/u })
+    .last()
+    .click();
   await button(page, 'Start').click();
 
   await at(page, 'complaint');
@@ -106,7 +125,11 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await recordStroke(page, 'Record stroke');
 
   // The old part: a bore that cannot be is refused beside its field and what was typed stays.
-  for (const [label, first, second] of [['Outer diameter', '76.00', '2.992 in'], ['Bore', '40.00', '40.01'], ['Width', '37.00', '37,01']] as const) {
+  for (const [label, first, second] of [
+    ['Outer diameter', '76.00', '2.992 in'],
+    ['Bore', '40.00', '40.01'],
+    ['Width', '37.00', '37,01'],
+  ] as const) {
     if (label === 'Bore') {
       await page.getByLabel('Bore at face 0°').fill('80');
       await page.getByText(/cannot be larger than the outside/u).waitFor();
@@ -124,9 +147,14 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'Record encoder').click();
   await button(page, 'Sandy or loose').click();
   await button(page, 'Accept part').click();
-  for (const [kind, values] of [['bore', ['75.964', '75.961', '75.961', '75.959', '75.962', '75.958']], ['journal', ['40.017', '40.016', '40.016', '40.015', '40.016', '40.015']]] as const) {
+  for (const [kind, values] of [
+    ['bore', ['75.964', '75.961', '75.961', '75.959', '75.962', '75.958']],
+    ['journal', ['40.017', '40.016', '40.016', '40.015', '40.016', '40.015']],
+  ] as const) {
     const inputs = page.locator('.seat-grid input');
-    await page.getByRole('heading', { name: kind === 'bore' ? /the bore/u : /the journal/u }).waitFor();
+    await page
+      .getByRole('heading', { name: kind === 'bore' ? /the bore/u : /the journal/u })
+      .waitFor();
     for (const [i, v] of values.entries()) await inputs.nth(i).fill(v);
     await button(page, `Record ${kind}`).click();
   }
@@ -155,7 +183,11 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await shows(page, /Good.*Force runs through the outer ring/u);
   await page.reload();
   await hydrated(page);
-  await gauge(page, [['10', '1.6'], ['25', '4'], ['37', '6']]);
+  await gauge(page, [
+    ['10', '1.6'],
+    ['25', '4'],
+    ['37', '6'],
+  ]);
   await shows(page, /inside the expected band/u);
   await gauge(page, [['41.5', '7.4']]);
   await shows(page, /Seated/u);
@@ -164,7 +196,10 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'Snapped in, gap down').click();
   await button(page, 'Shield is on').click();
   await button(page, 'Next').click();
-  await gauge(page, [['20', '4.5'], ['37', '9']]);
+  await gauge(page, [
+    ['20', '4.5'],
+    ['37', '9'],
+  ]);
   await recordStroke(page, 'Record seat', '37.0');
   await button(page, 'Turns smoothly').click();
   await button(page, 'No gap').click();
@@ -203,17 +238,31 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   const pin = page.getByRole('dialog').getByLabel(/^PIN of/u);
   await pin.fill('1111');
   await button(page, 'Sign as Rafe').click();
-  await page.getByText(/not the PIN|Wrong PIN/u).first().waitFor();
+  await page
+    .getByText(/not the PIN|Wrong PIN/u)
+    .first()
+    .waitFor();
   await pin.fill('1470');
   await button(page, 'Sign as Rafe').click();
   await at(page, 'card');
   await shows(page, /entries match their seals/u);
 
   const card = await (await page.request.get(`${inject('url')}/api/jobs/${id}/card.json`)).json();
-  expect(card).toMatchObject({ format: 'true-spindle/job-card', corner: { id: 'LF' }, signed: { who: 'Rafe' }, seal: { verified: true }, encoder: { side: 'inboard' }, unit: { odometerKm: 88353 } });
-  expect(card.strokes.map((s: { operation: string; status: string }) => `${s.operation} ${s.status}`)).toEqual(['hub-out good', 'bearing-out good', 'bearing-in good', 'hub-in good']);
+  expect(card).toMatchObject({
+    format: 'true-spindle/job-card',
+    corner: { id: 'LF' },
+    signed: { who: 'Rafe' },
+    seal: { verified: true },
+    encoder: { side: 'inboard' },
+    unit: { odometerKm: 88353 },
+  });
+  expect(
+    card.strokes.map((s: { operation: string; status: string }) => `${s.operation} ${s.status}`),
+  ).toEqual(['hub-out good', 'bearing-out good', 'bearing-in good', 'hub-in good']);
   expect(card.strokes[2].path).not.toContain('balls');
-  expect(card.torque.readings.map((r: { actual: number | null }) => r.actual && Math.round(r.actual))).toEqual([80, 121, 180, 5, 70, 60, null]);
+  expect(
+    card.torque.readings.map((r: { actual: number | null }) => r.actual && Math.round(r.actual)),
+  ).toEqual([80, 121, 180, 5, 70, 60, null]);
   expect(card.oldPart[0]).toMatchObject({ what: 'Outer diameter', value: '76.00', limit: '76.00' });
   const csv = await (await page.request.get(`${inject('url')}/api/jobs/${id}/card.csv`)).text();
   expect(csv).toContain('stroke,Press bearing into knuckle,"7.4 kN, 41.6 mm"');

@@ -4,7 +4,9 @@ import type { Browser } from 'playwright-core';
 import { button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;
-beforeAll(async () => { browser = await launch(); });
+beforeAll(async () => {
+  browser = await launch();
+});
 afterAll(() => browser.close());
 
 it('takes a piece drawn on to the axis, says while it hangs there what it would do, and gives the drawing away as a file', async () => {
@@ -19,7 +21,10 @@ it('takes a piece drawn on to the axis, says while it hangs there what it would 
   await page.mouse.move(from.x + 40, from.y + 40);
   await page.mouse.down();
   await page.mouse.move(from.x + 40, from.y - 20, { steps: 4 });
-  const place = (await page.locator('.place', { hasText: 'pushes' }).locator('rect').boundingBox())!;
+  const place = (await page
+    .locator('.place', { hasText: 'pushes' })
+    .locator('rect')
+    .boundingBox())!;
   await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2, { steps: 8 });
   await page.locator('.hand-word.is-stop').waitFor();
   // While it hangs there the drawing says where it is wrong.
@@ -55,11 +60,20 @@ it('keeps a kit: a piece is copied, moved to the van, retired with a reason', as
   await button(page, 'Copy').click();
   await page.locator('.call.is-good', { hasText: 'Mandrel 34 copy is in the kit' }).waitFor();
   await page.locator('.shelf button', { hasText: 'Mandrel 34 copy' }).waitFor();
-  await page.getByRole('radiogroup', { name: 'Kept in' }).getByRole('radio', { name: 'van' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Kept in' })
+    .getByRole('radio', { name: 'van' })
+    .click();
   await page.locator('.call.is-good', { hasText: 'van kit' }).waitFor();
   await page.getByLabel('Retire it, because').fill('bent');
   await button(page, 'Retire').click();
   await page.locator('.call.is-good', { hasText: 'is retired' }).waitFor();
-  const list = (await (await page.request.get(`${inject('url')}/api/records/adapters`)).json()) as { name: string; kit?: string; retired?: string }[];
-  expect(list.filter((a) => a.name === 'Mandrel 34 copy')).toMatchObject([{ kit: 'van', retired: 'bent' }]);
+  const list = (await (await page.request.get(`${inject('url')}/api/records/adapters`)).json()) as {
+    name: string;
+    kit?: string;
+    retired?: string;
+  }[];
+  expect(list.filter((a) => a.name === 'Mandrel 34 copy')).toMatchObject([
+    { kit: 'van', retired: 'bent' },
+  ]);
 });

@@ -3,12 +3,20 @@ import type { Browser, Page } from 'playwright-core';
 import { button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;
-beforeAll(async () => { browser = await launch(); });
+beforeAll(async () => {
+  browser = await launch();
+});
 afterAll(() => browser.close());
 
-const stateOf = async (page: Page, id: string) => ((await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as { state: { traces: Record<string, { call: string; samples: number[][] }> } }).state;
+const stateOf = async (page: Page, id: string) =>
+  (
+    (await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as {
+      state: { traces: Record<string, { call: string; samples: number[][] }> };
+    }
+  ).state;
 const choose = async (page: Page, fault: string) => {
-  if (!(await page.getByRole('radio', { name: fault }).isVisible())) await page.locator('.ram-panel summary').click();
+  if (!(await page.getByRole('radio', { name: fault }).isVisible()))
+    await page.locator('.ram-panel summary').click();
   await page.getByRole('radio', { name: fault }).click();
 };
 
@@ -21,7 +29,9 @@ it('stops a cocked stroke, lets it be squared, bridges a lost gauge, and says se
   await button(page, /^Glasses on/u).click();
   await choose(page, 'cocked start');
   await button(page, /^Pump/u).click();
-  await page.locator('.ram-call.is-stop', { hasText: /Cocked: .* Back off, square it/u }).waitFor({ timeout: 30_000 });
+  await page
+    .locator('.ram-call.is-stop', { hasText: /Cocked: .* Back off, square it/u })
+    .waitFor({ timeout: 30_000 });
   await page.locator('.btn.notyet', { hasText: 'The last trace was cocked' }).waitFor();
   expect((await stateOf(page, id)).traces['bearing-in']!.call).toBe('cocked');
   await button(page, 'Backed off and squared').click();
@@ -32,9 +42,19 @@ it('stops a cocked stroke, lets it be squared, bridges a lost gauge, and says se
   await page.locator('.ram-call', { hasText: 'Square and inside the band' }).waitFor();
   await button(page, 'Release').waitFor();
   // A second tablet does not get the same gauge.
-  expect((await page.request.get(`${inject('url')}/api/jobs/${id}/ram/bearing-in/good`, { timeout: 5000 })).status()).toBe(409);
-  await page.locator('.ram-call.is-check', { hasText: /No signal.*the trace is kept/u }).waitFor({ timeout: 30_000 });
-  await page.locator('.ram-call.is-good', { hasText: /Seated at 4\d\.\d mm/u }).waitFor({ timeout: 60_000 });
+  expect(
+    (
+      await page.request.get(`${inject('url')}/api/jobs/${id}/ram/bearing-in/good`, {
+        timeout: 5000,
+      })
+    ).status(),
+  ).toBe(409);
+  await page
+    .locator('.ram-call.is-check', { hasText: /No signal.*the trace is kept/u })
+    .waitFor({ timeout: 30_000 });
+  await page
+    .locator('.ram-call.is-good', { hasText: /Seated at 4\d\.\d mm/u })
+    .waitFor({ timeout: 60_000 });
   await button(page, 'Look at the stroke again').click();
   await page.locator('.trace-chart canvas').waitFor();
   const { samples, call } = (await stateOf(page, id)).traces['bearing-in']!;
@@ -51,7 +71,9 @@ it('says too easy of a worn seat, and the trace is there after a reload', async 
   await button(page, /^3\s*Bearing/u).click();
   await choose(page, 'worn seat');
   await button(page, /^Pump/u).click();
-  await page.locator('.ram-call', { hasText: /Too easy: .*Measure before it leaves/u }).waitFor({ timeout: 60_000 });
+  await page
+    .locator('.ram-call', { hasText: /Too easy: .*Measure before it leaves/u })
+    .waitFor({ timeout: 60_000 });
   // A reload in mid-stroke loses nothing that was read.
   await page.reload();
   await expect.poll(async () => (await stateOf(page, id)).traces['bearing-in']!.call).toBe('easy');

@@ -5,23 +5,34 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { TestProject } from 'vitest/node';
 
-const freePort = () => new Promise<number>((resolve) => {
-  const s = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = s.address() as { port: number };
-    s.close(() => resolve(port));
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const s = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = s.address() as { port: number };
+      s.close(() => resolve(port));
+    });
   });
-});
 
 /** The built server on a scratch database with the demo data, as a user would start it. */
 export default async function setup(project: TestProject): Promise<() => void> {
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-browser-'));
   const port = await freePort();
-  const env = { ...process.env, DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: String(port), LOG_LEVEL: 'error', STANDIN_SPEED: '8' };
+  const env = {
+    ...process.env,
+    DATA_DIR: dataDir,
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    LOG_LEVEL: 'error',
+    STANDIN_SPEED: '8',
+  };
   execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
   const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'pipe' });
   const url = `http://127.0.0.1:${port}`;
   for (let i = 0; ; i++) {
-    const up = await fetch(`${url}/api/health`).then((r) => r.ok, () => false);
+    const up = await fetch(`${url}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
     if (up) break;
     if (i > 80) throw new Error('the server did not start; was it built?');
     await new Promise((r) => setTimeout(r, 250));

@@ -5,7 +5,16 @@ import { beforeAll, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
 import type { Task } from '../../src/core/families/index.ts';
 import { itemsOf } from '../../src/core/families/index.ts';
-import { benchOf, checksFor, missingFor, readingsToGo, stepsOf, walkOf, type JobView, type Station } from '../../src/core/job/index.ts';
+import {
+  benchOf,
+  checksFor,
+  missingFor,
+  readingsToGo,
+  stepsOf,
+  walkOf,
+  type JobView,
+  type Station,
+} from '../../src/core/job/index.ts';
 import { isCount, sizeOf } from '../../src/core/matching/index.ts';
 import { seatsOf, solve } from '../../src/core/press/index.ts';
 import { limitsMm, tolerance } from '../../src/core/fits/index.ts';
@@ -18,7 +27,8 @@ const { jobRecord, jobView } = await import('../../src/server/job-record.ts');
 const { setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
-const demo = (name: string) => readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
+const demo = (name: string) =>
+  readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
 beforeAll(async () => {
   await importTable('parts', demo('parts.csv'), false);
   await importTable('adapters', demo('kit.csv'), false);
@@ -26,21 +36,39 @@ beforeAll(async () => {
 }, 60_000);
 
 /** Walks one job by the family's own tasks, refusing nothing and skipping nothing; what the interlocks hold back fails here. */
-async function walk(unitId: string, corner: 'LF' | 'RF' | 'LR' | 'RR', route: 'bench' | 'on-car'): Promise<JobView> {
+async function walk(
+  unitId: string,
+  corner: 'LF' | 'RF' | 'LR' | 'RR',
+  route: 'bench' | 'on-car',
+): Promise<JobView> {
   const id = uuid();
   const by = 'ines';
   let view = await startJob({ id, unitId, corner, byId: by });
-  const put = (type: string, body: object, pin?: string) => writeEvent(id, { id: uuid(), type, body, byId: by, ...(pin ? { pin } : {}) } as never);
-  const look = async () => { view = await jobView(id); };
-  const done = async (station: Station) => { await look(); expect(missingFor(station, view), station).toEqual([]); await put('station-done', { station }); await look(); };
+  const put = (type: string, body: object, pin?: string) =>
+    writeEvent(id, { id: uuid(), type, body, byId: by, ...(pin ? { pin } : {}) } as never);
+  const look = async () => {
+    view = await jobView(id);
+  };
+  const done = async (station: Station) => {
+    await look();
+    expect(missingFor(station, view), station).toEqual([]);
+    await put('station-done', { station });
+    await look();
+  };
   await put('complaint-recorded', { corner, lamps: ['none'], history: [] });
   await done('complaint');
   await put('test-recorded', { testId: 'spring', place: corner, result: 'gritty' });
   await put('diagnosis-accepted', { suspectId: `bearing-${corner}`, probability: 0.9 });
   await done('diagnose');
-  for (const i of itemsOf(familyCodeOf(view.ctx, view.state))) await put('item-marked', { itemId: i.id, state: 'in-hand' });
+  for (const i of itemsOf(familyCodeOf(view.ctx, view.state)))
+    await put('item-marked', { itemId: i.id, state: 'in-hand' });
   await done('match');
-  view = await setChoice(id, 'plan', { id: uuid(), version: 0, value: { route, chill: false, soak: false }, byId: by });
+  view = await setChoice(id, 'plan', {
+    id: uuid(),
+    version: 0,
+    value: { route, chill: false, soak: false },
+    byId: by,
+  });
   await done('plan');
   await put('caution-read', { cautionId: 'press' });
   const task = async (t: Task) => {
@@ -48,22 +76,73 @@ async function walk(unitId: string, corner: 'LF' | 'RF' | 'LR' | 'RR', route: 'b
     const { ctx, state, choices } = view;
     const part = chosenPart(ctx, choices)!;
     switch (t.kind) {
-      case 'strip': for (const s of stepsOf(view, 'strip')) await put('step-done', { phase: 'strip', stepId: s.id }); break;
-      case 'facts': for (const factId of t.facts) await put('fact-seen', { factId }); break;
+      case 'strip':
+        for (const s of stepsOf(view, 'strip'))
+          await put('step-done', { phase: 'strip', stepId: s.id });
+        break;
+      case 'facts':
+        for (const factId of t.facts) await put('fact-seen', { factId });
+        break;
       case 'old':
-        for (const { d, n } of readingsToGo(view)) for (let k = 0; k < n; k++) await put('old-part-read', { dimension: d, valueMm: sizeOf(part, d)! + (isCount(d) ? 0 : k * 0.001), typed: 'x', instrumentId: 'mic' });
-        if (part.bearing.encoder.kind !== 'none') await put('encoder-read', { kind: part.bearing.encoder.kind, pairs: part.bearing.encoder.pairs, side: 'inboard' });
+        for (const { d, n } of readingsToGo(view))
+          for (let k = 0; k < n; k++)
+            await put('old-part-read', {
+              dimension: d,
+              valueMm: sizeOf(part, d)! + (isCount(d) ? 0 : k * 0.001),
+              typed: 'x',
+              instrumentId: 'mic',
+            });
+        if (part.bearing.encoder.kind !== 'none')
+          await put('encoder-read', {
+            kind: part.bearing.encoder.kind,
+            pairs: part.bearing.encoder.pairs,
+            side: 'inboard',
+          });
         await put('part-confirmed', { partNumber: part.number });
         break;
-      case 'seats': for (const [kind, seat] of Object.entries(seatsOf(workOf(ctx, state, choices)!))) { const { lowMm, highMm } = limitsMm(seat.nominalMm, tolerance(seat.nominalMm, seat.toleranceClass)); const m = (lowMm + highMm) / 2; await put('seat-read', { seat: kind, readingsMm: [[m, m], [m, m], [m, m]], instrumentId: 'mic' }); } break;
-      case 'verdict': for (const seat of Object.keys(seatsOf(workOf(ctx, state, choices)!))) await put('seat-judged', { seat, decision: 'reuse' }); break;
-      case 'encoder': if (part.bearing.encoder.kind !== 'none') await put('encoder-checked', { side: 'inboard', method: 'viewing-card' }); break;
+      case 'seats':
+        for (const [kind, seat] of Object.entries(seatsOf(workOf(ctx, state, choices)!))) {
+          const { lowMm, highMm } = limitsMm(
+            seat.nominalMm,
+            tolerance(seat.nominalMm, seat.toleranceClass),
+          );
+          const m = (lowMm + highMm) / 2;
+          await put('seat-read', {
+            seat: kind,
+            readingsMm: [
+              [m, m],
+              [m, m],
+              [m, m],
+            ],
+            instrumentId: 'mic',
+          });
+        }
+        break;
+      case 'verdict':
+        for (const seat of Object.keys(seatsOf(workOf(ctx, state, choices)!)))
+          await put('seat-judged', { seat, decision: 'reuse' });
+        break;
+      case 'encoder':
+        if (part.bearing.encoder.kind !== 'none')
+          await put('encoder-checked', { side: 'inboard', method: 'viewing-card' });
+        break;
       case 'stroke': {
         const bench = benchOf(t.operation, ctx, state, choices)!;
         const best = solve(ctx.adapters, bench, 1).solutions[0];
         expect(best, `${t.operation} with ${bench.press.name}`).toBeDefined();
         const { cap, pusher, support, riser } = best!.stack;
-        await put('stroke-recorded', { operation: t.operation, pressId: bench.press.id, stack: { pusherId: pusher.id, ...(cap ? { capId: cap.id } : {}), ...(support ? { supportId: support.id } : {}), ...(riser ? { riserId: riser.id } : {}) }, ...(bench.press.kind === 'hammer' ? {} : { peakKn: bench.forceKn.likely }), ...(bench.requirement.fitting ? { depthMm: bench.requirement.travelMm } : {}) });
+        await put('stroke-recorded', {
+          operation: t.operation,
+          pressId: bench.press.id,
+          stack: {
+            pusherId: pusher.id,
+            ...(cap ? { capId: cap.id } : {}),
+            ...(support ? { supportId: support.id } : {}),
+            ...(riser ? { riserId: riser.id } : {}),
+          },
+          ...(bench.press.kind === 'hammer' ? {} : { peakKn: bench.forceKn.likely }),
+          ...(bench.requirement.fitting ? { depthMm: bench.requirement.travelMm } : {}),
+        });
       }
     }
   };
@@ -71,10 +150,20 @@ async function walk(unitId: string, corner: 'LF' | 'RF' | 'LR' | 'RR', route: 'b
   await done('press-out');
   for (const t of walkOf(view)!.in) await task(t);
   await done('press-in');
-  for (const s of stepsOf(view, 'rebuild')) await put('step-done', { phase: 'rebuild', stepId: s.id });
-  for (const s of view.ctx.procedure!.stages) await put('stage-recorded', { stageId: s.id, toolId: view.ctx.wrenches[0]!.id, ...(s.kind === 'lock' ? {} : { actual: s.value!, typed: String(s.value) }) });
+  for (const s of stepsOf(view, 'rebuild'))
+    await put('step-done', { phase: 'rebuild', stepId: s.id });
+  for (const s of view.ctx.procedure!.stages)
+    await put('stage-recorded', {
+      stageId: s.id,
+      toolId: view.ctx.wrenches[0]!.id,
+      ...(s.kind === 'lock' ? {} : { actual: s.value!, typed: String(s.value) }),
+    });
   await done('torque');
-  for (const c of checksFor(view)) await put('check-recorded', { checkId: c.id, ...(c.numeric ? { value: 0.02, typed: '0.02' } : { ok: true }) });
+  for (const c of checksFor(view))
+    await put('check-recorded', {
+      checkId: c.id,
+      ...(c.numeric ? { value: 0.02, typed: '0.02' } : { ok: true }),
+    });
   await put('signed', { odometerKm: view.ctx.unit.odometerKm + 5 }, '2580');
   return jobView(id);
 }
@@ -88,11 +177,15 @@ it.each([
   ['A2', 'unit-19', 'RR', 'bench', ['shaft-bearing-off', 'shaft-bearing-on', 'press-ring-on']],
   ['B2', 'unit-04', 'LR', 'bench', ['first-ring-in', 'second-ring-in']],
   ['N1', 'unit-11', 'RF', 'bench', ['shell-in', 'seal-in']],
-] as const)('walks %s of %s %s, %s, from the complaint to a signed card by its own tasks', async (_family, unitId, corner, route, strokes) => {
-  const view = await walk(unitId, corner, route);
-  expect(view.state.signed).toBeDefined();
-  const card = jobCard(await jobRecord(view.job.id));
-  expect(card.strokes.map((s) => s.operation).sort()).toEqual([...strokes].sort());
-  expect(card.strokes.filter((s) => s.status === 'stop')).toEqual([]);
-  expect(card.seal.verified).toBe(true);
-}, 60_000);
+] as const)(
+  'walks %s of %s %s, %s, from the complaint to a signed card by its own tasks',
+  async (_family, unitId, corner, route, strokes) => {
+    const view = await walk(unitId, corner, route);
+    expect(view.state.signed).toBeDefined();
+    const card = jobCard(await jobRecord(view.job.id));
+    expect(card.strokes.map((s) => s.operation).sort()).toEqual([...strokes].sort());
+    expect(card.strokes.filter((s) => s.status === 'stop')).toEqual([]);
+    expect(card.seal.verified).toBe(true);
+  },
+  60_000,
+);

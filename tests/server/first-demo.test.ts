@@ -16,23 +16,41 @@ const { jobRecord } = await import('../../src/server/job-record.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
 const then = JSON.parse(fixture('first-demo.json').toString()) as {
-  floor: { number: string; fleetNo: string; corner: string; station: string | null; marks: string[] }[];
+  floor: {
+    number: string;
+    fleetNo: string;
+    corner: string;
+    station: string | null;
+    marks: string[];
+  }[];
   cards: { jobId: string; card: { version: number; seal: object } }[];
 };
 
 describe('a database of the first demo', () => {
   it('shows the same floor', async () => {
     const { rows } = await floorView();
-    expect(rows.map((r) => ({ number: r.number, fleetNo: r.fleetNo, corner: r.corner, station: r.station ?? null, marks: r.spine.map((m) => m.mark) }))).toEqual(then.floor);
+    expect(
+      rows.map((r) => ({
+        number: r.number,
+        fleetNo: r.fleetNo,
+        corner: r.corner,
+        station: r.station ?? null,
+        marks: r.spine.map((m) => m.mark),
+      })),
+    ).toEqual(then.floor);
   });
   it('has every chain whole', async () => {
     const { rows } = await floorView();
-    for (const { id, number } of rows) expect(jobCard(await jobRecord(id)).seal.verified, number).toBe(true);
+    for (const { id, number } of rows)
+      expect(jobCard(await jobRecord(id)).seal.verified, number).toBe(true);
   });
-  it.each(then.cards)('says on the card signed then what it said then: $card.number', async ({ jobId, card }) => {
-    const { seal, ...said } = card;
-    const { seal: sealNow, ...now } = jobCard(await jobRecord(jobId));
-    expect(now).toEqual(upcastCard(said));
-    expect(sealNow).toEqual(seal);
-  });
+  it.each(then.cards)(
+    'says on the card signed then what it said then: $card.number',
+    async ({ jobId, card }) => {
+      const { seal, ...said } = card;
+      const { seal: sealNow, ...now } = jobCard(await jobRecord(jobId));
+      expect(now).toEqual(upcastCard(said));
+      expect(sealNow).toEqual(seal);
+    },
+  );
 });

@@ -15,10 +15,83 @@ const { routes } = await import('../../src/server/routes.ts');
  * with a test of its own, and then moves from its list to that test.
  */
 const stored = {
-  events: ['complaint-recorded', 'test-recorded', 'diagnosis-accepted', 'item-marked', 'caution-read', 'step-done', 'timer-started', 'timer-ended', 'fact-seen', 'family-named', 'old-part-read', 'points-read', 'part-entered', 'damage-read', 'encoder-read', 'seat-read', 'seat-judged', 'part-confirmed', 'encoder-checked', 'stroke-reading', 'stroke-traced', 'stroke-recorded', 'stage-recorded', 'check-recorded', 'overridden', 'station-done', 'station-reopened', 'signed', 'recheck-done', 'job-closed'],
-  choices: ['diagnose', 'match', 'plan', 'stack-hub-out', 'stack-bearing-out', 'stack-bearing-in', 'stack-hub-in', 'stack-cartridge-out', 'stack-cartridge-in', 'stack-shaft-bearing-off', 'stack-shaft-bearing-on', 'stack-press-ring-on', 'stack-shell-in', 'stack-seal-in', 'stack-first-ring-in', 'stack-second-ring-in', 'stack-outer-cup-in', 'stack-inner-cup-in', 'stack-stud-out', 'stack-stud-in'],
-  kinds: ['units', 'parts', 'consumables', 'adapters', 'presses', 'procedures', 'wrenches', 'instruments'],
-  compute: ['press-fit', 'tolerance', 'wrench', 'screw', 'stack', 'bearing-orders', 'tyre', 'diagnosis', 'tests', 'wheel-speed', 'noise'],
+  events: [
+    'complaint-recorded',
+    'test-recorded',
+    'diagnosis-accepted',
+    'item-marked',
+    'caution-read',
+    'step-done',
+    'timer-started',
+    'timer-ended',
+    'fact-seen',
+    'family-named',
+    'old-part-read',
+    'points-read',
+    'part-entered',
+    'damage-read',
+    'encoder-read',
+    'seat-read',
+    'seat-judged',
+    'part-confirmed',
+    'encoder-checked',
+    'stroke-reading',
+    'stroke-traced',
+    'stroke-recorded',
+    'stage-recorded',
+    'check-recorded',
+    'overridden',
+    'station-done',
+    'station-reopened',
+    'signed',
+    'recheck-done',
+    'job-closed',
+  ],
+  choices: [
+    'diagnose',
+    'match',
+    'plan',
+    'stack-hub-out',
+    'stack-bearing-out',
+    'stack-bearing-in',
+    'stack-hub-in',
+    'stack-cartridge-out',
+    'stack-cartridge-in',
+    'stack-shaft-bearing-off',
+    'stack-shaft-bearing-on',
+    'stack-press-ring-on',
+    'stack-shell-in',
+    'stack-seal-in',
+    'stack-first-ring-in',
+    'stack-second-ring-in',
+    'stack-outer-cup-in',
+    'stack-inner-cup-in',
+    'stack-stud-out',
+    'stack-stud-in',
+  ],
+  kinds: [
+    'units',
+    'parts',
+    'consumables',
+    'adapters',
+    'presses',
+    'procedures',
+    'wrenches',
+    'instruments',
+  ],
+  compute: [
+    'press-fit',
+    'tolerance',
+    'wrench',
+    'screw',
+    'stack',
+    'bearing-orders',
+    'tyre',
+    'diagnosis',
+    'tests',
+    'wheel-speed',
+    'noise',
+  ],
 };
 
 it.each([
@@ -31,12 +104,29 @@ it.each([
 );
 
 it('a card of version 1 says of no stroke whether it fitted a part; read today it does, and says nothing else anew', () => {
-  const old = { version: 1, number: '2026-0001', strokes: [{ operation: 'hub-out', peakKn: 9 }, { operation: 'hub-in', peakKn: 12 }] };
-  expect(upcastCard(old)).toEqual({ version: cardVersion, number: '2026-0001', strokes: [{ operation: 'hub-out', peakKn: 9, fitting: false }, { operation: 'hub-in', peakKn: 12, fitting: true }] });
+  const old = {
+    version: 1,
+    number: '2026-0001',
+    strokes: [
+      { operation: 'hub-out', peakKn: 9 },
+      { operation: 'hub-in', peakKn: 12 },
+    ],
+  };
+  expect(upcastCard(old)).toEqual({
+    version: cardVersion,
+    number: '2026-0001',
+    strokes: [
+      { operation: 'hub-out', peakKn: 9, fitting: false },
+      { operation: 'hub-in', peakKn: 12, fitting: true },
+    ],
+  });
   expect(() => upcastCard({ version: 99 })).toThrow(/^version: 99/u);
 });
 
 it('a context kept without a version is of the first', () => {
-  expect(upcastSnapshot({ ctx: { corner: 'LF' }, choices: {} })).toEqual({ ctx: { corner: 'LF' }, choices: {} });
+  expect(upcastSnapshot({ ctx: { corner: 'LF' }, choices: {} })).toEqual({
+    ctx: { corner: 'LF' },
+    choices: {},
+  });
   expect(() => upcastSnapshot({ version: snapshotVersion + 1 })).toThrow(/^version: /u);
 });

@@ -102,9 +102,7 @@ const documentFields = {
   items: Lines,
   oldPart: Lines,
   seats: Lines,
-  schools: Nullable(
-    closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() }),
-  ),
+  schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
   strokes: Type.Array(StrokeSchema),
   seen: Lines,
   encoder: Nullable(closed({ side: SideId, method: Type.String(), ...Said })),
@@ -151,4 +149,3 @@ export function withNames(
   };
   return named(card) as CardDocument;
 }
-

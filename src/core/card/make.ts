@@ -22,7 +22,14 @@ import {
   stackOf,
   type JobNow,
 } from '../job/index.ts';
-import { dimensionNames, dimensionsOf, isCount, meanOf, partInShort, sizeOf } from '../matching/index.ts';
+import {
+  dimensionNames,
+  dimensionsOf,
+  isCount,
+  meanOf,
+  partInShort,
+  sizeOf,
+} from '../matching/index.ts';
 import {
   judgeStack,
   judgeStroke,

@@ -33,22 +33,31 @@ export const writtenWorth = 20;
 export const leastChance = 0.005;
 
 /** Rows of a test, ordinal or numeric, in one shape. */
-export const rowsOf = (t: TestKind): Readonly<Record<string, readonly number[]>> => (t.numeric ? t.bells : t.rows);
+export const rowsOf = (t: TestKind): Readonly<Record<string, readonly number[]>> =>
+  t.numeric ? t.bells : t.rows;
 
 /** Why a row cannot stand; undefined when it can. */
 export function rowFault(t: TestKind, key: string, row: readonly number[]): string | undefined {
   if (!rowsOf(t)[key]) return `“${t.short}” has no row “${key}”.`;
   if (t.numeric) {
     const [mean, spread] = row;
-    if (row.length !== 2 || mean === undefined || spread === undefined) return `“${t.short}” needs a mean and a spread.`;
-    if (mean < t.numeric.from || mean > t.numeric.to) return `The mean lies outside the scale of ${t.numeric.from} to ${t.numeric.to} ${t.numeric.unit}.`;
-    return spread >= t.numeric.step / 4 ? undefined : `A spread under ${t.numeric.step / 4} ${t.numeric.unit} claims more than the reading can.`;
+    if (row.length !== 2 || mean === undefined || spread === undefined)
+      return `“${t.short}” needs a mean and a spread.`;
+    if (mean < t.numeric.from || mean > t.numeric.to)
+      return `The mean lies outside the scale of ${t.numeric.from} to ${t.numeric.to} ${t.numeric.unit}.`;
+    return spread >= t.numeric.step / 4
+      ? undefined
+      : `A spread under ${t.numeric.step / 4} ${t.numeric.unit} claims more than the reading can.`;
   }
-  if (row.length !== t.results.length) return `“${t.short}” has ${t.results.length} results, not ${row.length}.`;
+  if (row.length !== t.results.length)
+    return `“${t.short}” has ${t.results.length} results, not ${row.length}.`;
   const small = row.findIndex((p) => !(p >= leastChance));
-  if (small >= 0) return `“${t.results[small]!.name}” is under ${leastChance * 100} %: one answer alone must not rule a cause out.`;
+  if (small >= 0)
+    return `“${t.results[small]!.name}” is under ${leastChance * 100} %: one answer alone must not rule a cause out.`;
   const sum = row.reduce((a, b) => a + b, 0);
-  return Math.abs(sum - 1) < 0.006 ? undefined : `The results sum to ${Math.round(sum * 100)} %, not 100 %.`;
+  return Math.abs(sum - 1) < 0.006
+    ? undefined
+    : `The results sum to ${Math.round(sum * 100)} %, not 100 %.`;
 }
 
 /** Counts of a list of outcomes, from nothing. Skipped tests and outcomes whose suspect the layout has not say nothing. */
@@ -63,7 +72,10 @@ export function countsOf(outcomes: readonly Outcome[]): Counts {
       if (!t || r.skipped || t.state === 'off') continue;
       const key = rowKey(rowsOf(t), cause, r.place);
       const row = ((all[t.id] ??= {})[key] ??= t.numeric ? [0, 0, 0] : t.results.map(() => 0));
-      if (t.numeric) [1, r.value!, r.value! ** 2].forEach((x, i) => { row[i]! += x; });
+      if (t.numeric)
+        [1, r.value!, r.value! ** 2].forEach((x, i) => {
+          row[i]! += x;
+        });
       else row[t.results.findIndex((x) => x.id === r.result)]! += 1;
     }
   }
@@ -71,7 +83,11 @@ export function countsOf(outcomes: readonly Outcome[]): Counts {
 }
 
 /** A row after its counts: Dirichlet mean for results; for a number the pooled mean and spread. Sums to one again. */
-export function learnt(t: TestKind, row: readonly number[], count: readonly number[] | undefined): readonly number[] {
+export function learnt(
+  t: TestKind,
+  row: readonly number[],
+  count: readonly number[] | undefined,
+): readonly number[] {
   if (!count) return row;
   if (!t.numeric) {
     const n = count.reduce((a, b) => a + b, 0);
@@ -86,14 +102,22 @@ export function learnt(t: TestKind, row: readonly number[], count: readonly numb
 }
 
 let last: { book: Book; tests: readonly TestKind[] } | undefined;
-const same = (a: Book, b: Book) => a.version === b.version && a.outcomes === b.outcomes && JSON.stringify([a.edits, a.counts]) === JSON.stringify([b.edits, b.counts]);
+const same = (a: Book, b: Book) =>
+  a.version === b.version &&
+  a.outcomes === b.outcomes &&
+  JSON.stringify([a.edits, a.counts]) === JSON.stringify([b.edits, b.counts]);
 
 /** The tests with the shop's figures in place of ours. The last book is kept, so that its models are too. */
 export function testsOf(book: Book): readonly TestKind[] {
   if (book.version === 0 && book.outcomes === 0) return tests;
   if (last && same(last.book, book)) return last.tests;
   const made = tests.map((t): TestKind => {
-    const rows = Object.fromEntries(Object.entries(rowsOf(t)).map(([key, row]) => [key, learnt(t, book.edits[t.id]?.[key] ?? row, book.counts[t.id]?.[key])]));
+    const rows = Object.fromEntries(
+      Object.entries(rowsOf(t)).map(([key, row]) => [
+        key,
+        learnt(t, book.edits[t.id]?.[key] ?? row, book.counts[t.id]?.[key]),
+      ]),
+    );
     return (t.numeric ? { ...t, bells: rows } : { ...t, rows }) as TestKind;
   });
   last = { book, tests: made };
@@ -101,7 +125,16 @@ export function testsOf(book: Book): readonly TestKind[] {
 }
 
 /** What one outcome changes: the rows it falls into, before and after. */
-export function lessonsOf(book: Book, outcome: Outcome): { testId: string; key: string; before: readonly number[]; after: readonly number[]; result: TestResult }[] {
+export function lessonsOf(
+  book: Book,
+  outcome: Outcome,
+): {
+  testId: string;
+  key: string;
+  before: readonly number[];
+  after: readonly number[];
+  result: TestResult;
+}[] {
   const cause = suspectsFor(outcome.layout).find((s) => s.id === outcome.suspectId);
   if (!cause) return [];
   const before = testsOf(book);
@@ -112,14 +145,43 @@ export function lessonsOf(book: Book, outcome: Outcome): { testId: string; key: 
     const key = Object.keys(one)[0]!;
     const row = book.edits[t.id]?.[key] ?? rowsOf(testById(t.id)!)[key]!;
     const count = book.counts[t.id]?.[key];
-    return [{ testId: t.id, key, before: rowsOf(t)[key]!, after: learnt(t, row, one[key]!.map((x, i) => x + (count?.[i] ?? 0))), result }];
+    return [
+      {
+        testId: t.id,
+        key,
+        before: rowsOf(t)[key]!,
+        after: learnt(
+          t,
+          row,
+          one[key]!.map((x, i) => x + (count?.[i] ?? 0)),
+        ),
+        result,
+      },
+    ];
   });
 }
 
-const relationWords: Record<string, string> = { here: 'there', across: 'on the other side', away: 'on the other axle', left: 'on the left', right: 'on the right' };
+const relationWords: Record<string, string> = {
+  here: 'there',
+  across: 'on the other side',
+  away: 'on the other axle',
+  left: 'on the left',
+  right: 'on the right',
+};
 const kindWords: Record<string, string> = {
-  bearing: 'Wheel bearing', brake: 'Brake drag or shield', joint: 'Suspension joint', nut: 'Loose nut', sensor: 'Sensor or encoder', seal: 'Axle seal',
-  tyre: 'Tyre', cv: 'CV joint', ujoint: 'Propshaft joint', final: 'Final drive', gearbox: 'Gearbox', engine: 'Engine', rest: 'Every other cause',
+  bearing: 'Wheel bearing',
+  brake: 'Brake drag or shield',
+  joint: 'Suspension joint',
+  nut: 'Loose nut',
+  sensor: 'Sensor or encoder',
+  seal: 'Axle seal',
+  tyre: 'Tyre',
+  cv: 'CV joint',
+  ujoint: 'Propshaft joint',
+  final: 'Final drive',
+  gearbox: 'Gearbox',
+  engine: 'Engine',
+  rest: 'Every other cause',
 };
 
 /** "Wheel bearing there": a row's key in words. */
@@ -127,4 +189,3 @@ export function rowName(key: string): string {
   const [kind = '', where] = key.split(':');
   return `${kindWords[kind] ?? kind}${where ? ` ${relationWords[where] ?? where}` : ''}`;
 }
-

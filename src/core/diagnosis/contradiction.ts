@@ -24,13 +24,23 @@ export function contradictions(m: Model, results: readonly TestResult[]): Contra
     return { r, t, l: l.map((x) => x / best) };
   });
   const found: (Contradiction & { fit: number })[] = [];
-  rows.forEach((x, i) => rows.slice(i + 1).forEach((y) => {
-    const fit = Math.max(...x.l.map((v, k) => v * y.l[k]!));
-    if (fit >= together) return;
-    const again = x.t.minutes <= y.t.minutes ? x.t : y.t;
-    found.push({ a: x.r, b: y.r, fit, text: `${x.t.short}${at(x.r)} and ${y.t.short.toLowerCase()}${at(y.r)} cannot both be right: repeat “${again.short}” (${again.minutes} min).` });
-  }));
-  return found.sort((p, q) => p.fit - q.fit).slice(0, 2).map(({ a, b, text }) => ({ a, b, text }));
+  rows.forEach((x, i) =>
+    rows.slice(i + 1).forEach((y) => {
+      const fit = Math.max(...x.l.map((v, k) => v * y.l[k]!));
+      if (fit >= together) return;
+      const again = x.t.minutes <= y.t.minutes ? x.t : y.t;
+      found.push({
+        a: x.r,
+        b: y.r,
+        fit,
+        text: `${x.t.short}${at(x.r)} and ${y.t.short.toLowerCase()}${at(y.r)} cannot both be right: repeat “${again.short}” (${again.minutes} min).`,
+      });
+    }),
+  );
+  return found
+    .sort((p, q) => p.fit - q.fit)
+    .slice(0, 2)
+    .map(({ a, b, text }) => ({ a, b, text }));
 }
 
 const at = (r: TestResult) => (r.place === 'car' ? '' : ` ${r.place}`);

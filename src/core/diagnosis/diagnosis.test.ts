@@ -1,19 +1,55 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { beliefOf, callOf, evidenceOf, judge, likelihood, modelOf, outcomes, placesOf, posterior, resultFault, sounds, suspectsFor, testById, tests, worthOf, type Complaint, type Place, type TestResult } from './index.ts';
+import {
+  beliefOf,
+  callOf,
+  evidenceOf,
+  judge,
+  likelihood,
+  modelOf,
+  outcomes,
+  placesOf,
+  posterior,
+  resultFault,
+  sounds,
+  suspectsFor,
+  testById,
+  tests,
+  worthOf,
+  type Complaint,
+  type Place,
+  type TestResult,
+} from './index.ts';
 
 const suspects = suspectsFor('front');
 const model = modelOf('front');
-const said: Complaint = { corner: 'RF', sound: 'roar', startsKmh: 60, bend: 'left', lamps: ['none'], history: [] };
+const said: Complaint = {
+  corner: 'RF',
+  sound: 'roar',
+  startsKmh: 60,
+  bend: 'left',
+  lamps: ['none'],
+  history: [],
+};
 
-const anyResult: fc.Arbitrary<TestResult> = fc.constantFrom(...tests).chain((t) => fc.record({ place: fc.constantFrom(...placesOf(t)), o: fc.constantFrom(...outcomes(t)) }).map(({ place, o }): TestResult => ({ testId: t.id, place, ...(o.result === undefined ? { value: o.value } : { result: o.result }) })));
+const anyResult: fc.Arbitrary<TestResult> = fc.constantFrom(...tests).chain((t) =>
+  fc
+    .record({ place: fc.constantFrom(...placesOf(t)), o: fc.constantFrom(...outcomes(t)) })
+    .map(({ place, o }): TestResult => ({
+      testId: t.id,
+      place,
+      ...(o.result === undefined ? { value: o.value } : { result: o.result }),
+    })),
+);
 
 describe('likelihoods', () => {
   it('sum to one over the results of every test, under every suspect', () => {
-    for (const t of tests) for (const place of placesOf(t)) for (const s of suspects) {
-      const sum = outcomes(t).reduce((a, o) => a + likelihood(t, place, o, s) * o.width, 0);
-      expect(sum, `${t.id} ${place} ${s.id}`).toBeCloseTo(1, 9);
-    }
+    for (const t of tests)
+      for (const place of placesOf(t))
+        for (const s of suspects) {
+          const sum = outcomes(t).reduce((a, o) => a + likelihood(t, place, o, s) * o.width, 0);
+          expect(sum, `${t.id} ${place} ${s.id}`).toBeCloseTo(1, 9);
+        }
   });
 });
 
@@ -21,59 +57,128 @@ describe('judgement', () => {
   it('is plain Bayes for one result: equals enumeration by hand', () => {
     // One result in its group, capped at 9 as c·tanh(x/c), written out again from its definition.
     const cap = 9;
-    fc.assert(fc.property(anyResult, (r) => {
-      const t = testById(r.testId)!;
-      const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
-      const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
-      const w = suspects.map((s, i) => s.prior * Math.exp(cap * Math.tanh((l[i]! - centre) / cap)));
-      const sum = w.reduce((a, b) => a + b);
-      posterior(suspects, evidenceOf(undefined, [r])).forEach((p, i) => expect(p).toBeCloseTo(w[i]! / sum, 12));
-    }));
+    fc.assert(
+      fc.property(anyResult, (r) => {
+        const t = testById(r.testId)!;
+        const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
+        const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
+        const w = suspects.map(
+          (s, i) => s.prior * Math.exp(cap * Math.tanh((l[i]! - centre) / cap)),
+        );
+        const sum = w.reduce((a, b) => a + b);
+        posterior(suspects, evidenceOf(undefined, [r])).forEach((p, i) =>
+          expect(p).toBeCloseTo(w[i]! / sum, 12),
+        );
+      }),
+    );
   });
 
   it('never lets the driver’s story alone decide: it moves the odds of any two causes by e⁴ at most', () => {
-    const anything: fc.Arbitrary<Complaint> = fc.record({ corner: fc.constantFrom('LF', 'RF', 'LR', 'RR', 'unknown'), sound: fc.constantFrom(...sounds), startsKmh: fc.integer({ min: 0, max: 200 }), bend: fc.constantFrom('left', 'right', 'same'), heat: fc.constantFrom('cold', 'warm'), lamps: fc.constant([]), history: fc.constant([]) });
-    fc.assert(fc.property(anything, (complaint) => {
-      const shift = posterior(suspects, evidenceOf(complaint, [])).map((p, i) => Math.log(p / suspects[i]!.prior));
-      expect(Math.max(...shift) - Math.min(...shift)).toBeLessThanOrEqual(4 + 1e-9);
-    }));
+    const anything: fc.Arbitrary<Complaint> = fc.record({
+      corner: fc.constantFrom('LF', 'RF', 'LR', 'RR', 'unknown'),
+      sound: fc.constantFrom(...sounds),
+      startsKmh: fc.integer({ min: 0, max: 200 }),
+      bend: fc.constantFrom('left', 'right', 'same'),
+      heat: fc.constantFrom('cold', 'warm'),
+      lamps: fc.constant([]),
+      history: fc.constant([]),
+    });
+    fc.assert(
+      fc.property(anything, (complaint) => {
+        const shift = posterior(suspects, evidenceOf(complaint, [])).map((p, i) =>
+          Math.log(p / suspects[i]!.prior),
+        );
+        expect(Math.max(...shift) - Math.min(...shift)).toBeLessThanOrEqual(4 + 1e-9);
+      }),
+    );
   });
 
   it('prepared tables give the same as the law written out, on any results', () => {
-    fc.assert(fc.property(fc.array(anyResult, { maxLength: 8 }), (rs) => {
-      const evidence = evidenceOf(said, rs);
-      const full = posterior(suspects, evidence);
-      beliefOf(model, evidence).now.forEach((p, i) => expect(p).toBeCloseTo(full[i]!, 10));
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(fc.array(anyResult, { maxLength: 8 }), (rs) => {
+        const evidence = evidenceOf(said, rs);
+        const full = posterior(suspects, evidence);
+        beliefOf(model, evidence).now.forEach((p, i) => expect(p).toBeCloseTo(full[i]!, 10));
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('does not depend on the order of the tests', () => {
-    fc.assert(fc.property(fc.array(anyResult, { minLength: 2, maxLength: 6 }), (rs) => {
-      const a = posterior(suspects, evidenceOf(said, rs));
-      const b = posterior(suspects, evidenceOf(said, [...rs].reverse()));
-      a.forEach((p, i) => expect(p).toBeCloseTo(b[i]!, 9));
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(fc.array(anyResult, { minLength: 2, maxLength: 6 }), (rs) => {
+        const a = posterior(suspects, evidenceOf(said, rs));
+        const b = posterior(suspects, evidenceOf(said, [...rs].reverse()));
+        a.forEach((p, i) => expect(p).toBeCloseTo(b[i]!, 9));
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('expected information equals brute force over the outcomes', () => {
     const h = (p: readonly number[]) => -p.reduce((a, x) => a + (x > 0 ? x * Math.log2(x) : 0), 0);
-    fc.assert(fc.property(fc.constantFrom(...model.instances.filter((i) => !i.test.numeric)), fc.array(anyResult, { maxLength: 3 }), (instance, rs) => {
-      const { test: t, place } = instance as { test: (typeof tests)[number]; place: Place };
-      const evidence = evidenceOf(said, rs);
-      const now = posterior(suspects, evidence);
-      const brute = h(now) - t.results!.reduce((sum, r) => {
-        const chance = suspects.reduce((a, s, i) => a + now[i]! * likelihood(t, place, { result: r.id }, s), 0);
-        return sum + chance * h(posterior(suspects, evidenceOf(said, [...rs, { testId: t.id, place, result: r.id }])));
-      }, 0);
-      const all = t.results!.reduce((a, r) => a + suspects.reduce((x, s, i) => x + now[i]! * likelihood(t, place, { result: r.id }, s), 0), 0);
-      expect(all).toBeCloseTo(1, 9);
-      expect(worthOf(beliefOf(model, evidence), model, instance).bits).toBeCloseTo(brute, 8);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...model.instances.filter((i) => !i.test.numeric)),
+        fc.array(anyResult, { maxLength: 3 }),
+        (instance, rs) => {
+          const { test: t, place } = instance as { test: (typeof tests)[number]; place: Place };
+          const evidence = evidenceOf(said, rs);
+          const now = posterior(suspects, evidence);
+          const brute =
+            h(now) -
+            t.results!.reduce((sum, r) => {
+              const chance = suspects.reduce(
+                (a, s, i) => a + now[i]! * likelihood(t, place, { result: r.id }, s),
+                0,
+              );
+              return (
+                sum +
+                chance *
+                  h(
+                    posterior(
+                      suspects,
+                      evidenceOf(said, [...rs, { testId: t.id, place, result: r.id }]),
+                    ),
+                  )
+              );
+            }, 0);
+          const all = t.results!.reduce(
+            (a, r) =>
+              a +
+              suspects.reduce(
+                (x, s, i) => x + now[i]! * likelihood(t, place, { result: r.id }, s),
+                0,
+              ),
+            0,
+          );
+          expect(all).toBeCloseTo(1, 9);
+          expect(worthOf(beliefOf(model, evidence), model, instance).bits).toBeCloseTo(brute, 8);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('makes no call below 95 % on the ground that no test pays', () => {
-    const cheap = { test: tests[0]!, place: 'car' as const, bits: 0.2, minutes: 1, bitsPerMinute: 0.2, saves: 0, answers: [] };
-    const call = (probability: number) => callOf([{ name: 'Bearing', probability }, { name: 'Tyre', probability: 1 - probability }], [cheap], { wrongMinutes: 200 }).call;
+    const cheap = {
+      test: tests[0]!,
+      place: 'car' as const,
+      bits: 0.2,
+      minutes: 1,
+      bitsPerMinute: 0.2,
+      saves: 0,
+      answers: [],
+    };
+    const call = (probability: number) =>
+      callOf(
+        [
+          { name: 'Bearing', probability },
+          { name: 'Tyre', probability: 1 - probability },
+        ],
+        [cheap],
+        { wrongMinutes: 200 },
+      ).call;
     expect([call(0.94), call(0.96)]).toEqual(['test', 'replace']);
   });
 
@@ -85,44 +190,83 @@ describe('judgement', () => {
   });
 
   it('calls it once the spring is gritty and the knuckle louder, and says why', () => {
-    const j = judge('front', said, [{ testId: 'spring', place: 'RF', result: 'gritty' }, { testId: 'spring', place: 'LF', result: 'smooth' }, { testId: 'ear', place: 'front', value: -9 }, { testId: 'heat', place: 'front', value: -10 }]);
+    const j = judge('front', said, [
+      { testId: 'spring', place: 'RF', result: 'gritty' },
+      { testId: 'spring', place: 'LF', result: 'smooth' },
+      { testId: 'ear', place: 'front', value: -9 },
+      { testId: 'heat', place: 'front', value: -10 },
+    ]);
     expect(j.suspects[0]).toMatchObject({ id: 'bearing-RF' });
     expect(j.call).toBe('replace');
-    expect(j.suspects[0]!.reasons.filter((r) => r.bits > 0).map((r) => r.label)).toContain('Hand on the spring RF: gritty');
+    expect(j.suspects[0]!.reasons.filter((r) => r.bits > 0).map((r) => r.label)).toContain(
+      'Hand on the spring RF: gritty',
+    );
   });
 
   it('calls a dragging brake by its heat, not a bearing', () => {
-    const j = judge('front', { ...said, heat: 'warm', sound: 'grind' }, [{ testId: 'heat', place: 'front', value: -45 }, { testId: 'spring', place: 'RF', result: 'smooth' }, { testId: 'drag', place: 'RF', result: 'gone' }]);
+    const j = judge('front', { ...said, heat: 'warm', sound: 'grind' }, [
+      { testId: 'heat', place: 'front', value: -45 },
+      { testId: 'spring', place: 'RF', result: 'smooth' },
+      { testId: 'drag', place: 'RF', result: 'gone' },
+    ]);
     expect(j.suspects[0]!.id).toBe('brake-RF');
   });
 
   it('says which two results cannot both be right, and which to repeat', () => {
-    const j = judge('front', said, [{ testId: 'nuts', place: 'RF', result: 'loose' }, { testId: 'spring', place: 'LF', result: 'gritty' }, { testId: 'swap', place: 'car', result: 'moves' }]);
+    const j = judge('front', said, [
+      { testId: 'nuts', place: 'RF', result: 'loose' },
+      { testId: 'spring', place: 'LF', result: 'gritty' },
+      { testId: 'swap', place: 'car', result: 'moves' },
+    ]);
     expect(j.contradictions[0]!.text).toMatch(/cannot both be right: repeat “/u);
-    expect(judge('front', said, [{ testId: 'spring', place: 'RF', result: 'gritty' }, { testId: 'rock', place: 'RF', result: 'all-round' }]).contradictions).toEqual([]);
+    expect(
+      judge('front', said, [
+        { testId: 'spring', place: 'RF', result: 'gritty' },
+        { testId: 'rock', place: 'RF', result: 'all-round' },
+      ]).contradictions,
+    ).toEqual([]);
   });
 
   it('gives a second fault at the same corner a line of its own', () => {
-    const j = judge('front', said, [{ testId: 'spring', place: 'RF', result: 'gritty' }, { testId: 'ear', place: 'front', value: -10 }, { testId: 'rock', place: 'RF', result: 'only-12-6' }, { testId: 'look', place: 'RF', result: 'grease' }]);
+    const j = judge('front', said, [
+      { testId: 'spring', place: 'RF', result: 'gritty' },
+      { testId: 'ear', place: 'front', value: -10 },
+      { testId: 'rock', place: 'RF', result: 'only-12-6' },
+      { testId: 'look', place: 'RF', result: 'grease' },
+    ]);
     expect(j.suspects[0]!.id).toBe('bearing-RF');
     expect(j.second?.suspect.id).toBe('joint-RF');
   });
 
   it('stays in the state the car is in while that tells enough a minute', () => {
-    const j = judge('front', { ...said, corner: 'unknown' }, [{ testId: 'spring', place: 'RF', result: 'smooth' }]);
+    const j = judge('front', { ...said, corner: 'unknown' }, [
+      { testId: 'spring', place: 'RF', result: 'smooth' },
+    ]);
     expect(j.next[0]!.test.state).toBe('lifted');
     expect(j.next.find((n) => n.test.id === 'heat')!.minutes).toBe(11);
   });
 
   it('offers no test whose tool is not there, and only suspects the layout has', () => {
-    expect(judge('front', said, [], { wrongMinutes: 160, without: ['dial indicator'] }).next.some((n) => n.test.id === 'endplay')).toBe(false);
+    expect(
+      judge('front', said, [], { wrongMinutes: 160, without: ['dial indicator'] }).next.some(
+        (n) => n.test.id === 'endplay',
+      ),
+    ).toBe(false);
     expect(suspectsFor('front').some((s) => s.kind === 'final' || s.kind === 'seal')).toBe(false);
-    expect(suspectsFor('solid-rear').filter((s) => s.kind === 'seal').map((s) => s.corner)).toEqual(['LR', 'RR']);
+    expect(
+      suspectsFor('solid-rear')
+        .filter((s) => s.kind === 'seal')
+        .map((s) => s.corner),
+    ).toEqual(['LR', 'RR']);
   });
 
   it('names the field of a result that a test cannot have', () => {
-    expect(resultFault({ testId: 'spring', place: 'RF', result: 'purple' })).toMatchObject({ field: 'result' });
-    expect(resultFault({ testId: 'heat', place: 'RF', value: 3 })).toMatchObject({ field: 'place' });
+    expect(resultFault({ testId: 'spring', place: 'RF', result: 'purple' })).toMatchObject({
+      field: 'result',
+    });
+    expect(resultFault({ testId: 'heat', place: 'RF', value: 3 })).toMatchObject({
+      field: 'place',
+    });
     expect(resultFault({ testId: 'nose', place: 'car' })).toMatchObject({ field: 'testId' });
   });
 });

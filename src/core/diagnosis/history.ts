@@ -3,7 +3,12 @@ import type { Suspect } from './suspects.ts';
 
 export const exposures = ['salt', 'deep-water', 'towing', 'rough-roads'] as const;
 export type Exposure = (typeof exposures)[number];
-export const exposureNames: Record<Exposure, string> = { salt: 'salted roads', 'deep-water': 'deep water', towing: 'heavy towing', 'rough-roads': 'rough roads' };
+export const exposureNames: Record<Exposure, string> = {
+  salt: 'salted roads',
+  'deep-water': 'deep water',
+  towing: 'heavy towing',
+  'rough-roads': 'rough roads',
+};
 
 /** When the bearing of a corner was fitted. A corner without one is not on record and speaks neither way. */
 export interface Fitted {
@@ -41,15 +46,29 @@ const exposureWeights: Record<Exposure, (s: Suspect) => number> = {
 };
 
 /** The unit's record as evidence: one line a corner, one an exposure. */
-export function historyEvidence(h: UnitHistory): { label: string; group: string; weight: (s: Suspect) => number }[] {
+export function historyEvidence(
+  h: UnitHistory,
+): { label: string; group: string; weight: (s: Suspect) => number }[] {
   return [
     ...corners.flatMap((c) => {
       const f = h.fitted[c];
       if (!f) return [];
       const factor = ageWeight(h.odometerKm, f);
-      const km = Math.max(0, h.odometerKm - f.atKm).toLocaleString('en-GB').replaceAll(',', ' ');
-      return [{ label: `${c} bearing ${f.again ? 'fitted anew,' : 'from the factory,'} ${km} km`, group: 'history', weight: (s: Suspect) => (s.kind === 'bearing' && s.corner === c ? factor : 1) }];
+      const km = Math.max(0, h.odometerKm - f.atKm)
+        .toLocaleString('en-GB')
+        .replaceAll(',', ' ');
+      return [
+        {
+          label: `${c} bearing ${f.again ? 'fitted anew,' : 'from the factory,'} ${km} km`,
+          group: 'history',
+          weight: (s: Suspect) => (s.kind === 'bearing' && s.corner === c ? factor : 1),
+        },
+      ];
     }),
-    ...h.exposure.map((e) => ({ label: `On record: ${exposureNames[e]}`, group: 'history', weight: exposureWeights[e] })),
+    ...h.exposure.map((e) => ({
+      label: `On record: ${exposureNames[e]}`,
+      group: 'history',
+      weight: exposureWeights[e],
+    })),
   ];
 }

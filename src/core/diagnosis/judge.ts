@@ -1,7 +1,18 @@
 import { clues, type Complaint } from './complaint.ts';
 import { historyEvidence, type UnitHistory } from './history.ts';
 import { contradictions, type Contradiction } from './contradiction.ts';
-import { beliefOf, groupCap, learn, modelOf, startBelief, stated, worthOf, type Belief, type Instance, type Model } from './model.ts';
+import {
+  beliefOf,
+  groupCap,
+  learn,
+  modelOf,
+  startBelief,
+  stated,
+  worthOf,
+  type Belief,
+  type Instance,
+  type Model,
+} from './model.ts';
 import { secondFault, type SecondFault } from './second.ts';
 import { type Layout, type Place, type Suspect } from './suspects.ts';
 import { changeMinutes, likelihood, testById, type TestKind, type TestResult } from './tests.ts';
@@ -63,14 +74,29 @@ export interface Evidence {
 }
 
 /** History, complaint and results as evidence on the suspects; results that could not be had say nothing. */
-export function evidenceOf(complaint: Complaint | undefined, results: readonly TestResult[], m?: Model, history?: UnitHistory): Evidence[] {
+export function evidenceOf(
+  complaint: Complaint | undefined,
+  results: readonly TestResult[],
+  m?: Model,
+  history?: UnitHistory,
+): Evidence[] {
   return [
     ...(history ? historyEvidence(history) : []),
     ...(complaint ? clues(complaint).map((c) => ({ ...c, group: 'driver' })) : []),
-    ...results.filter((r) => !r.skipped).flatMap((r): Evidence[] => {
-      const t = m ? m.tests.get(r.testId) : testById(r.testId);
-      return t ? [{ label: resultInWords(t, r), group: t.group, weight: (s) => likelihood(t, r.place, r, s) }] : [];
-    }),
+    ...results
+      .filter((r) => !r.skipped)
+      .flatMap((r): Evidence[] => {
+        const t = m ? m.tests.get(r.testId) : testById(r.testId);
+        return t
+          ? [
+              {
+                label: resultInWords(t, r),
+                group: t.group,
+                weight: (s) => likelihood(t, r.place, r, s),
+              },
+            ]
+          : [];
+      }),
   ];
 }
 
@@ -78,8 +104,10 @@ export function evidenceOf(complaint: Complaint | undefined, results: readonly T
 export function resultInWords(t: TestKind, r: TestResult): string {
   const where = r.place === 'car' ? '' : ` ${r.place}`;
   if (r.skipped) return `${t.short}${where}: could not do`;
-  if (t.numeric && t.numeric.from >= 0) return `${t.short}${where}: ${(r.value ?? 0).toFixed(2)} ${t.numeric.unit}`;
-  if (t.numeric) return `${t.short}${where}: left ${(r.value ?? 0) >= 0 ? '+' : '−'}${Math.abs(r.value ?? 0).toFixed(0)} ${t.numeric.unit}`;
+  if (t.numeric && t.numeric.from >= 0)
+    return `${t.short}${where}: ${(r.value ?? 0).toFixed(2)} ${t.numeric.unit}`;
+  if (t.numeric)
+    return `${t.short}${where}: left ${(r.value ?? 0) >= 0 ? '+' : '−'}${Math.abs(r.value ?? 0).toFixed(0)} ${t.numeric.unit}`;
   return `${t.short}${where}: ${t.results.find((x) => x.id === r.result)?.name.toLowerCase() ?? r.result}`;
 }
 
@@ -91,9 +119,13 @@ export function posterior(suspects: readonly Suspect[], evidence: readonly Evide
   const groups = [...new Set(evidence.map((e) => e.group))];
   const logs = suspects.map((s) => Math.log(s.prior));
   for (const g of groups) {
-    const sums = suspects.map((s) => evidence.filter((e) => e.group === g).reduce((a, e) => a + Math.log(e.weight(s)), 0));
+    const sums = suspects.map((s) =>
+      evidence.filter((e) => e.group === g).reduce((a, e) => a + Math.log(e.weight(s)), 0),
+    );
     const centre = suspects.reduce((a, s, i) => a + s.prior * sums[i]!, 0);
-    sums.forEach((x, i) => { logs[i]! += groupCap(g) * Math.tanh((x - centre) / groupCap(g)); });
+    sums.forEach((x, i) => {
+      logs[i]! += groupCap(g) * Math.tanh((x - centre) / groupCap(g));
+    });
   }
   const top = Math.max(...logs);
   const w = logs.map((l) => Math.exp(l - top));
@@ -102,14 +134,28 @@ export function posterior(suspects: readonly Suspect[], evidence: readonly Evide
 }
 
 /** Tests not yet done or found impossible, by what they tell a minute; those in the car's present state come cheaper. */
-export function nextTests(m: Model, belief: Belief, done: (i: Instance) => boolean, state: TestKind['state'] | undefined, { wrongMinutes, without = [] }: Stakes): NextTest[] {
+export function nextTests(
+  m: Model,
+  belief: Belief,
+  done: (i: Instance) => boolean,
+  state: TestKind['state'] | undefined,
+  { wrongMinutes, without = [] }: Stakes,
+): NextTest[] {
   const best = Math.max(...belief.now);
   return m.instances
     .filter((i) => !done(i) && !i.test.tools.some((t) => without.includes(t)))
     .map((i): NextTest => {
       const { bits, bestAfter } = worthOf(belief, m, i);
       const minutes = i.test.minutes + changeMinutes(state, i.test.state);
-      return { test: i.test, place: i.place, bits, minutes, bitsPerMinute: bits / minutes, saves: wrongMinutes * (bestAfter - best), answers: [] };
+      return {
+        test: i.test,
+        place: i.place,
+        bits,
+        minutes,
+        bitsPerMinute: bits / minutes,
+        saves: wrongMinutes * (bestAfter - best),
+        answers: [],
+      };
     })
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
 }
@@ -117,31 +163,80 @@ export function nextTests(m: Model, belief: Belief, done: (i: Instance) => boole
 /**
  * The whole judgement from complaint and results. Pure and exact: the suspects are few enough to enumerate.
  */
-export function judge(layout: Layout, complaint: Complaint | undefined, results: readonly TestResult[], { wrongMinutes = 160, without = [], tables, history }: Circumstances = {}): Judgement {
+export function judge(
+  layout: Layout,
+  complaint: Complaint | undefined,
+  results: readonly TestResult[],
+  { wrongMinutes = 160, without = [], tables, history }: Circumstances = {},
+): Judgement {
   const stakes = { wrongMinutes, without };
   const m = modelOf(layout, tables);
   const evidence = evidenceOf(complaint, results, m, history);
-  const steps = evidence.reduce<Belief[]>((list, e) => [...list, learn(list.at(-1)!, m, e.group, Float64Array.from(m.suspects, (s) => Math.log(e.weight(s))))], [startBelief(m)]);
+  const steps = evidence.reduce<Belief[]>(
+    (list, e) => [
+      ...list,
+      learn(
+        list.at(-1)!,
+        m,
+        e.group,
+        Float64Array.from(m.suspects, (s) => Math.log(e.weight(s))),
+      ),
+    ],
+    [startBelief(m)],
+  );
   const belief = steps.at(-1)!;
   const before = steps[Math.max(0, steps.length - (results.some((r) => !r.skipped) ? 2 : 1))]!;
   const ranked = m.suspects
-    .map((s, i): RankedSuspect => ({ ...s, probability: stated(belief.now[i]!, s.prior), before: stated(before.now[i]!, s.prior), reasons: evidence.map((e, n) => ({ label: e.label, bits: Math.log2(steps[n + 1]!.now[i]! / steps[n]!.now[i]!) })) }))
+    .map((s, i): RankedSuspect => ({
+      ...s,
+      probability: stated(belief.now[i]!, s.prior),
+      before: stated(before.now[i]!, s.prior),
+      reasons: evidence.map((e, n) => ({
+        label: e.label,
+        bits: Math.log2(steps[n + 1]!.now[i]! / steps[n]!.now[i]!),
+      })),
+    }))
     .sort((a, b) => b.probability - a.probability);
   const state = m.tests.get(results.at(-1)?.testId ?? '')?.state;
   // A test done, or that could not be done, is not offered again at the same place.
-  const next = nextTests(m, belief, (i) => results.some((r) => r.testId === i.test.id && r.place === i.place), state, stakes);
+  const next = nextTests(
+    m,
+    belief,
+    (i) => results.some((r) => r.testId === i.test.id && r.place === i.place),
+    state,
+    stakes,
+  );
   const top = next[0];
   if (top) top.answers = answersOf(m, evidence, top, ranked[0]!);
-  return { suspects: ranked, next, second: secondFault(m, ranked[0]!, results), contradictions: contradictions(m, results), ...callOf(ranked, next, stakes) };
+  return {
+    suspects: ranked,
+    next,
+    second: secondFault(m, ranked[0]!, results),
+    contradictions: contradictions(m, results),
+    ...callOf(ranked, next, stakes),
+  };
 }
 
 /** What a few answers would do to the leader. */
-export function answersOf(m: Model, evidence: readonly Evidence[], n: NextTest, leader: RankedSuspect): NextTest['answers'] {
-  const at = n.test.numeric ? numericSamples(n.test.numeric)
+export function answersOf(
+  m: Model,
+  evidence: readonly Evidence[],
+  n: NextTest,
+  leader: RankedSuspect,
+): NextTest['answers'] {
+  const at = n.test.numeric
+    ? numericSamples(n.test.numeric)
     : n.test.results.map((r) => ({ result: r.id, label: r.name }));
   return at.map((o) => {
-    const p = beliefOf(m, [...evidence, { label: '', group: n.test.group, weight: (s) => likelihood(n.test, n.place, o, s) }]).now;
-    return { label: o.label, probability: stated(p[m.suspects.findIndex((s) => s.id === leader.id)]!, leader.prior), leaderId: m.suspects[p.indexOf(Math.max(...p))]!.id };
+    const p = beliefOf(m, [
+      ...evidence,
+      { label: '', group: n.test.group, weight: (s) => likelihood(n.test, n.place, o, s) },
+    ]).now;
+    return {
+      label: o.label,
+      probability: stated(p[m.suspects.findIndex((s) => s.id === leader.id)]!, leader.prior),
+      leaderId: m.suspects[p.indexOf(Math.max(...p))]!.id,
+    };
   });
 }
 
@@ -158,21 +253,59 @@ const seriesFactor = 4;
  * Replacing is right once the expected loss of a wrong call is no more than the next test's minutes,
  * (1 − p) × loss ≤ minutes; or once no test left can be expected to save what it costs.
  */
-export function callOf(ranked: readonly { name: string; probability: number }[], tests: readonly NextTest[], { wrongMinutes }: Stakes): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
+export function callOf(
+  ranked: readonly { name: string; probability: number }[],
+  tests: readonly NextTest[],
+  { wrongMinutes }: Stakes,
+): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
   const next = tests[0];
   const minutes = next?.minutes ?? wrongMinutes;
   const replaceLine = Math.min(0.985, Math.max(0.5, 1 - minutes / wrongMinutes));
   const lineReason = `A wrong call loses about ${wrongMinutes} min and a part; the next test takes ${minutes}.`;
   const top = ranked[0]!;
-  if (top.probability >= replaceLine) return { replaceLine, lineReason, call: 'replace', callText: 'Another test costs more than it can save.' };
+  if (top.probability >= replaceLine)
+    return {
+      replaceLine,
+      lineReason,
+      call: 'replace',
+      callText: 'Another test costs more than it can save.',
+    };
   const pays = tests.some((n) => seriesFactor * n.saves > n.minutes);
-  if (!pays && top.probability >= leastForCall) return { replaceLine, lineReason, call: 'replace', callText: 'No test left can be expected to save the minutes it takes.' };
-  if (!next || tests.every((n) => n.bits < nothingLeft)) return { replaceLine, lineReason, call: 'stuck', callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.` };
-  return { replaceLine, lineReason, call: 'test', callText: `${next.test.short}${next.place === 'car' ? '' : `, ${next.place}`} tells most per minute.` };
+  if (!pays && top.probability >= leastForCall)
+    return {
+      replaceLine,
+      lineReason,
+      call: 'replace',
+      callText: 'No test left can be expected to save the minutes it takes.',
+    };
+  if (!next || tests.every((n) => n.bits < nothingLeft))
+    return {
+      replaceLine,
+      lineReason,
+      call: 'stuck',
+      callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.`,
+    };
+  return {
+    replaceLine,
+    lineReason,
+    call: 'test',
+    callText: `${next.test.short}${next.place === 'car' ? '' : `, ${next.place}`} tells most per minute.`,
+  };
 }
 
 /** Three readings to show what a number would do: both sides and the middle, or low, middling and high. */
-function numericSamples({ from, to, unit }: NonNullable<TestKind['numeric']>): { value: number; label: string }[] {
-  if (from < 0) return [to / 3, 0, -to / 3].map((value) => ({ value, label: value === 0 ? 'Both the same' : `${value > 0 ? 'Left' : 'Right'} by ${Math.abs(value).toFixed(0)} ${unit}` }));
+function numericSamples({
+  from,
+  to,
+  unit,
+}: NonNullable<TestKind['numeric']>): { value: number; label: string }[] {
+  if (from < 0)
+    return [to / 3, 0, -to / 3].map((value) => ({
+      value,
+      label:
+        value === 0
+          ? 'Both the same'
+          : `${value > 0 ? 'Left' : 'Right'} by ${Math.abs(value).toFixed(0)} ${unit}`,
+    }));
   return [0, to / 4, to / 2].map((value) => ({ value, label: `${value.toFixed(2)} ${unit}` }));
 }

@@ -12,7 +12,8 @@ export const groupCap = (group: string): number => (group === 'driver' ? 2 : 9);
 
 /** Share of every stated probability that stays with the prior: the model itself may be wrong (judgement). */
 const modelDoubt = 0.01;
-export const stated = (probability: number, prior: number): number => (1 - modelDoubt) * probability + modelDoubt * prior;
+export const stated = (probability: number, prior: number): number =>
+  (1 - modelDoubt) * probability + modelDoubt * prior;
 
 /** One test at one place, with the chance of each outcome under each suspect, and its logarithm. */
 export interface Instance {
@@ -42,12 +43,22 @@ export function modelOf(layout: Layout, tests: readonly TestKind[] = ours): Mode
   const suspects = suspectsFor(layout);
   const instances = tests
     .filter((t) => t.state !== 'off' && (!t.layouts || t.layouts.includes(layout)))
-    .flatMap((test) => placesOf(test).map((place): Instance => {
-      const chances = outcomes(test).map((o) => Float64Array.from(suspects, (s) => likelihood(test, place, o, s) * o.width));
-      return { test, place, chances, logs: chances.map((c) => c.map(Math.log)) };
-    }));
+    .flatMap((test) =>
+      placesOf(test).map((place): Instance => {
+        const chances = outcomes(test).map((o) =>
+          Float64Array.from(suspects, (s) => likelihood(test, place, o, s) * o.width),
+        );
+        return { test, place, chances, logs: chances.map((c) => c.map(Math.log)) };
+      }),
+    );
   const priors = Float64Array.from(suspects, (s) => s.prior);
-  const model: Model = { suspects, tests: new Map(tests.map((t) => [t.id, t])), priors, priorLogs: priors.map(Math.log), instances };
+  const model: Model = {
+    suspects,
+    tests: new Map(tests.map((t) => [t.id, t])),
+    priors,
+    priorLogs: priors.map(Math.log),
+    instances,
+  };
   kept.set(layout, model);
   return model;
 }
@@ -73,12 +84,17 @@ function shares(logs: Float64Array, out = new Float64Array(logs.length)): Float6
   let top = -Infinity;
   for (const l of logs) if (l > top) top = l;
   let sum = 0;
-  for (let i = 0; i < logs.length; i++) sum += (out[i] = Math.exp(logs[i]! - top));
+  for (let i = 0; i < logs.length; i++) sum += out[i] = Math.exp(logs[i]! - top);
   for (let i = 0; i < logs.length; i++) out[i]! /= sum;
   return out;
 }
 
-export const startBelief = (m: Model): Belief => ({ sums: new Map(), added: new Map(), logs: m.priorLogs.slice(), now: shares(m.priorLogs) });
+export const startBelief = (m: Model): Belief => ({
+  sums: new Map(),
+  added: new Map(),
+  logs: m.priorLogs.slice(),
+  now: shares(m.priorLogs),
+});
 
 /** Belief after further log-likelihoods of one group. */
 export function learn(b: Belief, m: Model, group: string, more: Float64Array): Belief {
@@ -88,11 +104,25 @@ export function learn(b: Belief, m: Model, group: string, more: Float64Array): B
   const old = b.added.get(group);
   const logs = b.logs.slice();
   for (let i = 0; i < logs.length; i++) logs[i]! += add[i]! - (old?.[i] ?? 0);
-  return { sums: new Map(b.sums).set(group, sums), added: new Map(b.added).set(group, add), logs, now: shares(logs) };
+  return {
+    sums: new Map(b.sums).set(group, sums),
+    added: new Map(b.added).set(group, add),
+    logs,
+    now: shares(logs),
+  };
 }
 
 export const beliefOf = (m: Model, evidence: readonly Evidence[]): Belief =>
-  evidence.reduce((b, e) => learn(b, m, e.group, Float64Array.from(m.suspects, (s) => Math.log(e.weight(s)))), startBelief(m));
+  evidence.reduce(
+    (b, e) =>
+      learn(
+        b,
+        m,
+        e.group,
+        Float64Array.from(m.suspects, (s) => Math.log(e.weight(s))),
+      ),
+    startBelief(m),
+  );
 
 export interface Worth {
   /** Expected information, bits. */
@@ -135,7 +165,12 @@ export function worthOf(b: Belief, m: Model, { test, logs, chances }: Instance):
       centre += m.priors[i]! * trial[i]!;
     }
     // c·tanh(x/c) = c − 2c/(e^(2x/c) + 1): one exponential a suspect in the innermost loop.
-    for (let i = 0; i < n; i++) trial[i] = b.logs[i]! - (old === undefined ? 0 : old[i]!) + cap - (2 * cap) / (Math.exp((2 * (trial[i]! - centre)) / cap) + 1);
+    for (let i = 0; i < n; i++)
+      trial[i] =
+        b.logs[i]! -
+        (old === undefined ? 0 : old[i]!) +
+        cap -
+        (2 * cap) / (Math.exp((2 * (trial[i]! - centre)) / cap) + 1);
     const after = entropyOf(trial);
     all += chance;
     left += chance * after.bits;

@@ -17,18 +17,28 @@ const worthSaying = 0.12;
  * The likeliest second fault at the leader's corner. Two faults speak independently against the
  * background: the pair's likelihood is main × second ÷ background, made to sum to one over the results.
  */
-export function secondFault(m: Model, main: Suspect, results: readonly TestResult[]): SecondFault | undefined {
+export function secondFault(
+  m: Model,
+  main: Suspect,
+  results: readonly TestResult[],
+): SecondFault | undefined {
   if (!main.corner) return undefined;
   const others = m.suspects.filter((s) => s.corner === main.corner && s.id !== main.id);
   const share = others.reduce((a, s) => a + s.prior, 0);
   const found = others.map((s): SecondFault => {
-    const odds = results.filter((r) => !r.skipped).reduce((o, r) => {
-      const t = m.tests.get(r.testId);
-      if (!t) return o;
-      const pair = (x: { result?: string; value?: number }) => (likelihood(t, r.place, x, main) * likelihood(t, r.place, x, s)) / background(t, x);
-      const sum = outcomes(t).reduce((a, x) => a + pair(x) * x.width, 0);
-      return o * (pair(r) / sum / likelihood(t, r.place, r, main));
-    }, ((secondPrior * s.prior) / share) / (1 - secondPrior));
+    const odds = results
+      .filter((r) => !r.skipped)
+      .reduce(
+        (o, r) => {
+          const t = m.tests.get(r.testId);
+          if (!t) return o;
+          const pair = (x: { result?: string; value?: number }) =>
+            (likelihood(t, r.place, x, main) * likelihood(t, r.place, x, s)) / background(t, x);
+          const sum = outcomes(t).reduce((a, x) => a + pair(x) * x.width, 0);
+          return o * (pair(r) / sum / likelihood(t, r.place, r, main));
+        },
+        (secondPrior * s.prior) / share / (1 - secondPrior),
+      );
     return { suspect: s, probability: odds / (1 + odds) };
   });
   const best = found.sort((a, b) => b.probability - a.probability)[0];

@@ -2,10 +2,25 @@ import { cornerNames, corners, type Corner } from '../parts.ts';
 
 export type Layout = 'front' | 'rear' | 'all' | 'solid-rear';
 export const layoutNames: Record<Layout, string> = {
-  front: 'front-wheel drive', rear: 'rear-wheel drive', all: 'all-wheel drive', 'solid-rear': 'rear-wheel drive, solid axle',
+  front: 'front-wheel drive',
+  rear: 'rear-wheel drive',
+  all: 'all-wheel drive',
+  'solid-rear': 'rear-wheel drive, solid axle',
 };
 
-export type SuspectKind = 'bearing' | 'brake' | 'joint' | 'nut' | 'sensor' | 'seal' | 'tyre' | 'cv' | 'ujoint' | 'final' | 'gearbox' | 'engine';
+export type SuspectKind =
+  | 'bearing'
+  | 'brake'
+  | 'joint'
+  | 'nut'
+  | 'sensor'
+  | 'seal'
+  | 'tyre'
+  | 'cv'
+  | 'ujoint'
+  | 'final'
+  | 'gearbox'
+  | 'engine';
 export type Axle = 'front' | 'rear';
 
 export interface Suspect {
@@ -19,10 +34,17 @@ export interface Suspect {
 }
 
 export const axleOf = (c: Corner): Axle => (c === 'LF' || c === 'RF' ? 'front' : 'rear');
-export const sideOf = (c: Corner): 'left' | 'right' => (c === 'LF' || c === 'LR' ? 'left' : 'right');
+export const sideOf = (c: Corner): 'left' | 'right' =>
+  c === 'LF' || c === 'LR' ? 'left' : 'right';
 
 /** Kinds that sit at a corner: name after the corner, and share before anything is known, front and rear (engineering judgement). */
-const atCorner: readonly { kind: SuspectKind; name: string; front: number; rear: number; layouts?: readonly Layout[] }[] = [
+const atCorner: readonly {
+  kind: SuspectKind;
+  name: string;
+  front: number;
+  rear: number;
+  layouts?: readonly Layout[];
+}[] = [
   { kind: 'bearing', name: 'wheel bearing', front: 0.105, rear: 0.075 },
   { kind: 'brake', name: 'brake drag or shield', front: 0.026, rear: 0.022 },
   { kind: 'joint', name: 'suspension joint', front: 0.02, rear: 0.008 },
@@ -31,16 +53,57 @@ const atCorner: readonly { kind: SuspectKind; name: string; front: number; rear:
   { kind: 'seal', name: 'axle seal', front: 0, rear: 0.012, layouts: ['solid-rear'] },
 ];
 
-const driven: Record<Layout, readonly Axle[]> = { front: ['front'], rear: ['rear'], all: ['front', 'rear'], 'solid-rear': [] };
+const driven: Record<Layout, readonly Axle[]> = {
+  front: ['front'],
+  rear: ['rear'],
+  all: ['front', 'rear'],
+  'solid-rear': [],
+};
 
 /** All suspects that this layout can have. Shares are ours and sum to one. */
 export function suspectsFor(layout: Layout): Suspect[] {
   const propshaft = layout !== 'front';
   const list: Suspect[] = [
-    ...atCorner.flatMap((k) => corners.map((corner): Suspect => ({ id: `${k.kind}-${corner}`, kind: k.kind, corner, axle: axleOf(corner), name: `${cornerNames[corner]} ${k.name}`, prior: k.layouts && !k.layouts.includes(layout) ? 0 : k[axleOf(corner)] }))),
-    ...(['front', 'rear'] as const).map((axle): Suspect => ({ id: `tyre-${axle}`, kind: 'tyre', axle, name: `Tyre noise, ${axle}`, prior: 0.13 })),
-    ...driven[layout].map((axle): Suspect => ({ id: `cv-${axle}`, kind: 'cv', axle, name: `CV joint, ${axle}`, prior: 0.06 })),
-    ...(propshaft ? [{ id: 'ujoint', kind: 'ujoint', name: 'Universal joint or propshaft', prior: 0.035 } as const, { id: 'final', kind: 'final', name: 'Ring and pinion or carrier bearing', prior: 0.045 } as const] : []),
+    ...atCorner.flatMap((k) =>
+      corners.map((corner): Suspect => ({
+        id: `${k.kind}-${corner}`,
+        kind: k.kind,
+        corner,
+        axle: axleOf(corner),
+        name: `${cornerNames[corner]} ${k.name}`,
+        prior: k.layouts && !k.layouts.includes(layout) ? 0 : k[axleOf(corner)],
+      })),
+    ),
+    ...(['front', 'rear'] as const).map((axle): Suspect => ({
+      id: `tyre-${axle}`,
+      kind: 'tyre',
+      axle,
+      name: `Tyre noise, ${axle}`,
+      prior: 0.13,
+    })),
+    ...driven[layout].map((axle): Suspect => ({
+      id: `cv-${axle}`,
+      kind: 'cv',
+      axle,
+      name: `CV joint, ${axle}`,
+      prior: 0.06,
+    })),
+    ...(propshaft
+      ? [
+          {
+            id: 'ujoint',
+            kind: 'ujoint',
+            name: 'Universal joint or propshaft',
+            prior: 0.035,
+          } as const,
+          {
+            id: 'final',
+            kind: 'final',
+            name: 'Ring and pinion or carrier bearing',
+            prior: 0.045,
+          } as const,
+        ]
+      : []),
     { id: 'gearbox', kind: 'gearbox', name: 'Gearbox bearing', prior: 0.03 },
     { id: 'engine', kind: 'engine', name: 'Engine or exhaust', prior: 0.05 },
   ];
@@ -58,6 +121,7 @@ export function relation(s: Suspect, place: Place): string {
     return s.corner ? `${s.kind}:${sideOf(s.corner)}` : `${s.kind}:here`;
   }
   if (place === 'car') return s.corner ? `${s.kind}:${sideOf(s.corner)}` : s.kind;
-  if (s.corner) return `${s.kind}:${s.corner === place ? 'here' : s.axle === axleOf(place) ? 'across' : 'away'}`;
+  if (s.corner)
+    return `${s.kind}:${s.corner === place ? 'here' : s.axle === axleOf(place) ? 'across' : 'away'}`;
   return s.axle === axleOf(place) ? `${s.kind}:here` : s.kind;
 }

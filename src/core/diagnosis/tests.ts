@@ -19,10 +19,21 @@ interface TestBase {
   why: string;
 }
 
-export type TestKind = TestBase & (
-  | { results: readonly { id: string; name: string }[]; rows: Readonly<Record<string, readonly number[]>>; numeric?: undefined; bells?: undefined }
-  | { numeric: { unit: string; label: string; from: number; to: number; step: number }; bells: Readonly<Record<string, readonly [mean: number, spread: number]>>; results?: undefined; rows?: undefined }
-);
+export type TestKind = TestBase &
+  (
+    | {
+        results: readonly { id: string; name: string }[];
+        rows: Readonly<Record<string, readonly number[]>>;
+        numeric?: undefined;
+        bells?: undefined;
+      }
+    | {
+        numeric: { unit: string; label: string; from: number; to: number; step: number };
+        bells: Readonly<Record<string, readonly [mean: number, spread: number]>>;
+        results?: undefined;
+        rows?: undefined;
+      }
+  );
 
 /** One answer: an ordinal result or a number, at a place. `skipped` says it could not be done. */
 export interface TestResult {
@@ -41,18 +52,29 @@ export function changeMinutes(from: TestKind['state'] | undefined, to: TestKind[
 }
 
 export const testById = (id: string): TestKind | undefined => tests.find((t) => t.id === id);
-export const placesOf = (t: TestKind): readonly Place[] => (t.place === 'car' ? ['car'] : t.place === 'axle' ? ['front', 'rear'] : corners);
+export const placesOf = (t: TestKind): readonly Place[] =>
+  t.place === 'car' ? ['car'] : t.place === 'axle' ? ['front', 'rear'] : corners;
 
 /** Why a result is not one this test can have; undefined when it is. */
 export function resultFault(r: TestResult): { field: string; reason: string } | undefined {
   const t = testById(r.testId);
   if (!t) return { field: 'testId', reason: `No test is called “${r.testId}”.` };
-  if (!placesOf(t).includes(r.place)) return { field: 'place', reason: `“${r.place}” is not a place of the test “${t.short}”.` };
+  if (!placesOf(t).includes(r.place))
+    return { field: 'place', reason: `“${r.place}” is not a place of the test “${t.short}”.` };
   if (r.skipped) return undefined;
   if (t.numeric) {
-    if (r.value === undefined || !Number.isFinite(r.value)) return { field: 'value', reason: `“${t.short}” needs a number in ${t.numeric.unit}.` };
-    if (Math.abs(r.value) > 3 * t.numeric.to) return { field: 'value', reason: `${r.value} ${t.numeric.unit} is beyond what “${t.short}” can read.` };
-  } else if (!t.results.some((x) => x.id === r.result)) return { field: 'result', reason: `“${r.result ?? ''}” is not a result of the test “${t.short}”.` };
+    if (r.value === undefined || !Number.isFinite(r.value))
+      return { field: 'value', reason: `“${t.short}” needs a number in ${t.numeric.unit}.` };
+    if (Math.abs(r.value) > 3 * t.numeric.to)
+      return {
+        field: 'value',
+        reason: `${r.value} ${t.numeric.unit} is beyond what “${t.short}” can read.`,
+      };
+  } else if (!t.results.some((x) => x.id === r.result))
+    return {
+      field: 'result',
+      reason: `“${r.result ?? ''}” is not a result of the test “${t.short}”.`,
+    };
   return undefined;
 }
 
@@ -61,27 +83,42 @@ export function rowKey(table: Readonly<Record<string, unknown>>, s: Suspect, pla
   const exact = relation(s, place);
   return exact in table ? exact : s.kind in table ? s.kind : 'rest';
 }
-const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T => table[rowKey(table, s, place)]!;
+const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
+  table[rowKey(table, s, place)]!;
 
-const bellAt = (x: number, [mean, spread]: readonly [number, number]) => Math.exp(-0.5 * ((x - mean) / spread) ** 2);
+const bellAt = (x: number, [mean, spread]: readonly [number, number]) =>
+  Math.exp(-0.5 * ((x - mean) / spread) ** 2);
 
 /** Normalising sums of a bell over its scale, kept since they never change. */
 const sums = new WeakMap<object, Map<string, number>>();
 
 /** A bell on the scale of its test; a broad floor keeps one wild reading from ruling a suspect out for ever. Sums to one over the grid. */
-function bell(x: number, m: readonly [number, number], n: NonNullable<TestKind['numeric']>): number {
+function bell(
+  x: number,
+  m: readonly [number, number],
+  n: NonNullable<TestKind['numeric']>,
+): number {
   let known = sums.get(n);
   if (!known) sums.set(n, (known = new Map()));
   const key = m.join();
   let sum = known.get(key);
-  if (sum === undefined) known.set(key, (sum = grid(n).reduce((a, v) => a + bellAt(v, m), 0) * n.step));
-  return (0.97 * bellAt(Math.min(n.to, Math.max(n.from, x)), m)) / sum + 0.03 / (n.step * grid(n).length);
+  if (sum === undefined)
+    known.set(key, (sum = grid(n).reduce((a, v) => a + bellAt(v, m), 0) * n.step));
+  return (
+    (0.97 * bellAt(Math.min(n.to, Math.max(n.from, x)), m)) / sum + 0.03 / (n.step * grid(n).length)
+  );
 }
 
-const grid = (n: NonNullable<TestKind['numeric']>): number[] => Array.from({ length: Math.round((n.to - n.from) / n.step) + 1 }, (_, i) => n.from + i * n.step);
+const grid = (n: NonNullable<TestKind['numeric']>): number[] =>
+  Array.from({ length: Math.round((n.to - n.from) / n.step) + 1 }, (_, i) => n.from + i * n.step);
 
 /** Likelihood of a result under a suspect. */
-export function likelihood(t: TestKind, place: Place, r: { result?: string; value?: number }, s: Suspect): number {
+export function likelihood(
+  t: TestKind,
+  place: Place,
+  r: { result?: string; value?: number },
+  s: Suspect,
+): number {
   if (t.numeric) return bell(r.value ?? 0, row(t.bells, s, place), t.numeric);
   const i = t.results.findIndex((x) => x.id === r.result);
   return row(t.rows, s, place)[i] ?? 1;

@@ -1,13 +1,40 @@
 /** The usual cautions, said where the danger is. Common practice, no published source. */
 export const cautions: Record<string, { text: string; why: string }> = {
   'bar-slips': { text: 'A bar that slips breaks fingers.', why: 'Pull, do not push; firm stance.' },
-  stands: { text: 'Stands under before any pull or blow. A jack is not a stand.', why: 'The car moves when the joint lets go.' },
-  hose: { text: 'Hang the calliper: no load on the hose.', why: 'The damage is inside, where nobody sees it.' },
-  sensor: { text: 'No blow on the sensor, no magnet near the encoder.', why: 'Either loses the signal for good.' },
-  thread: { text: 'Never mushroom the shaft thread.', why: 'The nut will not start, and the shaft is scrap.' },
-  press: { text: 'Glasses on, guard shut, stand aside of the ram. A bang at break-away is normal.', why: 'A press stores energy: nothing loose, nothing tilted, hands clear.' },
-  cutting: { text: 'Face shield. Never into the shaft or the seal track: tape or a sleeve over it.', why: 'Chips fly, and a nick under a seal lip is a new shaft.' },
-  fluid: { text: 'Brake fluid strips paint and eyes: cap the line, gloves.', why: 'Wash it off with water at once.' },
-  oil: { text: 'Hot axle oil runs out behind the shaft: a tray under it.', why: 'On the brake it means new linings.' },
-  'shaft-weight': { text: 'The shaft drags on the seal: carry its weight in and out.', why: 'The splines cut the lip on the way.' },
+  stands: {
+    text: 'Stands under before any pull or blow. A jack is not a stand.',
+    why: 'The car moves when the joint lets go.',
+  },
+  hose: {
+    text: 'Hang the calliper: no load on the hose.',
+    why: 'The damage is inside, where nobody sees it.',
+  },
+  sensor: {
+    text: 'No blow on the sensor, no magnet near the encoder.',
+    why: 'Either loses the signal for good.',
+  },
+  thread: {
+    text: 'Never mushroom the shaft thread.',
+    why: 'The nut will not start, and the shaft is scrap.',
+  },
+  press: {
+    text: 'Glasses on, guard shut, stand aside of the ram. A bang at break-away is normal.',
+    why: 'A press stores energy: nothing loose, nothing tilted, hands clear.',
+  },
+  cutting: {
+    text: 'Face shield. Never into the shaft or the seal track: tape or a sleeve over it.',
+    why: 'Chips fly, and a nick under a seal lip is a new shaft.',
+  },
+  fluid: {
+    text: 'Brake fluid strips paint and eyes: cap the line, gloves.',
+    why: 'Wash it off with water at once.',
+  },
+  oil: {
+    text: 'Hot axle oil runs out behind the shaft: a tray under it.',
+    why: 'On the brake it means new linings.',
+  },
+  'shaft-weight': {
+    text: 'The shaft drags on the seal: carry its weight in and out.',
+    why: 'The splines cut the lip on the way.',
+  },
 };

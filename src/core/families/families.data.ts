@@ -27,21 +27,143 @@ export interface Route {
 }
 export type RouteId = Route['id'];
 
-const bench = (risk: string, alignment = 'not needed'): Route => ({ id: 'bench', name: 'Bench press', risk, alignment, walked: true });
-const onCar = (name: string, risk: string): Route => ({ id: 'on-car', name, risk, alignment: 'not needed', walked: true });
-const sentOut: Route = { id: 'sent-out', name: 'Sent out', risk: 'The car stands overnight; no reading of the stroke.', alignment: 'checked, 45 min', walked: false };
+const bench = (risk: string, alignment = 'not needed'): Route => ({
+  id: 'bench',
+  name: 'Bench press',
+  risk,
+  alignment,
+  walked: true,
+});
+const onCar = (name: string, risk: string): Route => ({
+  id: 'on-car',
+  name,
+  risk,
+  alignment: 'not needed',
+  walked: true,
+});
+const sentOut: Route = {
+  id: 'sent-out',
+  name: 'Sent out',
+  risk: 'The car stands overnight; no reading of the stroke.',
+  alignment: 'checked, 45 min',
+  walked: false,
+};
 
 export const families: readonly Family[] = [
-  { code: 'P1', name: 'Pressed-in bearing', seen: 'Hub and bearing are separate; a snap ring or plate holds the outer ring in the knuckle.', out: 'Hub pressed out, snap ring, outer ring pressed out.', kind: 'ring-set', grips: 'Both rings are tight: outer in the knuckle, inner on the hub.', routes: [onCar('On the car', 'Needs a portable screw tool of this size.'), bench('Square and easy to see; alignment to be checked.', 'checked, 45 min'), sentOut, { id: 'whole-knuckle', name: 'Whole knuckle', risk: 'Dearest; right when the bore is worn.', alignment: 'checked, 45 min', walked: false }] },
-  { code: 'P2', name: 'Flanged cartridge with clip', seen: 'Hub and bearing are one part, no bolts; a spring clip on the outer ring.', out: 'Pulled towards the wheel with half-shells on the outer ring; never through the flange.', kind: 'cartridge', grips: 'The outer ring is tight in the knuckle; a clip holds it.', routes: [onCar('On the car, half-shells', 'Force on the outer ring’s shoulder only.'), bench('When it will not move on the car.', 'checked, 45 min'), sentOut] },
-  { code: 'P3', name: 'Bolt-on hub unit', seen: 'Three or four bolts from behind.', out: 'Bolts out, rust bond broken, lifted off.', kind: 'hub-unit', grips: 'Nothing is pressed: the unit is bolted on a pilot.', routes: [onCar('On the car', 'The rust bond decides the time.')] },
-  { code: 'P3L', name: 'Bolt-on unit with locking hub', seen: 'As a bolt-on unit, with a locking hub and a vacuum seal.', out: 'Locking hub, snap ring, washers, nuts, unit.', kind: 'hub-unit', grips: 'Nothing is pressed; the order of the washers decides.', routes: [onCar('On the car', 'The vacuum seal is tested at the end.')] },
-  { code: 'B2', name: 'Two ball bearings with spacer', seen: 'Older light car: drum or disc hub, separate drive flange.', out: 'Driven out one side at a time.', kind: 'ball-set', grips: 'Inner rings tight on the journal, outer rings tight in the hub.', routes: [bench('Each ring on its own.'), onCar('By hand, old ring as driver', 'Blows start a ring crooked.')] },
-  { code: 'T2', name: 'Two taper rollers, adjustable', seen: 'Castle or lock nut, no snap ring, packed with grease.', out: 'Nut off, hub slides off, cups driven out.', kind: 'taper-set', grips: 'Cups tight in the hub; cones slide on the spindle by hand, by design.', routes: [onCar('On the car', 'The cups are driven in the hub, on the bench or in place.')] },
-  { code: 'A1', name: 'Axle bearing in the housing', seen: 'Solid axle; seal in the tube, bearing stays when the shaft is out.', out: 'Seal levered out, bearing drawn with an expanding puller.', kind: 'axle-roller', grips: 'The thin shell is tight in the tube; the shaft is its inner track.', routes: [onCar('On the car, puller and slide hammer', 'The bore is not seen while it is driven.')] },
-  { code: 'A2', name: 'Axle bearing with press ring', seen: 'Retainer plate on the flange; bearing comes with the shaft.', out: 'Press ring split, bearing pressed off.', kind: 'axle-bearing', grips: 'Inner ring tight on the shaft; the outer slides in the housing.', routes: [bench('Plate and seal on first, right way round.'), sentOut] },
-  { code: 'A3', name: 'Full-floating axle hub', seen: 'Shaft flange bolted to the hub with studs and cone washers.', out: 'Shaft out, lock screws, nut, hub.', kind: 'taper-set', grips: 'Cups tight in the hub; cones slide on the tube by design.', routes: [onCar('On the car', 'The hub is heavy: a stand or a second hand.')] },
-  { code: 'N1', name: 'Needle bearing in a stub axle', seen: 'Plastic cage, very thin shell.', out: 'Driven out with a cranked drift.', kind: 'needle', grips: 'The thin shell is tight in its bore.', routes: [onCar('On the car, clamp', 'Even, gentle force; a blow dents the shell.'), bench('When the stub is off.')] },
+  {
+    code: 'P1',
+    name: 'Pressed-in bearing',
+    seen: 'Hub and bearing are separate; a snap ring or plate holds the outer ring in the knuckle.',
+    out: 'Hub pressed out, snap ring, outer ring pressed out.',
+    kind: 'ring-set',
+    grips: 'Both rings are tight: outer in the knuckle, inner on the hub.',
+    routes: [
+      onCar('On the car', 'Needs a portable screw tool of this size.'),
+      bench('Square and easy to see; alignment to be checked.', 'checked, 45 min'),
+      sentOut,
+      {
+        id: 'whole-knuckle',
+        name: 'Whole knuckle',
+        risk: 'Dearest; right when the bore is worn.',
+        alignment: 'checked, 45 min',
+        walked: false,
+      },
+    ],
+  },
+  {
+    code: 'P2',
+    name: 'Flanged cartridge with clip',
+    seen: 'Hub and bearing are one part, no bolts; a spring clip on the outer ring.',
+    out: 'Pulled towards the wheel with half-shells on the outer ring; never through the flange.',
+    kind: 'cartridge',
+    grips: 'The outer ring is tight in the knuckle; a clip holds it.',
+    routes: [
+      onCar('On the car, half-shells', 'Force on the outer ring’s shoulder only.'),
+      bench('When it will not move on the car.', 'checked, 45 min'),
+      sentOut,
+    ],
+  },
+  {
+    code: 'P3',
+    name: 'Bolt-on hub unit',
+    seen: 'Three or four bolts from behind.',
+    out: 'Bolts out, rust bond broken, lifted off.',
+    kind: 'hub-unit',
+    grips: 'Nothing is pressed: the unit is bolted on a pilot.',
+    routes: [onCar('On the car', 'The rust bond decides the time.')],
+  },
+  {
+    code: 'P3L',
+    name: 'Bolt-on unit with locking hub',
+    seen: 'As a bolt-on unit, with a locking hub and a vacuum seal.',
+    out: 'Locking hub, snap ring, washers, nuts, unit.',
+    kind: 'hub-unit',
+    grips: 'Nothing is pressed; the order of the washers decides.',
+    routes: [onCar('On the car', 'The vacuum seal is tested at the end.')],
+  },
+  {
+    code: 'B2',
+    name: 'Two ball bearings with spacer',
+    seen: 'Older light car: drum or disc hub, separate drive flange.',
+    out: 'Driven out one side at a time.',
+    kind: 'ball-set',
+    grips: 'Inner rings tight on the journal, outer rings tight in the hub.',
+    routes: [
+      bench('Each ring on its own.'),
+      onCar('By hand, old ring as driver', 'Blows start a ring crooked.'),
+    ],
+  },
+  {
+    code: 'T2',
+    name: 'Two taper rollers, adjustable',
+    seen: 'Castle or lock nut, no snap ring, packed with grease.',
+    out: 'Nut off, hub slides off, cups driven out.',
+    kind: 'taper-set',
+    grips: 'Cups tight in the hub; cones slide on the spindle by hand, by design.',
+    routes: [onCar('On the car', 'The cups are driven in the hub, on the bench or in place.')],
+  },
+  {
+    code: 'A1',
+    name: 'Axle bearing in the housing',
+    seen: 'Solid axle; seal in the tube, bearing stays when the shaft is out.',
+    out: 'Seal levered out, bearing drawn with an expanding puller.',
+    kind: 'axle-roller',
+    grips: 'The thin shell is tight in the tube; the shaft is its inner track.',
+    routes: [
+      onCar('On the car, puller and slide hammer', 'The bore is not seen while it is driven.'),
+    ],
+  },
+  {
+    code: 'A2',
+    name: 'Axle bearing with press ring',
+    seen: 'Retainer plate on the flange; bearing comes with the shaft.',
+    out: 'Press ring split, bearing pressed off.',
+    kind: 'axle-bearing',
+    grips: 'Inner ring tight on the shaft; the outer slides in the housing.',
+    routes: [bench('Plate and seal on first, right way round.'), sentOut],
+  },
+  {
+    code: 'A3',
+    name: 'Full-floating axle hub',
+    seen: 'Shaft flange bolted to the hub with studs and cone washers.',
+    out: 'Shaft out, lock screws, nut, hub.',
+    kind: 'taper-set',
+    grips: 'Cups tight in the hub; cones slide on the tube by design.',
+    routes: [onCar('On the car', 'The hub is heavy: a stand or a second hand.')],
+  },
+  {
+    code: 'N1',
+    name: 'Needle bearing in a stub axle',
+    seen: 'Plastic cage, very thin shell.',
+    out: 'Driven out with a cranked drift.',
+    kind: 'needle',
+    grips: 'The thin shell is tight in its bore.',
+    routes: [
+      onCar('On the car, clamp', 'Even, gentle force; a blow dents the shell.'),
+      bench('When the stub is off.'),
+    ],
+  },
 ];
 
-export const familyByCode = (code: string | undefined): Family | undefined => families.find((f) => f.code === code);
+export const familyByCode = (code: string | undefined): Family | undefined =>
+  families.find((f) => f.code === code);

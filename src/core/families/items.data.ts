@@ -11,8 +11,20 @@ export interface Item {
   quantity?: string;
 }
 
-const one = (id: string, name: string, blocks: string, blocksText: string): Item => ({ id, name, singleUse: true, blocks, blocksText });
-const some = (id: string, name: string, blocks: string, blocksText: string, quantity: string): Item => ({ id, name, singleUse: false, blocks, blocksText, quantity });
+const one = (id: string, name: string, blocks: string, blocksText: string): Item => ({
+  id,
+  name,
+  singleUse: true,
+  blocks,
+  blocksText,
+});
+const some = (
+  id: string,
+  name: string,
+  blocks: string,
+  blocksText: string,
+  quantity: string,
+): Item => ({ id, name, singleUse: false, blocks, blocksText, quantity });
 
 const axleNut = one('axle-nut', 'Axle nut', 'shaft', 'Axle nut');
 const pinchBolt = one('pinch-bolts', 'Pinch bolt', 'lower', 'Lower joint');
@@ -20,24 +32,99 @@ const splitPin = one('split-pin', 'Split pin', 'steering', 'Steering joint');
 const bearing = one('bearing', 'Bearing', 'bearing-in', 'Bearing in');
 const seatOil = some('seat-oil', 'Seat oil', 'bearing-in', 'Bearing in', '5 ml');
 const hubSeal = one('hub-seal', 'Hub seal', 'hub-on', 'Hub on');
-const wheelGrease = (quantity: string) => some('wheel-grease', 'Wheel-bearing grease', 'pack', 'Packing', quantity);
-const gearOil = some('gear-oil', 'Gear oil', 'level', 'Oil level', 'to the level, as the maker says');
-const brakeFluid = some('brake-fluid', 'Brake fluid', 'bleed', 'Bleeding', '0.5 l, the line is opened');
+const wheelGrease = (quantity: string) =>
+  some('wheel-grease', 'Wheel-bearing grease', 'pack', 'Packing', quantity);
+const gearOil = some(
+  'gear-oil',
+  'Gear oil',
+  'level',
+  'Oil level',
+  'to the level, as the maker says',
+);
+const brakeFluid = some(
+  'brake-fluid',
+  'Brake fluid',
+  'bleed',
+  'Bleeding',
+  '0.5 l, the line is opened',
+);
 
 const byFamily: Record<FamilyCode, readonly Item[]> = {
-  P1: [axleNut, bearing, one('snap-ring', 'Snap ring', 'snap-ring', 'Snap ring'), pinchBolt, splitPin, seatOil],
-  P2: [axleNut, one('bearing', 'Cartridge', 'cartridge-in', 'Cartridge in'), one('plate-bolts', 'Lower joint bolts', 'lower', 'Lower joint'), splitPin, some('seat-paste', 'High-pressure paste', 'cartridge-in', 'Cartridge in', 'a thin film')],
-  P3: [axleNut, one('bearing', 'Hub unit', 'unit-on', 'Unit on'), one('hub-bolts', 'Hub bolts', 'unit-on', 'Unit on'), some('pilot-film', 'Anti-corrosion film', 'unit-on', 'Unit on', 'a thin film on the pilot')],
-  P3L: [one('bearing', 'Hub unit', 'unit-on', 'Unit on'), one('vacuum-o-ring', 'Vacuum O-ring', 'unit-on', 'Unit on'), one('lock-ring', 'Lock ring', 'locking-hub', 'Locking hub'), one('shaft-snap-ring', 'Shaft snap ring', 'locking-hub', 'Locking hub'), some('threadlocker', 'Threadlocker', 'unit-on', 'Unit on', 'a drop on each stud'), wheelGrease('for the needle bearing')],
-  B2: [axleNut, one('bearing', 'Two ball bearings', 'bearing-in', 'Bearings in'), one('dust-rings', 'Dust rings', 'dust-rings', 'Dust rings'), wheelGrease('60 g'), brakeFluid],
-  T2: [one('bearing', 'Cones and cups', 'cups-in', 'Cups in'), hubSeal, one('split-pin', 'Split pin', 'lock', 'Locking'), wheelGrease('60 g'), one('grease-cap', 'Grease cap', 'cap', 'Cap')],
-  A1: [one('bearing', 'Axle bearing', 'bearing-in', 'Bearing in'), one('axle-seal', 'Axle seal', 'seal-in', 'Seal in'), one('cover-gasket', 'Cover gasket', 'cover', 'Cover'), gearOil],
-  A2: [one('bearing', 'Axle bearing', 'bearing-in', 'Bearing on'), one('press-ring', 'Press ring', 'press-ring', 'Press ring'), one('axle-seal', 'Axle seal', 'bearing-in', 'Bearing on'), one('flange-nuts', 'Retainer nuts', 'shaft-in', 'Shaft in'), gearOil],
-  A3: [one('bearing', 'Cones and cups', 'cups-in', 'Cups in'), hubSeal, one('lock-screws', 'Lock screws', 'lock', 'Locking'), one('shaft-gasket', 'Shaft gasket', 'shaft-in', 'Shaft in'), gearOil],
-  N1: [one('bearing', 'Needle bearing', 'bearing-in', 'Bearing in'), one('stub-seal', 'Stub seal', 'seal-in', 'Seal in'), wheelGrease('into the needles')],
+  P1: [
+    axleNut,
+    bearing,
+    one('snap-ring', 'Snap ring', 'snap-ring', 'Snap ring'),
+    pinchBolt,
+    splitPin,
+    seatOil,
+  ],
+  P2: [
+    axleNut,
+    one('bearing', 'Cartridge', 'cartridge-in', 'Cartridge in'),
+    one('plate-bolts', 'Lower joint bolts', 'lower', 'Lower joint'),
+    splitPin,
+    some('seat-paste', 'High-pressure paste', 'cartridge-in', 'Cartridge in', 'a thin film'),
+  ],
+  P3: [
+    axleNut,
+    one('bearing', 'Hub unit', 'unit-on', 'Unit on'),
+    one('hub-bolts', 'Hub bolts', 'unit-on', 'Unit on'),
+    some('pilot-film', 'Anti-corrosion film', 'unit-on', 'Unit on', 'a thin film on the pilot'),
+  ],
+  P3L: [
+    one('bearing', 'Hub unit', 'unit-on', 'Unit on'),
+    one('vacuum-o-ring', 'Vacuum O-ring', 'unit-on', 'Unit on'),
+    one('lock-ring', 'Lock ring', 'locking-hub', 'Locking hub'),
+    one('shaft-snap-ring', 'Shaft snap ring', 'locking-hub', 'Locking hub'),
+    some('threadlocker', 'Threadlocker', 'unit-on', 'Unit on', 'a drop on each stud'),
+    wheelGrease('for the needle bearing'),
+  ],
+  B2: [
+    axleNut,
+    one('bearing', 'Two ball bearings', 'bearing-in', 'Bearings in'),
+    one('dust-rings', 'Dust rings', 'dust-rings', 'Dust rings'),
+    wheelGrease('60 g'),
+    brakeFluid,
+  ],
+  T2: [
+    one('bearing', 'Cones and cups', 'cups-in', 'Cups in'),
+    hubSeal,
+    one('split-pin', 'Split pin', 'lock', 'Locking'),
+    wheelGrease('60 g'),
+    one('grease-cap', 'Grease cap', 'cap', 'Cap'),
+  ],
+  A1: [
+    one('bearing', 'Axle bearing', 'bearing-in', 'Bearing in'),
+    one('axle-seal', 'Axle seal', 'seal-in', 'Seal in'),
+    one('cover-gasket', 'Cover gasket', 'cover', 'Cover'),
+    gearOil,
+  ],
+  A2: [
+    one('bearing', 'Axle bearing', 'bearing-in', 'Bearing on'),
+    one('press-ring', 'Press ring', 'press-ring', 'Press ring'),
+    one('axle-seal', 'Axle seal', 'bearing-in', 'Bearing on'),
+    one('flange-nuts', 'Retainer nuts', 'shaft-in', 'Shaft in'),
+    gearOil,
+  ],
+  A3: [
+    one('bearing', 'Cones and cups', 'cups-in', 'Cups in'),
+    hubSeal,
+    one('lock-screws', 'Lock screws', 'lock', 'Locking'),
+    one('shaft-gasket', 'Shaft gasket', 'shaft-in', 'Shaft in'),
+    gearOil,
+  ],
+  N1: [
+    one('bearing', 'Needle bearing', 'bearing-in', 'Bearing in'),
+    one('stub-seal', 'Stub seal', 'seal-in', 'Seal in'),
+    wheelGrease('into the needles'),
+  ],
 };
 
 /** Everything that must lie on the bench for a job of this family, in the order it goes on. */
-export const itemsOf = (code: FamilyCode | undefined): readonly Item[] => (code ? byFamily[code] : []);
+export const itemsOf = (code: FamilyCode | undefined): readonly Item[] =>
+  code ? byFamily[code] : [];
 /** Every item of any family by its id, for a name. */
-export const itemName = (id: string): string => Object.values(byFamily).flat().find((i) => i.id === id)?.name ?? id;
+export const itemName = (id: string): string =>
+  Object.values(byFamily)
+    .flat()
+    .find((i) => i.id === id)?.name ?? id;

@@ -44,6 +44,17 @@ export function walkSteps(steps: readonly Step[], phase: Phase, route?: string):
   const list = phase === 'strip' ? here : [...here].reverse();
   return list.flatMap((s): WalkStep[] => {
     const side = phase === 'strip' ? s.out : s.back;
-    return side ? [{ ...side, id: s.id, place: s.place, minutes: s.minutes, ...(s.lit ? { lit: s.lit } : {}), ...(s.single && phase === 'rebuild' ? { single: s.single } : {}) }] : [];
+    return side
+      ? [
+          {
+            ...side,
+            id: s.id,
+            place: s.place,
+            minutes: s.minutes,
+            ...(s.lit ? { lit: s.lit } : {}),
+            ...(s.single && phase === 'rebuild' ? { single: s.single } : {}),
+          },
+        ]
+      : [];
   });
 }

@@ -12,7 +12,11 @@ import type { Step } from './steps.ts';
 /** One tab of the press stations, in the order of the metal. */
 export type Task = { id: string; name: string } & (
   | { kind: 'strip' | 'old' | 'seats' | 'verdict' | 'encoder' }
-  | { kind: 'stroke'; operation: Operation; /** Done only where the need arises. */ spare?: boolean }
+  | {
+      kind: 'stroke';
+      operation: Operation;
+      /** Done only where the need arises. */ spare?: boolean;
+    }
   | { kind: 'facts'; title: string; facts: readonly FactId[] }
 );
 
@@ -28,49 +32,138 @@ const old: Task = { id: 'old', name: 'Old part', kind: 'old' };
 const seats: Task = { id: 'seats', name: 'Seats', kind: 'seats' };
 const verdict: Task = { id: 'seats', name: 'Seats', kind: 'verdict' };
 const encoder: Task = { id: 'encoder', name: 'Encoder', kind: 'encoder' };
-const stroke = (id: string, name: string, operation: Operation): Task => ({ id, name, kind: 'stroke', operation });
-const see = (id: string, name: string, title: string, ...facts: FactId[]): Task => ({ id, name, kind: 'facts', title, facts });
-const turn = (...more: FactId[]) => see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
+const stroke = (id: string, name: string, operation: Operation): Task => ({
+  id,
+  name,
+  kind: 'stroke',
+  operation,
+});
+const see = (id: string, name: string, title: string, ...facts: FactId[]): Task => ({
+  id,
+  name,
+  kind: 'facts',
+  title,
+  facts,
+});
+const turn = (...more: FactId[]) =>
+  see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
 
 export const walks: Partial<Record<FamilyCode, Walk>> = {
   P1: {
     steps: p1Steps,
-    out: [strip, stroke('hub', 'Hub', 'hub-out'), see('ring', 'Ring', 'Rings off before the next stroke', 'inner-ring-off', 'snap-ring-out'), stroke('bearing', 'Bearing', 'bearing-out'), old, seats],
-    in: [verdict, encoder, stroke('bearing', 'Bearing', 'bearing-in'), see('ring', 'Snap ring', 'What goes in before the hub', 'groove-clear', 'snap-ring-fitted', 'shield-on'), stroke('hub', 'Hub', 'hub-in'), turn('no-gap')],
+    out: [
+      strip,
+      stroke('hub', 'Hub', 'hub-out'),
+      see('ring', 'Ring', 'Rings off before the next stroke', 'inner-ring-off', 'snap-ring-out'),
+      stroke('bearing', 'Bearing', 'bearing-out'),
+      old,
+      seats,
+    ],
+    in: [
+      verdict,
+      encoder,
+      stroke('bearing', 'Bearing', 'bearing-in'),
+      see(
+        'ring',
+        'Snap ring',
+        'What goes in before the hub',
+        'groove-clear',
+        'snap-ring-fitted',
+        'shield-on',
+      ),
+      stroke('hub', 'Hub', 'hub-in'),
+      turn('no-gap'),
+    ],
   },
   P2: {
     steps: p2Steps,
-    out: [strip, see('shells', 'Shells', 'What pulls, and on what?', 'shells-behind'), stroke('cartridge', 'Cartridge', 'cartridge-out'), old, seats],
-    in: [verdict, encoder, see('true', 'True', 'Clean to metal, and true', 'seat-clean', 'aligned'), stroke('cartridge', 'Cartridge', 'cartridge-in'), turn('clip-heard')],
+    out: [
+      strip,
+      see('shells', 'Shells', 'What pulls, and on what?', 'shells-behind'),
+      stroke('cartridge', 'Cartridge', 'cartridge-out'),
+      old,
+      seats,
+    ],
+    in: [
+      verdict,
+      encoder,
+      see('true', 'True', 'Clean to metal, and true', 'seat-clean', 'aligned'),
+      stroke('cartridge', 'Cartridge', 'cartridge-in'),
+      turn('clip-heard'),
+    ],
   },
   A1: {
     steps: a1Steps,
     out: [strip, see('shell', 'Shell', 'Out of the tube', 'shell-drawn', 'track-good'), old, seats],
-    in: [verdict, see('oil', 'Oil', 'Before the driver', 'shell-oiled', 'lip-oiled'), stroke('bearing', 'Bearing', 'shell-in'), stroke('seal', 'Seal', 'seal-in'), turn('note-changed')],
+    in: [
+      verdict,
+      see('oil', 'Oil', 'Before the driver', 'shell-oiled', 'lip-oiled'),
+      stroke('bearing', 'Bearing', 'shell-in'),
+      stroke('seal', 'Seal', 'seal-in'),
+      turn('note-changed'),
+    ],
   },
   A2: {
     steps: a2Steps,
-    out: [strip, see('ring', 'Ring', 'Before the ram', 'collar-off', 'guard-on'), stroke('bearing', 'Bearing', 'shaft-bearing-off'), old, seats],
-    in: [verdict, see('plate', 'Plate, seal', 'What goes on before the bearing', 'retainer-on', 'axle-seal-on'), stroke('bearing', 'Bearing', 'shaft-bearing-on'), stroke('ring', 'Press ring', 'press-ring-on'), turn('ring-to-bearing')],
+    out: [
+      strip,
+      see('ring', 'Ring', 'Before the ram', 'collar-off', 'guard-on'),
+      stroke('bearing', 'Bearing', 'shaft-bearing-off'),
+      old,
+      seats,
+    ],
+    in: [
+      verdict,
+      see('plate', 'Plate, seal', 'What goes on before the bearing', 'retainer-on', 'axle-seal-on'),
+      stroke('bearing', 'Bearing', 'shaft-bearing-on'),
+      stroke('ring', 'Press ring', 'press-ring-on'),
+      turn('ring-to-bearing'),
+    ],
   },
   B2: {
     steps: b2Steps,
-    out: [strip, see('rings', 'Bearings', 'Out, one side at a time', 'rings-driven-out'), old, seats],
-    in: [verdict, see('pack', 'Pack', 'Grease before steel', 'packed'), stroke('outer', 'Outer', 'first-ring-in'), see('spacer', 'Spacer', 'What goes in between', 'spacer-in'), stroke('inner', 'Inner', 'second-ring-in'), turn('dust-rings')],
+    out: [
+      strip,
+      see('rings', 'Bearings', 'Out, one side at a time', 'rings-driven-out'),
+      old,
+      seats,
+    ],
+    in: [
+      verdict,
+      see('pack', 'Pack', 'Grease before steel', 'packed'),
+      stroke('outer', 'Outer', 'first-ring-in'),
+      see('spacer', 'Spacer', 'What goes in between', 'spacer-in'),
+      stroke('inner', 'Inner', 'second-ring-in'),
+      turn('dust-rings'),
+    ],
   },
   N1: {
     steps: n1Steps,
-    out: [strip, see('shell', 'Shell', 'Out of the stub', 'shell-held-back', 'shell-drawn'), old, seats],
-    in: [verdict, see('oil', 'Oil', 'Before the clamp', 'lip-oiled', 'shell-oiled', 'track-good'), stroke('seal', 'Seal', 'seal-in'), stroke('bearing', 'Bearing', 'shell-in'), turn()],
+    out: [
+      strip,
+      see('shell', 'Shell', 'Out of the stub', 'shell-held-back', 'shell-drawn'),
+      old,
+      seats,
+    ],
+    in: [
+      verdict,
+      see('oil', 'Oil', 'Before the clamp', 'lip-oiled', 'shell-oiled', 'track-good'),
+      stroke('seal', 'Seal', 'seal-in'),
+      stroke('bearing', 'Bearing', 'shell-in'),
+      turn(),
+    ],
   },
 };
 
 /** The strokes of one station, in order. */
-export const strokesIn = (tasks: readonly Task[]): Operation[] => tasks.flatMap((t) => (t.kind === 'stroke' ? [t.operation] : []));
+export const strokesIn = (tasks: readonly Task[]): Operation[] =>
+  tasks.flatMap((t) => (t.kind === 'stroke' ? [t.operation] : []));
 
 /** The strokes of a family in a sentence. */
 export function strokesInWords(code: FamilyCode): string {
   const walk = walks[code];
   const list = walk ? [...strokesIn(walk.out), ...strokesIn(walk.in)] : [];
-  return list.length > 0 ? list.map((o) => operationNames[o].replace('Press ', '')).join(', ') : 'Nothing is pressed, or not walked here.';
+  return list.length > 0
+    ? list.map((o) => operationNames[o].replace('Press ', '')).join(', ')
+    : 'Nothing is pressed, or not walked here.';
 }

@@ -3,10 +3,25 @@ import { exampleWorks } from '../../../tests/example.ts';
 import { requirement } from '../press/index.ts';
 import { schedule } from '../plan/index.ts';
 import { checksOf } from '../proof/index.ts';
-import { cautions, facts, factIds, families, familyByCode, itemsOf, sectionOf, strokesIn, strokesInWords, walks, walkSteps, type FamilyCode, type Walk } from './index.ts';
+import {
+  cautions,
+  facts,
+  factIds,
+  families,
+  familyByCode,
+  itemsOf,
+  sectionOf,
+  strokesIn,
+  strokesInWords,
+  walks,
+  walkSteps,
+  type FamilyCode,
+  type Walk,
+} from './index.ts';
 
 const walked = Object.entries(walks) as [FamilyCode, Walk][];
-const factsIn = (w: Walk) => [...w.out, ...w.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
+const factsIn = (w: Walk) =>
+  [...w.out, ...w.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
 
 describe.each(walked)('the walk of %s', (code, walk) => {
   const strokes = [...strokesIn(walk.out), ...strokesIn(walk.in)];
@@ -23,16 +38,29 @@ describe.each(walked)('the walk of %s', (code, walk) => {
     expect(walk.in.at(-1)).toMatchObject({ kind: 'facts', id: 'turn' });
   });
   it('asks for what locks a stroke before that stroke comes', () => {
-    const order = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? [...t.facts] : t.kind === 'stroke' ? [t.operation] : []) as string[]);
-    for (const id of factsIn(walk)) for (const o of facts[id].locks?.before ?? []) if (strokes.includes(o)) expect(order.indexOf(id), `${id} before ${o}`).toBeLessThan(order.indexOf(o));
+    const order = [...walk.out, ...walk.in].flatMap(
+      (t) =>
+        (t.kind === 'facts' ? [...t.facts] : t.kind === 'stroke' ? [t.operation] : []) as string[],
+    );
+    for (const id of factsIn(walk))
+      for (const o of facts[id].locks?.before ?? [])
+        if (strokes.includes(o))
+          expect(order.indexOf(id), `${id} before ${o}`).toBeLessThan(order.indexOf(o));
   });
   it('has a picture for each thing to see, and a caution and an item for each that a step names', () => {
     const roles = new Set(sectionOf(code).bodies.map((b) => b.role));
-    for (const id of factsIn(walk)) for (const lit of facts[id].lit ?? []) expect(roles.has(lit), `${id} lights ${lit}`).toBe(true);
+    for (const id of factsIn(walk))
+      for (const lit of facts[id].lit ?? [])
+        expect(roles.has(lit), `${id} lights ${lit}`).toBe(true);
     for (const s of walk.steps) {
       for (const lit of s.lit ?? []) expect(roles.has(lit), `${s.id} lights ${lit}`).toBe(true);
-      for (const side of [s.out, s.back]) if (side?.caution) expect(cautions[side.caution], `${s.id}: ${side.caution}`).toBeDefined();
-      if (s.single) expect(itemsOf(code).map((i) => i.id), s.id).toContain(s.single);
+      for (const side of [s.out, s.back])
+        if (side?.caution) expect(cautions[side.caution], `${s.id}: ${side.caution}`).toBeDefined();
+      if (s.single)
+        expect(
+          itemsOf(code).map((i) => i.id),
+          s.id,
+        ).toContain(s.single);
     }
     expect(new Set(walk.steps.map((s) => s.id)).size).toBe(walk.steps.length);
   });
@@ -41,13 +69,20 @@ describe.each(walked)('the walk of %s', (code, walk) => {
       const strip = walkSteps(walk.steps, 'strip', route.id).map((s) => s.id);
       const back = walkSteps(walk.steps, 'rebuild', route.id).map((s) => s.id);
       expect(back).toEqual(strip.filter((id) => back.includes(id)).reverse());
-      const { endMin, bars } = schedule({ family: code, route: route.id, chill: false, soak: true });
+      const { endMin, bars } = schedule({
+        family: code,
+        route: route.id,
+        chill: false,
+        soak: true,
+      });
       expect(endMin).toBe(Math.max(...bars.filter((b) => b.handsOn).map((b) => b.endMin)));
       expect(endMin).toBeLessThan(600);
     }
   });
   it('releases no vehicle with the road test, the brake or the wheel nuts open', () => {
-    const held = checksOf(code).filter((c) => c.release).map((c) => c.id);
+    const held = checksOf(code)
+      .filter((c) => c.release)
+      .map((c) => c.id);
     expect(held).toEqual(expect.arrayContaining(['smooth', 'hose', 'wheel-nuts', 'road']));
     expect(checksOf(code, 'on-car').map((c) => c.id)).not.toContain('alignment');
   });
@@ -56,11 +91,22 @@ describe.each(walked)('the walk of %s', (code, walk) => {
 it('uses every thing to see somewhere, and says in words what a family presses', () => {
   const used = new Set(walked.flatMap(([, w]) => factsIn(w)));
   expect(factIds.filter((id) => !used.has(id))).toEqual([]);
-  expect(strokesInWords('A2')).toBe('bearing off the shaft, bearing on to the shaft, ring on to the shaft');
-  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual(['P3', 'P3L', 'T2', 'A3']);
+  expect(strokesInWords('A2')).toBe(
+    'bearing off the shaft, bearing on to the shaft, ring on to the shaft',
+  );
+  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual([
+    'P3',
+    'P3L',
+    'T2',
+    'A3',
+  ]);
 });
 
 it('saves the hands the joints and the strut when a pressed-in bearing is done on the car', () => {
   const ids = (route: string) => walkSteps(walks.P1!.steps, 'strip', route).map((s) => s.id);
-  expect(ids('bench').filter((id) => !ids('on-car').includes(id))).toEqual(['steering', 'lower', 'strut']);
+  expect(ids('bench').filter((id) => !ids('on-car').includes(id))).toEqual([
+    'steering',
+    'lower',
+    'strut',
+  ]);
 });

@@ -1,9 +1,38 @@
 import { erf } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { drawChain, fromLimits, gripLostMm, gripOf, gripWarmMm, halfGoneMin, holds, judgeDamage, leftMm, shareBelow, warmingFaults, yieldsAtMm, type FitChain } from './index.ts';
+import {
+  drawChain,
+  fromLimits,
+  gripLostMm,
+  gripOf,
+  gripWarmMm,
+  halfGoneMin,
+  holds,
+  judgeDamage,
+  leftMm,
+  shareBelow,
+  warmingFaults,
+  yieldsAtMm,
+  type FitChain,
+} from './index.ts';
 
-const fit = { diameterMm: 76, outerDiameterMm: 102, innerBoreMm: 67, outerMaterial: 'ductile-iron', innerMaterial: 'steel' } as const;
-const chain: FitChain = { fit, lengthMm: 37, inside: fromLimits(75.987, 76), outside: { mean: 75.958, sd: 0.0015 }, roughness: { mean: 0.008, sd: 0.002 }, friction: fromLimits(0.07, 0.12, 2), creepMm: 0.024, tightMm: 0.036 };
+const fit = {
+  diameterMm: 76,
+  outerDiameterMm: 102,
+  innerBoreMm: 67,
+  outerMaterial: 'ductile-iron',
+  innerMaterial: 'steel',
+} as const;
+const chain: FitChain = {
+  fit,
+  lengthMm: 37,
+  inside: fromLimits(75.987, 76),
+  outside: { mean: 75.958, sd: 0.0015 },
+  roughness: { mean: 0.008, sd: 0.002 },
+  friction: fromLimits(0.07, 0.12, 2),
+  creepMm: 0.024,
+  tightMm: 0.036,
+};
 
 describe('the chain of a fit', () => {
   it('draws what calculation says: mean and deviation within 1 %, tails within three standard errors', () => {
@@ -12,7 +41,10 @@ describe('the chain of a fit', () => {
     const d = drawChain(chain, draws, 3);
     expect(Math.abs(d.grip.mean / grip.mean - 1)).toBeLessThan(0.01);
     expect(Math.abs(d.grip.sd / grip.sd - 1)).toBeLessThan(0.01);
-    for (const [drawn, share] of [[d.creeps, shareBelow(chain.creepMm, grip)], [d.tooTight, 1 - shareBelow(chain.tightMm!, grip)]] as const) {
+    for (const [drawn, share] of [
+      [d.creeps, shareBelow(chain.creepMm, grip)],
+      [d.tooTight, 1 - shareBelow(chain.tightMm!, grip)],
+    ] as const) {
       expect(share).toBeGreaterThan(0.001);
       expect(Math.abs(drawn - share)).toBeLessThan(3 * Math.sqrt((share * (1 - share)) / draws));
     }
@@ -20,10 +52,13 @@ describe('the chain of a fit', () => {
     expect(d.forceKn.low).toBeLessThan(d.forceKn.likely);
   });
   it('takes the normal law as a mathematics library does', () => {
-    for (const z of [-3, -1, -0.2, 0, 0.7, 2.5]) expect(shareBelow(z, { mean: 0, sd: 1 })).toBeCloseTo((1 + erf(z / Math.SQRT2)) / 2, 6);
+    for (const z of [-3, -1, -0.2, 0, 0.7, 2.5])
+      expect(shareBelow(z, { mean: 0, sd: 1 })).toBeCloseTo((1 + erf(z / Math.SQRT2)) / 2, 6);
   });
   it('flattens 0.8 of the roughness (DIN 7190-1)', () => {
-    expect(gripOf(chain).mean - gripOf({ ...chain, roughness: { mean: 0, sd: 0 } }).mean).toBeCloseTo(-0.8 * 0.008, 12);
+    expect(
+      gripOf(chain).mean - gripOf({ ...chain, roughness: { mean: 0, sd: 0 } }).mean,
+    ).toBeCloseTo(-0.8 * 0.008, 12);
   });
 });
 
@@ -32,10 +67,22 @@ describe('in service', () => {
     expect(0.06 - gripWarmMm(0.06, 76, 'aluminium', 60)).toBeCloseTo(0.05, 3);
     expect(gripWarmMm(0.06, 76, 'steel', 60)).toBeCloseTo(0.06, 12);
   });
-  it('loses grip under load: 0.08 √(F d ÷ B) µm (rule of thumb, from memory)', () => expect(gripLostMm(4200, 40, 37)).toBeCloseTo(0.0054, 4));
+  it('loses grip under load: 0.08 √(F d ÷ B) µm (rule of thumb, from memory)', () =>
+    expect(gripLostMm(4200, 40, 37)).toBeCloseTo(0.0054, 4));
   it('holds torque and axial force by friction on the seat: force as pressed, torque half a diameter of it', () => {
     // Case of 0.03 mm on 72 × 37 in steel: 10.72 kN at μ 0.12 (worked from Shigley's thick-wall formula)
-    const h = holds({ interferenceMm: 0.03, diameterMm: 72, outerDiameterMm: 110, innerBoreMm: 60, outerMaterial: 'steel', innerMaterial: 'steel' }, 0.12, 37);
+    const h = holds(
+      {
+        interferenceMm: 0.03,
+        diameterMm: 72,
+        outerDiameterMm: 110,
+        innerBoreMm: 60,
+        outerMaterial: 'steel',
+        innerMaterial: 'steel',
+      },
+      0.12,
+      37,
+    );
     expect(h.axialKn).toBeCloseTo(10.72, 1);
     expect(h.torqueNm).toBeCloseTo((h.axialKn * 1000 * 0.072) / 2, 6);
   });
@@ -64,9 +111,16 @@ describe('marks on a seat', () => {
   const mark = { nickShare: 0.03, nickDepthMm: 0.2, sealTrack: false, grooved: false };
   it('lets a few per cent be dressed, and nothing under a seal lip (common practice, no published source)', () => {
     expect(judgeDamage('journal', mark)[0]).toMatchObject({ status: 'check', rule: 'seat.dress' });
-    expect(judgeDamage('journal', { ...mark, sealTrack: true })[0]).toMatchObject({ status: 'stop', rule: 'seat.seal-track' });
+    expect(judgeDamage('journal', { ...mark, sealTrack: true })[0]).toMatchObject({
+      status: 'stop',
+      rule: 'seat.seal-track',
+    });
     expect(judgeDamage('journal', { ...mark, nickShare: 0.2 })[0]!.rule).toBe('seat.nick-share');
-    expect(judgeDamage('bore', { ...mark, nickShare: 0, nickDepthMm: 0, grooved: true }).map((v) => v.rule)).toEqual(['seat.grooved']);
+    expect(
+      judgeDamage('bore', { ...mark, nickShare: 0, nickDepthMm: 0, grooved: true }).map(
+        (v) => v.rule,
+      ),
+    ).toEqual(['seat.grooved']);
     expect(judgeDamage('bore', { ...mark, nickShare: 0, nickDepthMm: 0 })).toEqual([]);
   });
 });

@@ -8,7 +8,10 @@ export interface Normal {
 }
 
 /** Half of a tolerance zone, or of an instrument's doubt, taken as two or three deviations (common practice, no published source). */
-export const fromLimits = (low: number, high: number, sigmas: 2 | 3 = 3): Normal => ({ mean: (low + high) / 2, sd: (high - low) / (2 * sigmas) });
+export const fromLimits = (low: number, high: number, sigmas: 2 | 3 = 3): Normal => ({
+  mean: (low + high) / 2,
+  sd: (high - low) / (2 * sigmas),
+});
 
 /** What decides how tight a ring sits and what it takes to press it. Lengths in mm. */
 export interface FitChain {
@@ -29,7 +32,10 @@ export const smoothingShare = 0.8;
 
 /** Mean and deviation of the effective interference, mm: a sum of independent parts, so exact for any of their shapes. */
 export function gripOf(c: FitChain): Normal {
-  return { mean: c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean, sd: Math.hypot(c.inside.sd, c.outside.sd, smoothingShare * c.roughness.sd) };
+  return {
+    mean: c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean,
+    sd: Math.hypot(c.inside.sd, c.outside.sd, smoothingShare * c.roughness.sd),
+  };
 }
 
 /** Share of a normal law below x (Abramowitz and Stegun 7.1.26, error under 1.5e-7). */
@@ -37,7 +43,10 @@ export function shareBelow(x: number, { mean, sd }: Normal): number {
   if (sd === 0) return x > mean ? 1 : 0;
   const z = (x - mean) / (sd * Math.SQRT2);
   const t = 1 / (1 + 0.3275911 * Math.abs(z));
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-z * z);
+  const tail =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+    Math.exp(-z * z);
   return z > 0 ? 1 - tail / 2 : tail / 2;
 }
 
@@ -63,7 +72,10 @@ function source(seed: number): () => number {
   let kept = 0;
   let has = false;
   return () => {
-    if (has) { has = false; return kept; }
+    if (has) {
+      has = false;
+      return kept;
+    }
     let x = 0;
     let y = 0;
     let s = 0;
@@ -102,16 +114,39 @@ export function drawChain(c: FitChain, draws: number, seed: number): ChainResult
   let tooTight = 0;
   const tight = c.tightMm ?? Infinity;
   for (let i = 0; i < draws; i++) {
-    const g = c.inside.mean - c.outside.mean - smoothingShare * c.roughness.mean + c.inside.sd * next() + c.outside.sd * next() + smoothingShare * c.roughness.sd * next();
+    const g =
+      c.inside.mean -
+      c.outside.mean -
+      smoothingShare * c.roughness.mean +
+      c.inside.sd * next() +
+      c.outside.sd * next() +
+      smoothingShare * c.roughness.sd * next();
     sum += g;
     squares += g * g;
     counts[Math.max(0, Math.min(bins - 1, ((g - from) * perStep) | 0))]! += 1;
     if (g <= c.creepMm) creeps += 1;
     if (g >= tight) tooTight += 1;
-    if (i < forces.length) forces[i] = forceN(perMm * Math.max(0, g), Math.max(0.01, c.friction.mean + c.friction.sd * next()), c.fit.diameterMm, c.lengthMm) / 1000;
+    if (i < forces.length)
+      forces[i] =
+        forceN(
+          perMm * Math.max(0, g),
+          Math.max(0.01, c.friction.mean + c.friction.sd * next()),
+          c.fit.diameterMm,
+          c.lengthMm,
+        ) / 1000;
   }
   forces.sort();
-  const at = (share: number) => forces[Math.min(forces.length - 1, Math.floor(share * forces.length))]!;
+  const at = (share: number) =>
+    forces[Math.min(forces.length - 1, Math.floor(share * forces.length))]!;
   const mean = sum / draws;
-  return { draws, grip: { mean, sd: Math.sqrt(Math.max(0, squares / draws - mean * mean)) }, from, to, counts, creeps: creeps / draws, tooTight: tooTight / draws, forceKn: { low: at(0.05), likely: at(0.5), high: at(0.95) } };
+  return {
+    draws,
+    grip: { mean, sd: Math.sqrt(Math.max(0, squares / draws - mean * mean)) },
+    from,
+    to,
+    counts,
+    creeps: creeps / draws,
+    tooTight: tooTight / draws,
+    forceKn: { low: at(0.05), likely: at(0.5), high: at(0.95) },
+  };
 }

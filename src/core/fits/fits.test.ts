@@ -1,13 +1,34 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { bearingNormal, expansionMm, forceN, hoopMpa, itGrade, judgeSeat, pressureMpa, racewayChangeMm, tolerance, type PressFit } from './index.ts';
+import {
+  bearingNormal,
+  expansionMm,
+  forceN,
+  hoopMpa,
+  itGrade,
+  judgeSeat,
+  pressureMpa,
+  racewayChangeMm,
+  tolerance,
+  type PressFit,
+} from './index.ts';
 import { worst } from '../verdict.ts';
 
 describe('ISO 286', () => {
   // ISO 286-2:2010 (memory)
   it.each([
-    [25, 'k6', 15, 2], [40, 'k6', 18, 2], [40, 'm6', 25, 9], [45, 'n6', 33, 17], [72, 'H7', 30, 0], [72, 'N7', -9, -39],
-    [72, 'P7', -21, -51], [72, 'R7', -32, -62], [84, 'P7', -24, -59], [40, 'P7', -17, -42], [25, 'N7', -7, -28], [60, 's6', 72, 53],
+    [25, 'k6', 15, 2],
+    [40, 'k6', 18, 2],
+    [40, 'm6', 25, 9],
+    [45, 'n6', 33, 17],
+    [72, 'H7', 30, 0],
+    [72, 'N7', -9, -39],
+    [72, 'P7', -21, -51],
+    [72, 'R7', -32, -62],
+    [84, 'P7', -24, -59],
+    [40, 'P7', -17, -42],
+    [25, 'N7', -7, -28],
+    [60, 's6', 72, 53],
   ])('%d %s is %d / %d µm', (size, cls, upperUm, lowerUm) => {
     expect(tolerance(size, cls)).toEqual({ upperUm, lowerUm });
   });
@@ -20,14 +41,27 @@ describe('ISO 286', () => {
     expect(() => tolerance(40, 'J9')).toThrow(/^class: /u);
   });
   it('begins every hole H at nominal and ends every shaft h there', () => {
-    fc.assert(fc.property(fc.double({ min: 3.01, max: 500, noNaN: true }), fc.integer({ min: 4, max: 11 }), (size, grade) => {
-      expect(tolerance(size, `H${grade}`).lowerUm).toBe(0);
-      expect(tolerance(size, `h${grade}`).upperUm).toBe(0);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3.01, max: 500, noNaN: true }),
+        fc.integer({ min: 4, max: 11 }),
+        (size, grade) => {
+          expect(tolerance(size, `H${grade}`).lowerUm).toBe(0);
+          expect(tolerance(size, `h${grade}`).upperUm).toBe(0);
+        },
+      ),
+    );
   });
   it('gives the bearing tolerances of ISO 492 class Normal', () => {
     // ISO 492, class Normal (memory)
-    expect([bearingNormal(40, 'bore'), bearingNormal(25, 'bore'), bearingNormal(72, 'outside'), bearingNormal(90, 'outside')].map((d) => d.lowerUm)).toEqual([-12, -10, -13, -15]);
+    expect(
+      [
+        bearingNormal(40, 'bore'),
+        bearingNormal(25, 'bore'),
+        bearingNormal(72, 'outside'),
+        bearingNormal(90, 'outside'),
+      ].map((d) => d.lowerUm),
+    ).toEqual([-12, -10, -13, -15]);
   });
 
   it('names the field of what is outside the table', () => {
@@ -36,45 +70,86 @@ describe('ISO 286', () => {
   });
 
   it('keeps the width of a class equal to its grade', () => {
-    fc.assert(fc.property(fc.integer({ min: 4, max: 500 }), fc.constantFrom('k6', 'm6', 'n6', 'p6', 's6', 'N7', 'P7', 'R7', 'H7', 'js6'), (size, cls) => {
-      const d = tolerance(size, cls);
-      expect(d.upperUm - d.lowerUm).toBeCloseTo(itGrade(size, Number(cls.replace(/\D/gu, ''))), 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 500 }),
+        fc.constantFrom('k6', 'm6', 'n6', 'p6', 's6', 'N7', 'P7', 'R7', 'H7', 'js6'),
+        (size, cls) => {
+          const d = tolerance(size, cls);
+          expect(d.upperUm - d.lowerUm).toBeCloseTo(
+            itGrade(size, Number(cls.replace(/\D/gu, ''))),
+            9,
+          );
+        },
+      ),
+    );
   });
 });
 
-const steel = (interferenceMm: number, diameterMm: number, outerDiameterMm: number, innerBoreMm: number): PressFit => ({ interferenceMm, diameterMm, outerDiameterMm, innerBoreMm, outerMaterial: 'steel', innerMaterial: 'steel' });
+const steel = (
+  interferenceMm: number,
+  diameterMm: number,
+  outerDiameterMm: number,
+  innerBoreMm: number,
+): PressFit => ({
+  interferenceMm,
+  diameterMm,
+  outerDiameterMm,
+  innerBoreMm,
+  outerMaterial: 'steel',
+  innerMaterial: 'steel',
+});
 
 describe('press fit', () => {
   // Worked by hand from the thick-wall formula (Shigley, press and shrink fits)
-  it.each([[steel(0.03, 72, 110, 60), 37, 10.67, 10.72], [steel(0.025, 40, 52, 0), 37, 26.28, 14.66]])('case %#', (fit, length, pressure, forceKn) => {
+  it.each([
+    [steel(0.03, 72, 110, 60), 37, 10.67, 10.72],
+    [steel(0.025, 40, 52, 0), 37, 26.28, 14.66],
+  ])('case %#', (fit, length, pressure, forceKn) => {
     expect(pressureMpa(fit)).toBeCloseTo(pressure, 1);
     expect(forceN(pressureMpa(fit), 0.12, fit.diameterMm, length) / 1000).toBeCloseTo(forceKn, 1);
   });
 
   it('balances the wall: hoop force in the outer body equals pressure over the bore', () => {
     // Equilibrium of a thick cylinder: the integral of Lamé's hoop stress over the wall is p·d/2.
-    fc.assert(fc.property(fc.double({ min: 0.005, max: 0.08, noNaN: true }), fc.double({ min: 90, max: 160, noNaN: true }), (delta, Do) => {
-      const fit = steel(delta, 76, Do, 60);
-      const p = pressureMpa(fit);
-      const at = (r: number) => (p * 38 ** 2 / ((Do / 2) ** 2 - 38 ** 2)) * (1 + (Do / 2) ** 2 / r ** 2);
-      const n = 4000;
-      const step = (Do / 2 - 38) / n;
-      const sum = Array.from({ length: n }, (_, i) => at(38 + (i + 0.5) * step) * step).reduce((a, b) => a + b);
-      expect(sum).toBeCloseTo(p * 38, 2);
-      expect(hoopMpa(fit).outerMpa).toBeCloseTo(at(38), 6);
-    }), { numRuns: 20 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.005, max: 0.08, noNaN: true }),
+        fc.double({ min: 90, max: 160, noNaN: true }),
+        (delta, Do) => {
+          const fit = steel(delta, 76, Do, 60);
+          const p = pressureMpa(fit);
+          const at = (r: number) =>
+            ((p * 38 ** 2) / ((Do / 2) ** 2 - 38 ** 2)) * (1 + (Do / 2) ** 2 / r ** 2);
+          const n = 4000;
+          const step = (Do / 2 - 38) / n;
+          const sum = Array.from({ length: n }, (_, i) => at(38 + (i + 0.5) * step) * step).reduce(
+            (a, b) => a + b,
+          );
+          expect(sum).toBeCloseTo(p * 38, 2);
+          expect(hoopMpa(fit).outerMpa).toBeCloseTo(at(38), 6);
+        },
+      ),
+      { numRuns: 20 },
+    );
   });
 
   it('needs more force the tighter it is, in proportion, and none at zero', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.1, noNaN: true }), fc.double({ min: 1.01, max: 3, noNaN: true }), (delta, k) => {
-      const at = (d: number) => forceN(pressureMpa(steel(d, 72, 110, 60)), 0.1, 72, 37);
-      expect(at(delta * k)).toBeGreaterThan(at(delta));
-      expect(at(delta * k) / at(delta)).toBeCloseTo(k, 9);
-      expect(at(0)).toBe(0);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 0.1, noNaN: true }),
+        fc.double({ min: 1.01, max: 3, noNaN: true }),
+        (delta, k) => {
+          const at = (d: number) => forceN(pressureMpa(steel(d, 72, 110, 60)), 0.1, 72, 37);
+          expect(at(delta * k)).toBeGreaterThan(at(delta));
+          expect(at(delta * k) / at(delta)).toBeCloseTo(k, 9);
+          expect(at(0)).toBe(0);
+        },
+      ),
+    );
   });
-  it('needs no force when it is loose', () => expect(pressureMpa(steel(-0.01, 72, 110, 60))).toBe(0));
+  it('needs no force when it is loose', () =>
+    expect(pressureMpa(steel(-0.01, 72, 110, 60))).toBe(0));
 
   it('changes the raceways', () => {
     // Worked by hand from Lamé, equal moduli
@@ -89,16 +164,57 @@ describe('press fit', () => {
 });
 
 describe('seat', () => {
-  const seat = (readingsMm: number[][], doubtMm = 0.003) => judgeSeat({ kind: 'bore', nominalMm: 76, toleranceClass: 'P7', classSource: 'test', readingsMm, instrument: { id: 'x', name: 'gauge', doubtMm } });
+  const seat = (readingsMm: number[][], doubtMm = 0.003) =>
+    judgeSeat({
+      kind: 'bore',
+      nominalMm: 76,
+      toleranceClass: 'P7',
+      classSource: 'test',
+      readingsMm,
+      instrument: { id: 'x', name: 'gauge', doubtMm },
+    });
   it('passes a bore that is round, straight and to size', () => {
-    const r = seat([[75.964, 75.961], [75.961, 75.959], [75.962, 75.958]]);
+    const r = seat([
+      [75.964, 75.961],
+      [75.961, 75.959],
+      [75.962, 75.958],
+    ]);
     expect(worst(r.verdicts)).toBe('good');
     expect(r.interference.likely).toBeCloseTo(0.0323, 3);
   });
-  it('stops a bore the ring would slide into', () => expect(seat([[76.01, 76.01], [76.01, 76.01], [76.01, 76.01]]).verdicts[0]).toMatchObject({ status: 'stop', rule: 'seat.no-grip' }));
+  it('stops a bore the ring would slide into', () =>
+    expect(
+      seat([
+        [76.01, 76.01],
+        [76.01, 76.01],
+        [76.01, 76.01],
+      ]).verdicts[0],
+    ).toMatchObject({ status: 'stop', rule: 'seat.no-grip' }));
   it('stops an oval bore and a tapered one', () => {
-    expect(seat([[75.98, 75.95], [75.96, 75.96], [75.96, 75.96]]).verdicts.map((v) => v.rule)).toContain('seat.round');
-    expect(seat([[75.98, 75.98], [75.96, 75.96], [75.95, 75.95]]).verdicts.map((v) => v.rule)).toContain('seat.taper');
+    expect(
+      seat([
+        [75.98, 75.95],
+        [75.96, 75.96],
+        [75.96, 75.96],
+      ]).verdicts.map((v) => v.rule),
+    ).toContain('seat.round');
+    expect(
+      seat([
+        [75.98, 75.98],
+        [75.96, 75.96],
+        [75.95, 75.95],
+      ]).verdicts.map((v) => v.rule),
+    ).toContain('seat.taper');
   });
-  it('will not judge a seat by calliper', () => expect(seat([[75.96, 75.96], [75.96, 75.96], [75.96, 75.96]], 0.03).verdicts.map((v) => v.rule)).toContain('seat.instrument'));
+  it('will not judge a seat by calliper', () =>
+    expect(
+      seat(
+        [
+          [75.96, 75.96],
+          [75.96, 75.96],
+          [75.96, 75.96],
+        ],
+        0.03,
+      ).verdicts.map((v) => v.rule),
+    ).toContain('seat.instrument'));
 });

@@ -1,7 +1,9 @@
 /** Upper ends of the size ranges in mm ("over … up to and including …"), from 3 mm. ISO 286-1:2010 (quoted from memory). */
 export const ranges = [6, 10, 18, 30, 50, 80, 120, 180, 250, 315, 400, 500] as const;
 /** The finer ranges at which r and s step. */
-export const fineRanges = [6, 10, 18, 30, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500] as const;
+export const fineRanges = [
+  6, 10, 18, 30, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500,
+] as const;
 
 /** Standard tolerances IT in µm, one figure a range. ISO 286-1:2010, table 1 (memory). */
 export const itGrades: Record<number, readonly number[]> = {
@@ -29,7 +31,9 @@ export const lowerShaft: Record<string, readonly number[]> = {
   n: [8, 10, 12, 15, 17, 20, 23, 27, 31, 34, 37, 40],
   p: [12, 15, 18, 22, 26, 32, 37, 43, 50, 56, 62, 68],
   r: [15, 19, 23, 28, 34, 41, 43, 51, 54, 63, 65, 68, 77, 80, 84, 94, 98, 108, 114, 126, 132],
-  s: [19, 23, 28, 35, 43, 53, 59, 71, 79, 92, 100, 108, 122, 130, 140, 158, 170, 190, 208, 232, 252],
+  s: [
+    19, 23, 28, 35, 43, 53, 59, 71, 79, 92, 100, 108, 122, 130, 140, 158, 170, 190, 208, 232, 252,
+  ],
 };
 
 /** Lower deviation ei of shafts j, and upper deviation ES of holes J, µm, by grade: they follow no rule. ISO 286-2:2010 (memory). */
@@ -46,13 +50,46 @@ export const holeJ: Record<number, readonly number[]> = {
 
 /** Lower deviation ei of shafts t, µm, from over 24 mm: [up to mm, ei]. ISO 286-1:2010 (memory). */
 export const shaftT: readonly (readonly [number, number])[] = [
-  [30, 41], [40, 48], [50, 54], [65, 66], [80, 75], [100, 91], [120, 104], [140, 122], [160, 134], [180, 146], [200, 166], [225, 180], [250, 196], [280, 218], [315, 240], [355, 268], [400, 294], [450, 330], [500, 360],
+  [30, 41],
+  [40, 48],
+  [50, 54],
+  [65, 66],
+  [80, 75],
+  [100, 91],
+  [120, 104],
+  [140, 122],
+  [160, 134],
+  [180, 146],
+  [200, 166],
+  [225, 180],
+  [250, 196],
+  [280, 218],
+  [315, 240],
+  [355, 268],
+  [400, 294],
+  [450, 330],
+  [500, 360],
 ];
 
 /** ISO 492 class Normal, mean diameter deviation 0/−t: [up to mm, t in µm] (memory). */
 export const normalBore: readonly (readonly [number, number])[] = [
-  [18, 8], [30, 10], [50, 12], [80, 15], [120, 20], [180, 25], [250, 30], [315, 35],
+  [18, 8],
+  [30, 10],
+  [50, 12],
+  [80, 15],
+  [120, 20],
+  [180, 25],
+  [250, 30],
+  [315, 35],
 ];
 export const normalOutside: readonly (readonly [number, number])[] = [
-  [18, 8], [30, 9], [50, 11], [80, 13], [120, 15], [150, 18], [180, 25], [250, 30], [315, 35],
+  [18, 8],
+  [30, 9],
+  [50, 11],
+  [80, 13],
+  [120, 15],
+  [150, 18],
+  [180, 25],
+  [250, 30],
+  [315, 35],
 ];

@@ -13,15 +13,20 @@ const fine = steps(fineRanges);
 
 describe('every cell of the tables', () => {
   // ISO 286-1:2010, annex on the basis of the system: i = 0.45 ∛D + 0.001 D, IT5 7i, IT6 10i, … IT11 100i (memory).
-  it.each([[5, 7], [6, 10], [7, 16], [8, 25], [9, 40], [10, 64], [11, 100]])(
-    'IT%d is %d tolerance units, rounded',
-    (grade, units) => {
-      for (const { sizeMm, meanMm } of coarse) {
-        const law = units * (0.45 * Math.cbrt(meanMm) + 0.001 * meanMm);
-        expect(Math.abs(itGrade(sizeMm, grade) / law - 1), `${sizeMm}`).toBeLessThan(0.1);
-      }
-    },
-  );
+  it.each([
+    [5, 7],
+    [6, 10],
+    [7, 16],
+    [8, 25],
+    [9, 40],
+    [10, 64],
+    [11, 100],
+  ])('IT%d is %d tolerance units, rounded', (grade, units) => {
+    for (const { sizeMm, meanMm } of coarse) {
+      const law = units * (0.45 * Math.cbrt(meanMm) + 0.001 * meanMm);
+      expect(Math.abs(itGrade(sizeMm, grade) / law - 1), `${sizeMm}`).toBeLessThan(0.1);
+    }
+  });
 
   // The same annex: the law of each fundamental deviation, µm, D the geometric mean of its range (memory).
   const it7 = (d: number) => itGrade(d, 7);
@@ -38,7 +43,9 @@ describe('every cell of the tables', () => {
       const { upperUm, lowerUm } = tolerance(sizeMm, `${letter}6`);
       const fundamental = letter === 'f' || letter === 'g' ? upperUm : lowerUm;
       const off = Math.abs(fundamental - law(meanMm, sizeMm));
-      expect(off, `${letter} up to ${sizeMm}`).toBeLessThan(withinUm + 0.03 * Math.abs(fundamental));
+      expect(off, `${letter} up to ${sizeMm}`).toBeLessThan(
+        withinUm + 0.03 * Math.abs(fundamental),
+      );
     }
   });
   it('shaft s stands off by IT8 and a little up to 50 mm, by IT7 and 0.4 D over it; r half way from p in ratio', () => {
@@ -65,8 +72,14 @@ describe('every cell of the tables', () => {
 
 // ISO 286-2:2010 (memory): holes K, M, N carry Δ up to IT8, P and R up to IT7 only.
 it.each([
-  [40, 'K8', 12, -27], [40, 'M8', 5, -34], [40, 'N8', -3, -42], [72, 'N8', -4, -50],
-  [40, 'P8', -26, -65], [40, 'K7', 7, -18], [40, 'M7', 0, -25], [40, 'N9', 0, -62],
+  [40, 'K8', 12, -27],
+  [40, 'M8', 5, -34],
+  [40, 'N8', -3, -42],
+  [72, 'N8', -4, -50],
+  [40, 'P8', -26, -65],
+  [40, 'K7', 7, -18],
+  [40, 'M7', 0, -25],
+  [40, 'N9', 0, -62],
 ])('%d %s is %d / %d µm', (size, cls, upperUm, lowerUm) =>
   expect(tolerance(size, cls)).toEqual({ upperUm, lowerUm }),
 );

@@ -1,4 +1,15 @@
-import { fineRanges, holeJ, itGrades, lowerShaft, shaftJ, shaftT, normalBore, normalOutside, ranges, upperShaft } from './iso286.data.ts';
+import {
+  fineRanges,
+  holeJ,
+  itGrades,
+  lowerShaft,
+  shaftJ,
+  shaftT,
+  normalBore,
+  normalOutside,
+  ranges,
+  upperShaft,
+} from './iso286.data.ts';
 
 /** Limits of size from the nominal, in µm. */
 export interface Deviations {
@@ -8,7 +19,8 @@ export interface Deviations {
 
 const indexIn = (limits: readonly number[], sizeMm: number): number => {
   const i = limits.findIndex((upTo) => sizeMm <= upTo);
-  if (!(sizeMm > 3) || i < 0) throw new RangeError(`sizeMm: ${sizeMm} mm is outside the table (over 3 up to 500 mm)`);
+  if (!(sizeMm > 3) || i < 0)
+    throw new RangeError(`sizeMm: ${sizeMm} mm is outside the table (over 3 up to 500 mm)`);
   return i;
 };
 
@@ -25,7 +37,10 @@ export function itGrade(sizeMm: number, grade: number): number {
  */
 export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   const found = /^(js|JS|[fghjkmnprstFGHJKMNPRS])(\d{1,2})$/u.exec(toleranceClass);
-  if (!found) throw new RangeError(`class: “${toleranceClass}” is not a class in the table, such as P7 or k6`);
+  if (!found)
+    throw new RangeError(
+      `class: “${toleranceClass}” is not a class in the table, such as P7 or k6`,
+    );
   const [, letter = '', digits = ''] = found;
   const grade = Number(digits);
   const it = itGrade(sizeMm, grade);
@@ -34,7 +49,10 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   if (kind === 'js') return { upperUm: it / 2, lowerUm: -it / 2 };
   if (kind === 'j') {
     const row = (hole ? holeJ : shaftJ)[grade];
-    if (!row) throw new RangeError(`class: ${letter}${grade} is not tabled; ${hole ? 'J6 to J8' : 'j5 to j7'} are`);
+    if (!row)
+      throw new RangeError(
+        `class: ${letter}${grade} is not tabled; ${hole ? 'J6 to J8' : 'j5 to j7'} are`,
+      );
     const d = row[indexIn(ranges, sizeMm)]!;
     return hole ? { upperUm: d, lowerUm: d - it } : { upperUm: d + it, lowerUm: d };
   }
@@ -48,7 +66,10 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
     const es = clearance[indexIn(ranges, sizeMm)]!;
     return hole ? { upperUm: it - es, lowerUm: 0 - es } : { upperUm: es, lowerUm: es - it };
   }
-  const ei = kind === 'k' && grade > 7 && !hole ? 0 : lowerShaft[kind]![indexIn(kind === 'r' || kind === 's' ? fineRanges : ranges, sizeMm)]!;
+  const ei =
+    kind === 'k' && grade > 7 && !hole
+      ? 0
+      : lowerShaft[kind]![indexIn(kind === 'r' || kind === 's' ? fineRanges : ranges, sizeMm)]!;
   if (!hole) return { upperUm: ei + it, lowerUm: ei };
   const deltaUpTo = kind === 'k' || kind === 'm' || kind === 'n' ? 8 : 7;
   if (kind === 'n' && grade > 8) return { upperUm: 0, lowerUm: -it };
@@ -65,4 +86,7 @@ export function bearingNormal(sizeMm: number, what: 'bore' | 'outside'): Deviati
 }
 
 /** Limits of size in mm. */
-export const limitsMm = (sizeMm: number, d: Deviations) => ({ lowMm: sizeMm + d.lowerUm / 1000, highMm: sizeMm + d.upperUm / 1000 });
+export const limitsMm = (sizeMm: number, d: Deviations) => ({
+  lowMm: sizeMm + d.lowerUm / 1000,
+  highMm: sizeMm + d.upperUm / 1000,
+});

@@ -28,11 +28,13 @@ export interface PressFit {
 export function pressureMpa(fit: PressFit): number {
   const { interferenceMm: delta, diameterMm: d, outerDiameterMm: Do, innerBoreMm: di } = fit;
   if (!(Do > d)) throw new RangeError(`outerDiameterMm: ${Do} must be larger than the seat ${d}`);
-  if (!(di >= 0 && di < d)) throw new RangeError(`innerBoreMm: ${di} must be from 0 to below the seat ${d}`);
+  if (!(di >= 0 && di < d))
+    throw new RangeError(`innerBoreMm: ${di} must be from 0 to below the seat ${d}`);
   const o = materials[fit.outerMaterial];
   const i = materials[fit.innerMaterial];
-  const give = (d / o.eMpa) * ((Do ** 2 + d ** 2) / (Do ** 2 - d ** 2) + o.poisson)
-    + (d / i.eMpa) * ((d ** 2 + di ** 2) / (d ** 2 - di ** 2) - i.poisson);
+  const give =
+    (d / o.eMpa) * ((Do ** 2 + d ** 2) / (Do ** 2 - d ** 2) + o.poisson) +
+    (d / i.eMpa) * ((d ** 2 + di ** 2) / (d ** 2 - di ** 2) - i.poisson);
   return Math.max(0, delta) / give;
 }
 
@@ -47,8 +49,12 @@ export function hoopMpa(fit: PressFit): { outerMpa: number; innerMpa: number } {
 }
 
 /** Force in N to move a fit of engaged length x mm: F = μ p π d x. */
-export const forceN = (pressure: number, friction: number, diameterMm: number, engagedMm: number): number =>
-  friction * pressure * Math.PI * diameterMm * Math.max(0, engagedMm);
+export const forceN = (
+  pressure: number,
+  friction: number,
+  diameterMm: number,
+  engagedMm: number,
+): number => friction * pressure * Math.PI * diameterMm * Math.max(0, engagedMm);
 
 /** What is on the seat: a choice of school. */
 export const films = ['oiled', 'dry', 'paste'] as const;
@@ -65,17 +71,31 @@ export const frictions: Record<Film, Band> = {
 export const removalFactor: Band = { low: 1, likely: 1.8, high: 4 };
 
 /** Change of a diameter with temperature, mm: α d ΔT. */
-export const expansionMm = (diameterMm: number, alphaPerK: number, deltaK: number): number => alphaPerK * diameterMm * deltaK;
+export const expansionMm = (diameterMm: number, alphaPerK: number, deltaK: number): number =>
+  alphaPerK * diameterMm * deltaK;
 
 /** Change of the raceway diameter when a ring is fitted, mm; equal moduli, Lamé. */
-export function racewayChangeMm(ring: 'inner' | 'outer', interferenceMm: number, seatMm: number, racewayMm: number, otherMm: number): number {
+export function racewayChangeMm(
+  ring: 'inner' | 'outer',
+  interferenceMm: number,
+  seatMm: number,
+  racewayMm: number,
+  otherMm: number,
+): number {
   return ring === 'inner'
-    ? interferenceMm * (seatMm / racewayMm) * ((1 - (otherMm / seatMm) ** 2) / (1 - (otherMm / racewayMm) ** 2))
-    : -interferenceMm * (racewayMm / seatMm) * ((1 - (seatMm / otherMm) ** 2) / (1 - (racewayMm / otherMm) ** 2));
+    ? interferenceMm *
+        (seatMm / racewayMm) *
+        ((1 - (otherMm / seatMm) ** 2) / (1 - (otherMm / racewayMm) ** 2))
+    : -interferenceMm *
+        (racewayMm / seatMm) *
+        ((1 - (seatMm / otherMm) ** 2) / (1 - (racewayMm / otherMm) ** 2));
 }
 
 /** Fit band from limits of shaft-like and hole-like sizes in mm; likely is the difference of the middles. */
-export function interferenceBand(inside: { lowMm: number; highMm: number }, outside: { lowMm: number; highMm: number }): Band {
+export function interferenceBand(
+  inside: { lowMm: number; highMm: number },
+  outside: { lowMm: number; highMm: number },
+): Band {
   return {
     low: inside.lowMm - outside.highMm,
     likely: (inside.lowMm + inside.highMm - outside.lowMm - outside.highMm) / 2,

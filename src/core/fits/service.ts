@@ -1,10 +1,23 @@
-import { expansionMm, hoopMpa, materials, pressureMpa, type Material, type PressFit } from './pressure.ts';
+import {
+  expansionMm,
+  hoopMpa,
+  materials,
+  pressureMpa,
+  type Material,
+  type PressFit,
+} from './pressure.ts';
 
 /** Yield, MPa; for grey iron, which does not yield, half its tensile strength. Handbook means, from memory; the maker's figure comes first. */
-export const yieldMpa: Record<Material, number> = { steel: 350, 'grey-iron': 110, 'ductile-iron': 310, aluminium: 200 };
+export const yieldMpa: Record<Material, number> = {
+  steel: 350,
+  'grey-iron': 110,
+  'ductile-iron': 310,
+  aluminium: 200,
+};
 
 /** Grip lost by a ring under radial load, mm: 0.08 √(F d ÷ B) µm, F in N (rule of thumb, from memory). */
-export const gripLostMm = (radialN: number, boreMm: number, widthMm: number): number => (0.08 * Math.sqrt((radialN * boreMm) / widthMm)) / 1000;
+export const gripLostMm = (radialN: number, boreMm: number, widthMm: number): number =>
+  (0.08 * Math.sqrt((radialN * boreMm) / widthMm)) / 1000;
 
 /** Interference at which the outer body's hoop stress reaches its yield, mm. */
 export function yieldsAtMm(fit: Omit<PressFit, 'interferenceMm'>): number {
@@ -12,14 +25,24 @@ export function yieldsAtMm(fit: Omit<PressFit, 'interferenceMm'>): number {
 }
 
 /** Torque in N·m and axial force in kN that a fit can hold before it creeps: friction on the whole seat. */
-export function holds(fit: PressFit, friction: number, lengthMm: number): { torqueNm: number; axialKn: number } {
+export function holds(
+  fit: PressFit,
+  friction: number,
+  lengthMm: number,
+): { torqueNm: number; axialKn: number } {
   const newton = friction * pressureMpa(fit) * Math.PI * fit.diameterMm * lengthMm;
   return { torqueNm: (newton * fit.diameterMm) / 2000, axialKn: newton / 1000 };
 }
 
 /** Interference left when a housing is warmer than 20 °C by `deltaK`: the difference of expansions of housing and ring. */
-export const gripWarmMm = (interferenceMm: number, seatMm: number, housing: Material, deltaK: number): number =>
-  interferenceMm - expansionMm(seatMm, materials[housing].alphaPerK - materials.steel.alphaPerK, deltaK);
+export const gripWarmMm = (
+  interferenceMm: number,
+  seatMm: number,
+  housing: Material,
+  deltaK: number,
+): number =>
+  interferenceMm -
+  expansionMm(seatMm, materials[housing].alphaPerK - materials.steel.alphaPerK, deltaK);
 
 export interface Warming {
   diameterMm: number;
@@ -32,7 +55,12 @@ export interface Warming {
 }
 
 /** Change of a diameter after some minutes in the shop, mm against the shop's temperature. */
-export const leftMm = (w: Warming, minutes: number): number => expansionMm(w.diameterMm, materials[w.material].alphaPerK, (w.startC - w.shopC) * Math.exp(-minutes / w.tauMin));
+export const leftMm = (w: Warming, minutes: number): number =>
+  expansionMm(
+    w.diameterMm,
+    materials[w.material].alphaPerK,
+    (w.startC - w.shopC) * Math.exp(-minutes / w.tauMin),
+  );
 
 /** Minutes until half of the change is gone: τ ln 2. */
 export const halfGoneMin = (tauMin: number): number => tauMin * Math.LN2;
@@ -42,8 +70,15 @@ export const sealedMaxC = 80;
 
 /** What speaks against a temperature; empty when nothing does. */
 export function warmingFaults(what: 'bearing' | 'housing', startC: number): string[] {
-  if (what === 'bearing' && startC > sealedMaxC) return [`A sealed, greased bearing goes no higher than about ${sealedMaxC} °C: grease, seals and encoder set the limit.`];
-  if (what === 'housing' && startC > 120) return ['Warm a housing gently: over 120 °C its strength and the seals beside it suffer. Never by flame.'];
-  if (startC < -60) return ['Colder than −60 °C is not asked for here: grease and seals stiffen and crack.'];
+  if (what === 'bearing' && startC > sealedMaxC)
+    return [
+      `A sealed, greased bearing goes no higher than about ${sealedMaxC} °C: grease, seals and encoder set the limit.`,
+    ];
+  if (what === 'housing' && startC > 120)
+    return [
+      'Warm a housing gently: over 120 °C its strength and the seals beside it suffer. Never by flame.',
+    ];
+  if (startC < -60)
+    return ['Colder than −60 °C is not asked for here: grease and seals stiffen and crack.'];
   return [];
 }

@@ -1,6 +1,14 @@
 import type { Complaint, TestResult } from '../diagnosis/index.ts';
 import type { FamilyCode } from '../families/index.ts';
-import { atTwenty, isCount, readingsNeeded, type CataloguePart, type DimensionId, type OldPart, type Reading } from '../matching/index.ts';
+import {
+  atTwenty,
+  isCount,
+  readingsNeeded,
+  type CataloguePart,
+  type DimensionId,
+  type OldPart,
+  type Reading,
+} from '../matching/index.ts';
 import type { Encoder, Side } from '../parts.ts';
 import { thinned, type Operation, type StrokeReading } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
@@ -59,8 +67,26 @@ export interface JobState {
 }
 
 export const emptyState = (): JobState => ({
-  results: [], items: {}, stepsDone: { strip: [], rebuild: [] }, found: [], timers: [], cautionsRead: {}, facts: [], oldReadings: {}, oldTaken: {}, oldPoints: {},
-  seats: {}, seatDecisions: {}, damage: {}, readings: {}, traces: {}, strokes: {}, stages: [], checks: {}, overrides: [], done: [],
+  results: [],
+  items: {},
+  stepsDone: { strip: [], rebuild: [] },
+  found: [],
+  timers: [],
+  cautionsRead: {},
+  facts: [],
+  oldReadings: {},
+  oldTaken: {},
+  oldPoints: {},
+  seats: {},
+  seatDecisions: {},
+  damage: {},
+  readings: {},
+  traces: {},
+  strokes: {},
+  stages: [],
+  checks: {},
+  overrides: [],
+  done: [],
 });
 
 /** Folds the record into the state. Order is the server's sequence. */
@@ -72,30 +98,55 @@ export function project(events: readonly JobEvent[]): JobState {
 
 /** A reading at a named place replaces the one there; without a place the list fills up and then begins anew, so a slip is corrected by reading again. */
 function withReading(list: readonly Reading[], r: Reading, most: number): Reading[] {
-  if (r.plane === undefined && r.angleDeg === undefined) return list.length >= most ? [r] : [...list, r];
+  if (r.plane === undefined && r.angleDeg === undefined)
+    return list.length >= most ? [r] : [...list, r];
   return [...list.filter((x) => x.plane !== r.plane || x.angleDeg !== r.angleDeg), r];
 }
 
-const once = (list: string[], x: string) => { if (!list.includes(x)) list.push(x); };
+const once = (list: string[], x: string) => {
+  if (!list.includes(x)) list.push(x);
+};
 
 function apply(s: JobState, e: JobEvent): void {
   const kept = { byId: e.byId, atMs: e.atMs };
   switch (e.type) {
-    case 'complaint-recorded': s.complaint = e.body; break;
+    case 'complaint-recorded':
+      s.complaint = e.body;
+      break;
     case 'test-recorded':
       // A test done again replaces its earlier answer in the judgement; both stay on record.
-      s.results = [...s.results.filter((r) => r.testId !== e.body.testId || r.place !== e.body.place), { ...e.body, ...kept }];
+      s.results = [
+        ...s.results.filter((r) => r.testId !== e.body.testId || r.place !== e.body.place),
+        { ...e.body, ...kept },
+      ];
       break;
-    case 'diagnosis-accepted': s.diagnosis = { ...e.body, ...kept }; break;
-    case 'item-marked': s.items[e.body.itemId] = e.body.state; break;
-    case 'caution-read': once((s.cautionsRead[e.body.cautionId] ??= []), e.byId); break;
+    case 'diagnosis-accepted':
+      s.diagnosis = { ...e.body, ...kept };
+      break;
+    case 'item-marked':
+      s.items[e.body.itemId] = e.body.state;
+      break;
+    case 'caution-read':
+      once((s.cautionsRead[e.body.cautionId] ??= []), e.byId);
+      break;
     case 'step-done':
       once(s.stepsDone[e.body.phase], e.body.stepId);
       if (e.body.found) s.found.push(e.body.found);
       break;
-    case 'timer-started': s.timers.push({ id: e.body.timerId, label: e.body.label, startedMs: e.atMs, endsMs: e.atMs + e.body.minutes * 60_000 }); break;
-    case 'timer-ended': s.timers = s.timers.filter((t) => t.id !== e.body.timerId); break;
-    case 'fact-seen': once(s.facts, e.body.factId); break;
+    case 'timer-started':
+      s.timers.push({
+        id: e.body.timerId,
+        label: e.body.label,
+        startedMs: e.atMs,
+        endsMs: e.atMs + e.body.minutes * 60_000,
+      });
+      break;
+    case 'timer-ended':
+      s.timers = s.timers.filter((t) => t.id !== e.body.timerId);
+      break;
+    case 'fact-seen':
+      once(s.facts, e.body.factId);
+      break;
     case 'old-part-read': {
       const { dimension: d, instrumentId, typed: _typed, ...taken } = e.body;
       s.oldTaken[d] = withReading(s.oldTaken[d] ?? [], taken, readingsNeeded(d));
@@ -103,32 +154,78 @@ function apply(s: JobState, e: JobEvent): void {
       s.oldInstrumentId = instrumentId;
       break;
     }
-    case 'encoder-read': s.oldEncoder = e.body; break;
-    case 'family-named': s.family = { code: e.body.code, probability: e.body.probability, ...kept }; break;
-    case 'points-read': s.oldPoints = { ...s.oldPoints, ...e.body }; break;
-    case 'part-entered': s.handPart = { ...e.body.part, byHand: true } as CataloguePart; break;
-    case 'damage-read': s.damage[e.body.seat] = { ...e.body, ...kept }; break;
-    case 'seat-read': s.seats[e.body.seat] = { ...e.body, ...kept }; delete s.seatDecisions[e.body.seat]; break;
-    case 'seat-judged': s.seatDecisions[e.body.seat] = e.body.decision; break;
-    case 'part-confirmed': s.partConfirmed = e.body.partNumber; break;
-    case 'encoder-checked': s.encoderChecked = { ...e.body, ...kept }; break;
-    case 'stroke-reading': s.readings[e.body.operation] = [...(s.readings[e.body.operation] ?? []), { travelMm: e.body.travelMm, forceKn: e.body.forceKn }]; break;
+    case 'encoder-read':
+      s.oldEncoder = e.body;
+      break;
+    case 'family-named':
+      s.family = { code: e.body.code, probability: e.body.probability, ...kept };
+      break;
+    case 'points-read':
+      s.oldPoints = { ...s.oldPoints, ...e.body };
+      break;
+    case 'part-entered':
+      s.handPart = { ...e.body.part, byHand: true } as CataloguePart;
+      break;
+    case 'damage-read':
+      s.damage[e.body.seat] = { ...e.body, ...kept };
+      break;
+    case 'seat-read':
+      s.seats[e.body.seat] = { ...e.body, ...kept };
+      delete s.seatDecisions[e.body.seat];
+      break;
+    case 'seat-judged':
+      s.seatDecisions[e.body.seat] = e.body.decision;
+      break;
+    case 'part-confirmed':
+      s.partConfirmed = e.body.partNumber;
+      break;
+    case 'encoder-checked':
+      s.encoderChecked = { ...e.body, ...kept };
+      break;
+    case 'stroke-reading':
+      s.readings[e.body.operation] = [
+        ...(s.readings[e.body.operation] ?? []),
+        { travelMm: e.body.travelMm, forceKn: e.body.forceKn },
+      ];
+      break;
     case 'stroke-traced':
       s.traces[e.body.operation] = { ...e.body, ...kept };
-      s.readings[e.body.operation] = thinned(e.body.samples.map(([ms, travelMm, forceKn]) => ({ ms: ms!, travelMm: travelMm!, forceKn: forceKn! })));
+      s.readings[e.body.operation] = thinned(
+        e.body.samples.map(([ms, travelMm, forceKn]) => ({
+          ms: ms!,
+          travelMm: travelMm!,
+          forceKn: forceKn!,
+        })),
+      );
       break;
-    case 'stroke-recorded': s.strokes[e.body.operation] = { ...e.body, ...kept }; break;
-    case 'stage-recorded': s.stages.push({ ...e.body, ...kept }); break;
-    case 'check-recorded': s.checks[e.body.checkId] = { ...e.body, ...kept }; break;
-    case 'overridden': s.overrides.push({ ...e.body, ...kept }); break;
-    case 'station-done': if (!s.done.includes(e.body.station)) s.done.push(e.body.station); break;
-    case 'station-reopened': s.done = s.done.filter((x) => x !== e.body.station); break;
+    case 'stroke-recorded':
+      s.strokes[e.body.operation] = { ...e.body, ...kept };
+      break;
+    case 'stage-recorded':
+      s.stages.push({ ...e.body, ...kept });
+      break;
+    case 'check-recorded':
+      s.checks[e.body.checkId] = { ...e.body, ...kept };
+      break;
+    case 'overridden':
+      s.overrides.push({ ...e.body, ...kept });
+      break;
+    case 'station-done':
+      if (!s.done.includes(e.body.station)) s.done.push(e.body.station);
+      break;
+    case 'station-reopened':
+      s.done = s.done.filter((x) => x !== e.body.station);
+      break;
     case 'signed':
       s.signed = { ...e.body, ...kept };
       if (!s.done.includes('prove')) s.done.push('prove');
       break;
-    case 'recheck-done': s.recheckedKm = e.body.odometerKm; break;
-    case 'job-closed': s.closed = e.body.reason; break;
+    case 'recheck-done':
+      s.recheckedKm = e.body.odometerKm;
+      break;
+    case 'job-closed':
+      s.closed = e.body.reason;
+      break;
   }
 }
 

@@ -21,7 +21,9 @@ export function blockedBy(job: JobNow): string | undefined {
   const now = currentStation(job.state.done);
   if (now !== 'plan') return undefined;
   const family = familyOf(job.ctx, job.state);
-  return !family || walkOf(job) ? undefined : `${family.name.toLowerCase()}: not walked in this version`;
+  return !family || walkOf(job)
+    ? undefined
+    : `${family.name.toLowerCase()}: not walked in this version`;
 }
 
 /** The centre line of a job: where it is and what each station found. */
@@ -30,32 +32,61 @@ export function spine(job: JobNow): SpineMark[] {
   const blocked = blockedBy(job);
   return stations.map((station) => {
     const result = resultOf(station, job);
-    if (station === now) return { station, mark: blocked ? 'blocked' : 'now', result: blocked ? `Stop: ${blocked}` : (missingFor(now, job)[0] ?? result) };
+    if (station === now)
+      return {
+        station,
+        mark: blocked ? 'blocked' : 'now',
+        result: blocked ? `Stop: ${blocked}` : (missingFor(now, job)[0] ?? result),
+      };
     if (!job.state.done.includes(station)) return { station, mark: 'todo', result };
-    return { station, mark: station === 'match' && !confirmed(job) ? 'provisional' : 'done', result: station === 'match' && !confirmed(job) ? 'provisional' : result };
+    return {
+      station,
+      mark: station === 'match' && !confirmed(job) ? 'provisional' : 'done',
+      result: station === 'match' && !confirmed(job) ? 'provisional' : result,
+    };
   });
 }
 
 function resultOf(station: Station, job: JobNow): string {
   const { state, ctx, choices } = job;
   switch (station) {
-    case 'complaint': return state.complaint ? complaintInShort(state.complaint).toLowerCase().replace('above', 'over').replace(' km/h', '') : '';
-    case 'diagnose': return state.diagnosis ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %` : '';
+    case 'complaint':
+      return state.complaint
+        ? complaintInShort(state.complaint)
+            .toLowerCase()
+            .replace('above', 'over')
+            .replace(' km/h', '')
+        : '';
+    case 'diagnose':
+      return state.diagnosis
+        ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %`
+        : '';
     case 'match': {
       const part = chosenPart(ctx, choices);
       return part ? partInShort(part) : '';
     }
-    case 'plan': return familyOf(ctx, state)?.routes.find((r) => r.id === choices.plan?.value.route)?.name.toLowerCase() ?? '';
+    case 'plan':
+      return (
+        familyOf(ctx, state)
+          ?.routes.find((r) => r.id === choices.plan?.value.route)
+          ?.name.toLowerCase() ?? ''
+      );
     case 'press-out': {
-      const peaks = strokesIn(walkOf(job)?.out ?? []).map((o) => state.strokes[o]?.peakKn).filter((x) => x !== undefined);
+      const peaks = strokesIn(walkOf(job)?.out ?? [])
+        .map((o) => state.strokes[o]?.peakKn)
+        .filter((x) => x !== undefined);
       return peaks.length > 0 ? `peak ${Math.max(...peaks).toFixed(0)} kN` : '';
     }
     case 'press-in': {
-      const depth = strokesIn(walkOf(job)?.in ?? []).map((o) => state.strokes[o]?.depthMm).find((x) => x !== undefined);
+      const depth = strokesIn(walkOf(job)?.in ?? [])
+        .map((o) => state.strokes[o]?.depthMm)
+        .find((x) => x !== undefined);
       return depth === undefined ? '' : `seat ${depth.toFixed(1)} mm`;
     }
-    case 'torque': return ctx.procedure ? procedureInShort(ctx.procedure) : '';
-    case 'prove': return state.signed ? 'signed' : `${Object.keys(state.checks).length} checked`;
+    case 'torque':
+      return ctx.procedure ? procedureInShort(ctx.procedure) : '';
+    case 'prove':
+      return state.signed ? 'signed' : `${Object.keys(state.checks).length} checked`;
   }
 }
 
@@ -65,12 +96,20 @@ export function nextAction(job: JobNow): { short: string; text: string } {
   const now = currentStation(job.state.done);
   if (!now) return { short: 'Signed', text: `Recheck after ${recheckKm} km` };
   const blocked = blockedBy(job);
-  if (blocked) return { short: 'Look at the record', text: blocked[0]!.toUpperCase() + blocked.slice(1) };
+  if (blocked)
+    return { short: 'Look at the record', text: blocked[0]!.toUpperCase() + blocked.slice(1) };
   return { short: shortAction[now], text: missingFor(now, job)[0] ?? 'Ready to go on' };
 }
 
 const shortAction: Record<Station, string> = {
-  complaint: 'Ask the driver', diagnose: 'Test on', match: 'Lay out the parts', plan: 'Choose the route', 'press-out': 'Strip and press out', 'press-in': 'Press in', torque: 'Torque the nut', prove: 'Prove it',
+  complaint: 'Ask the driver',
+  diagnose: 'Test on',
+  match: 'Lay out the parts',
+  plan: 'Choose the route',
+  'press-out': 'Strip and press out',
+  'press-in': 'Press in',
+  torque: 'Torque the nut',
+  prove: 'Prove it',
 };
 
 /** Distance driven since the job was signed, against the recheck; undefined when none is due. */

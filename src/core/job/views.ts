@@ -41,7 +41,14 @@ export interface FloorView {
 
 /** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */
 export interface JobView extends JobNow {
-  job: { id: string; number: string; unitId: string; corner: JobCorner; createdMs: number; byId: string };
+  job: {
+    id: string;
+    number: string;
+    unitId: string;
+    corner: JobCorner;
+    createdMs: number;
+    byId: string;
+  };
   people: Person[];
   nowMs: number;
   /** IANA name of the shop's time zone. */

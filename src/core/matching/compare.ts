@@ -1,11 +1,26 @@
 import type { Encoder, Rolling, SealKind, Side, Spacer } from '../parts.ts';
 import type { Status, Verdict } from '../verdict.ts';
-import { dimensionNames, dimensionsOf, isCount, kindNames, sizeOf, type CataloguePart, type DimensionId, type PartKind } from './part.ts';
+import {
+  dimensionNames,
+  dimensionsOf,
+  isCount,
+  kindNames,
+  sizeOf,
+  type CataloguePart,
+  type DimensionId,
+  type PartKind,
+} from './part.ts';
 
 /** Points that are seen, not measured. */
 export const points = ['encoder', 'rolling', 'seals', 'spacer', 'rating'] as const;
 export type PointId = (typeof points)[number];
-export const pointNames: Record<PointId, string> = { encoder: 'Encoder', rolling: 'What rolls', seals: 'Seals', spacer: 'Spacer', rating: 'Static rating' };
+export const pointNames: Record<PointId, string> = {
+  encoder: 'Encoder',
+  rolling: 'What rolls',
+  seals: 'Seals',
+  spacer: 'Spacer',
+  rating: 'Static rating',
+};
 
 /** The old part as far as it was read. What was not read stays open. */
 export interface OldPart {
@@ -40,7 +55,8 @@ export interface Comparison {
 const nominalStepMm = 0.1;
 /** A finer instrument narrows the window, down to this: an old ring is worn and dirty (judgement). */
 const finestMm = 0.03;
-const windowMm = (doubtMm: number): number => Math.min(nominalStepMm, Math.max(finestMm, 3 * doubtMm));
+const windowMm = (doubtMm: number): number =>
+  Math.min(nominalStepMm, Math.max(finestMm, 3 * doubtMm));
 
 export const meanOf = (xs: readonly number[] | undefined): number | undefined =>
   xs && xs.length > 0 ? xs.reduce((a, b) => a + b, 0) / xs.length : undefined;
@@ -54,72 +70,164 @@ export function mark(readMm: number | undefined, nominalMm: number, doubtMm: num
   return off - doubtMm > window ? 'different' : 'doubt';
 }
 
-const equal = <T>(old: T | undefined, part: T | undefined): Mark => (old === undefined ? 'unread' : part === undefined ? 'doubt' : old === part ? 'same' : 'different');
+const equal = <T>(old: T | undefined, part: T | undefined): Mark =>
+  old === undefined ? 'unread' : part === undefined ? 'doubt' : old === part ? 'same' : 'different';
 
 /** Compares the old part with one candidate: marks, blockers with both figures, and a score with its reasons. */
 export function compare(old: OldPart, part: CataloguePart): Comparison {
   const marks: Comparison['marks'] = {};
   const blockers: Verdict[] = [];
   const notes: string[] = [];
-  const block = (rule: string, text: string, more: Partial<Verdict> = {}) => blockers.push({ status: 'stop', rule: `match.${rule}`, text, source: 'old part on the bench', ...more });
-  if (part.kind !== old.kind) block('kind', `${part.number} is a ${kindNames[part.kind]}, the job needs a ${kindNames[old.kind]}.`);
+  const block = (rule: string, text: string, more: Partial<Verdict> = {}) =>
+    blockers.push({
+      status: 'stop',
+      rule: `match.${rule}`,
+      text,
+      source: 'old part on the bench',
+      ...more,
+    });
+  if (part.kind !== old.kind)
+    block(
+      'kind',
+      `${part.number} is a ${kindNames[part.kind]}, the job needs a ${kindNames[old.kind]}.`,
+    );
   for (const d of dimensionsOf(old.kind)) {
     const read = meanOf(old.readings[d]);
     const nominal = sizeOf(part, d);
-    const m = (marks[d] = nominal === undefined ? (read === undefined ? 'unread' : 'doubt') : mark(read, nominal, isCount(d) ? 0 : old.doubtMm));
+    const m = (marks[d] =
+      nominal === undefined
+        ? read === undefined
+          ? 'unread'
+          : 'doubt'
+        : mark(read, nominal, isCount(d) ? 0 : old.doubtMm));
     const digits = isCount(d) ? 0 : 2;
-    if (m === 'different') block(d, `${dimensionNames[d]} ${nominal!.toFixed(digits)} against ${read!.toFixed(digits)} read.`, { value: read!, limit: `${nominal} mm` });
-    else if (nominal === undefined) notes.push(`Its catalogue does not say: ${dimensionNames[d].toLowerCase()}.`);
+    if (m === 'different')
+      block(
+        d,
+        `${dimensionNames[d]} ${nominal!.toFixed(digits)} against ${read!.toFixed(digits)} read.`,
+        { value: read!, limit: `${nominal} mm` },
+      );
+    else if (nominal === undefined)
+      notes.push(`Its catalogue does not say: ${dimensionNames[d].toLowerCase()}.`);
   }
-  marks.encoder = old.encoder ? (old.encoder.kind === part.bearing.encoder.kind && old.encoder.pairs === part.bearing.encoder.pairs ? 'same' : 'different') : 'unread';
-  if (marks.encoder === 'different') block('encoder', encoderText(old.encoder!, part.bearing.encoder));
+  marks.encoder = old.encoder
+    ? old.encoder.kind === part.bearing.encoder.kind &&
+      old.encoder.pairs === part.bearing.encoder.pairs
+      ? 'same'
+      : 'different'
+    : 'unread';
+  if (marks.encoder === 'different')
+    block('encoder', encoderText(old.encoder!, part.bearing.encoder));
   marks.rolling = equal(old.rolling, part.rolling);
   if (marks.rolling === 'different') {
-    block('rolling', part.rolling === 'cylindrical' ? `Cylindrical rollers take no side load: never in place of ${rollingWords[old.rolling!]}, whatever the size.` : `${rollingWords[part.rolling!]} against ${rollingWords[old.rolling!]}.`);
+    block(
+      'rolling',
+      part.rolling === 'cylindrical'
+        ? `Cylindrical rollers take no side load: never in place of ${rollingWords[old.rolling!]}, whatever the size.`
+        : `${rollingWords[part.rolling!]} against ${rollingWords[old.rolling!]}.`,
+    );
   }
   marks.seals = sealMark(old.seals, part.seals);
   if (marks.seals === 'different') block('seals', sealText(old.seals!, part.seals!));
   marks.spacer = equal(old.spacer, part.spacer);
-  if (marks.spacer === 'different') block('spacer', part.spacer === 'built-in' ? 'Its spacer is built in: with the old spacer fitted too, the preload is wrong.' : `Spacer ${part.spacer} against ${old.spacer} before: keep or order the spacer to suit.`);
+  if (marks.spacer === 'different')
+    block(
+      'spacer',
+      part.spacer === 'built-in'
+        ? 'Its spacer is built in: with the old spacer fitted too, the preload is wrong.'
+        : `Spacer ${part.spacer} against ${old.spacer} before: keep or order the spacer to suit.`,
+    );
   const rating = part.bearing.staticRatingKn;
-  marks.rating = old.ratingKn === undefined ? 'unread' : rating >= 0.98 * old.ratingKn ? 'same' : 'different';
-  if (marks.rating === 'different') block('rating', `Static rating ${rating} kN is below the ${old.ratingKn} kN of the part on record.`, { value: rating, limit: `at least ${old.ratingKn} kN` });
-  if (part.kind === 'taper-set') notes.push(part.partner ? `Cone and cup are a set: buy ${part.partner} with it.` : 'Cone and cup only as a set: read both numbers.');
+  marks.rating =
+    old.ratingKn === undefined ? 'unread' : rating >= 0.98 * old.ratingKn ? 'same' : 'different';
+  if (marks.rating === 'different')
+    block(
+      'rating',
+      `Static rating ${rating} kN is below the ${old.ratingKn} kN of the part on record.`,
+      { value: rating, limit: `at least ${old.ratingKn} kN` },
+    );
+  if (part.kind === 'taper-set')
+    notes.push(
+      part.partner
+        ? `Cone and cup are a set: buy ${part.partner} with it.`
+        : 'Cone and cup only as a set: read both numbers.',
+    );
   if (part.kind === 'ring-set' && !part.snapRingIncluded) notes.push('No snap ring in the box.');
   // Points that this kind of part may not have do not count against it while unread.
   const values = Object.values(marks);
   const must = [...dimensionsOf(old.kind), 'encoder' as const].map((k) => marks[k]!);
-  const score = Math.round((100 * values.reduce((a, m) => a + ({ same: 1, unread: 0.5, doubt: 0.4, different: 0 } as const)[m], 0)) / values.length);
-  const status: Status = blockers.length > 0 ? 'stop' : must.includes('doubt') || must.includes('unread') ? 'check' : 'good';
+  const score = Math.round(
+    (100 *
+      values.reduce(
+        (a, m) => a + ({ same: 1, unread: 0.5, doubt: 0.4, different: 0 } as const)[m],
+        0,
+      )) /
+      values.length,
+  );
+  const status: Status =
+    blockers.length > 0
+      ? 'stop'
+      : must.includes('doubt') || must.includes('unread')
+        ? 'check'
+        : 'good';
   return { part, marks, blockers, notes, score, status };
 }
 
-const rollingWords: Record<Rolling, string> = { ball: 'balls', taper: 'taper rollers', cylindrical: 'cylindrical rollers', needle: 'needles' };
+const rollingWords: Record<Rolling, string> = {
+  ball: 'balls',
+  taper: 'taper rollers',
+  cylindrical: 'cylindrical rollers',
+  needle: 'needles',
+};
 
 function sealMark(old: OldPart['seals'], part: OldPart['seals']): Mark {
   if (!old) return 'unread';
   if (!part) return 'doubt';
   return old.inboard === part.inboard && old.outboard === part.outboard ? 'same' : 'different';
 }
-const sealWords: Record<SealKind, string> = { contact: 'a lip seal', shield: 'a shield', open: 'open' };
+const sealWords: Record<SealKind, string> = {
+  contact: 'a lip seal',
+  shield: 'a shield',
+  open: 'open',
+};
 function sealText(old: NonNullable<OldPart['seals']>, part: NonNullable<OldPart['seals']>): string {
-  if (old.inboard === part.outboard && old.outboard === part.inboard) return `Sealed the other way: ${sealWords[part.inboard]} inboard where ${sealWords[old.inboard]} was.`;
+  if (old.inboard === part.outboard && old.outboard === part.inboard)
+    return `Sealed the other way: ${sealWords[part.inboard]} inboard where ${sealWords[old.inboard]} was.`;
   return `Seals: ${sealWords[part.inboard]} inboard and ${sealWords[part.outboard]} outboard, against ${sealWords[old.inboard]} and ${sealWords[old.outboard]}.`;
 }
 
 function encoderText(old: Encoder, part: Encoder): string {
-  const words = (e: Encoder) => (e.kind === 'none' ? 'no encoder' : e.kind === 'magnetic' ? `${e.pairs} pole pairs` : `${e.pairs} teeth`);
-  const twice = old.kind === 'magnetic' && part.kind === 'magnetic' && (old.pairs === 2 * part.pairs || part.pairs === 2 * old.pairs);
+  const words = (e: Encoder) =>
+    e.kind === 'none'
+      ? 'no encoder'
+      : e.kind === 'magnetic'
+        ? `${e.pairs} pole pairs`
+        : `${e.pairs} teeth`;
+  const twice =
+    old.kind === 'magnetic' &&
+    part.kind === 'magnetic' &&
+    (old.pairs === 2 * part.pairs || part.pairs === 2 * old.pairs);
   return `Encoder ${words(part)} against ${words(old)}.${twice ? ' One of them may count poles, not pairs: count again.' : ''}`;
 }
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
 
 /** Candidates best first: status, then how few blockers, then score, then stock, then price. */
-export function candidates(old: OldPart, catalogue: readonly CataloguePart[], most = 6): Comparison[] {
+export function candidates(
+  old: OldPart,
+  catalogue: readonly CataloguePart[],
+  most = 6,
+): Comparison[] {
   return catalogue
     .map((p) => compare(old, p))
-    .sort((a, b) => order[a.status] - order[b.status] || a.blockers.length - b.blockers.length || b.score - a.score || Number(b.part.stock > 0) - Number(a.part.stock > 0) || a.part.priceMinor - b.part.priceMinor)
+    .sort(
+      (a, b) =>
+        order[a.status] - order[b.status] ||
+        a.blockers.length - b.blockers.length ||
+        b.score - a.score ||
+        Number(b.part.stock > 0) - Number(a.part.stock > 0) ||
+        a.part.priceMinor - b.part.priceMinor,
+    )
     .slice(0, most);
 }
 
@@ -132,16 +240,39 @@ export interface Again {
 }
 
 /** What to measure again when two candidates that still stand are closer together than the doubt; undefined when none are. */
-export function measureAgain(list: readonly Comparison[], old: OldPart, instruments: readonly { name: string; doubtMm: number }[]): Again | undefined {
+export function measureAgain(
+  list: readonly Comparison[],
+  old: OldPart,
+  instruments: readonly { name: string; doubtMm: number }[],
+): Again | undefined {
   const standing = list.filter((c) => c.status !== 'stop');
   if (!Number.isFinite(old.doubtMm)) return undefined;
-  for (const [i, a] of standing.entries()) for (const b of standing.slice(i + 1)) for (const dimension of dimensionsOf(old.kind)) {
-    const apart = Math.abs((sizeOf(a.part, dimension) ?? Number.NaN) - (sizeOf(b.part, dimension) ?? Number.NaN));
-    if (!(apart > 0) || isCount(dimension) || !old.readings[dimension]?.length || apart > 2 * (old.doubtMm + windowMm(old.doubtMm))) continue;
-    const needMm = apart / 2;
-    const tool = [...instruments].sort((x, y) => y.doubtMm - x.doubtMm).find((x) => x.doubtMm < needMm && x.doubtMm < old.doubtMm);
-    const told = tool ? `measure again with the ${tool.name} (± ${tool.doubtMm} mm)` : 'no instrument here can tell them apart: compare the parts side by side';
-    return { dimension, between: [a.part.number, b.part.number], needMm, text: `${a.part.number} and ${b.part.number} differ by ${apart.toFixed(2)} mm in ${dimensionNames[dimension].toLowerCase()}: ${told}.` };
-  }
+  for (const [i, a] of standing.entries())
+    for (const b of standing.slice(i + 1))
+      for (const dimension of dimensionsOf(old.kind)) {
+        const apart = Math.abs(
+          (sizeOf(a.part, dimension) ?? Number.NaN) - (sizeOf(b.part, dimension) ?? Number.NaN),
+        );
+        if (
+          !(apart > 0) ||
+          isCount(dimension) ||
+          !old.readings[dimension]?.length ||
+          apart > 2 * (old.doubtMm + windowMm(old.doubtMm))
+        )
+          continue;
+        const needMm = apart / 2;
+        const tool = [...instruments]
+          .sort((x, y) => y.doubtMm - x.doubtMm)
+          .find((x) => x.doubtMm < needMm && x.doubtMm < old.doubtMm);
+        const told = tool
+          ? `measure again with the ${tool.name} (± ${tool.doubtMm} mm)`
+          : 'no instrument here can tell them apart: compare the parts side by side';
+        return {
+          dimension,
+          between: [a.part.number, b.part.number],
+          needMm,
+          text: `${a.part.number} and ${b.part.number} differ by ${apart.toFixed(2)} mm in ${dimensionNames[dimension].toLowerCase()}: ${told}.`,
+        };
+      }
   return undefined;
 }

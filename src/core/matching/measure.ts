@@ -15,7 +15,10 @@ export interface Reading {
 }
 
 /** A reading less its zero error, brought to 20 °C by the expansion of its material. */
-export function atTwenty({ valueMm, zeroMm = 0, partC }: Reading, material: Material = 'steel'): number {
+export function atTwenty(
+  { valueMm, zeroMm = 0, partC }: Reading,
+  material: Material = 'steel',
+): number {
   const value = valueMm - zeroMm;
   return partC === undefined ? value : value / (1 + materials[material].alphaPerK * (partC - 20));
 }
@@ -33,21 +36,37 @@ export interface ReadingStats {
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
-const median = (xs: readonly number[]) => { const s = [...xs].sort((a, b) => a - b); return (s[(s.length - 1) >> 1]! + s[s.length >> 1]!) / 2; };
+const median = (xs: readonly number[]) => {
+  const s = [...xs].sort((a, b) => a - b);
+  return (s[(s.length - 1) >> 1]! + s[s.length >> 1]!) / 2;
+};
 const spread = (xs: readonly number[]) => Math.max(...xs) - Math.min(...xs);
 
 /** From here off the others a reading is pointed at, at the least, mm (judgement). */
 const leastOutlierMm = 0.05;
 
 /** Running figures of the readings of one size; undefined for none. Corrected values in mm. */
-export function statsOf(readings: readonly (Reading & { atTwentyMm: number })[], instrumentMm: number): ReadingStats | undefined {
+export function statsOf(
+  readings: readonly (Reading & { atTwentyMm: number })[],
+  instrumentMm: number,
+): ReadingStats | undefined {
   if (readings.length === 0) return undefined;
   const values = readings.map((r) => r.atTwentyMm);
-  const planes = [...new Set(readings.map((r) => r.plane ?? 0))].map((p) => readings.filter((r) => (r.plane ?? 0) === p).map((r) => r.atTwentyMm));
+  const planes = [...new Set(readings.map((r) => r.plane ?? 0))].map((p) =>
+    readings.filter((r) => (r.plane ?? 0) === p).map((r) => r.atTwentyMm),
+  );
   const meanMm = mean(values);
-  const scatter = values.length > 1 ? Math.sqrt(values.reduce((a, v) => a + (v - meanMm) ** 2, 0) / (values.length - 1) / values.length) : 0;
+  const scatter =
+    values.length > 1
+      ? Math.sqrt(
+          values.reduce((a, v) => a + (v - meanMm) ** 2, 0) / (values.length - 1) / values.length,
+        )
+      : 0;
   return {
-    meanMm, outOfRoundMm: Math.max(...planes.map(spread)), taperMm: spread(planes.map(mean)), doubtMm: Math.hypot(instrumentMm, 2 * scatter),
+    meanMm,
+    outOfRoundMm: Math.max(...planes.map(spread)),
+    taperMm: spread(planes.map(mean)),
+    doubtMm: Math.hypot(instrumentMm, 2 * scatter),
     ...outlierOf(values, instrumentMm),
   };
 }
@@ -59,37 +78,79 @@ function outlierOf(values: readonly number[], instrumentMm: number): Pick<Readin
   const index = offs.reduce((best, o, i) => (Math.abs(o) > Math.abs(offs[best]!) ? i : best), 0);
   const rest = values.filter((_, k) => k !== index);
   // Of two, neither is the odd one: the later is named, and only when they are far apart.
-  const limit = values.length === 2 ? Math.max(2 * leastOutlierMm, 6 * instrumentMm) : Math.max(leastOutlierMm, 4 * instrumentMm, 3 * spread(rest));
-  if (values.length === 2) return Math.abs(offs[1]!) > limit ? { outlier: { index: 1, offMm: offs[1]! } } : {};
+  const limit =
+    values.length === 2
+      ? Math.max(2 * leastOutlierMm, 6 * instrumentMm)
+      : Math.max(leastOutlierMm, 4 * instrumentMm, 3 * spread(rest));
+  if (values.length === 2)
+    return Math.abs(offs[1]!) > limit ? { outlier: { index: 1, offMm: offs[1]! } } : {};
   return Math.abs(offs[index]!) > limit ? { outlier: { index, offMm: offs[index]! } } : {};
 }
 
 /** "This reading is 0.30 mm from the rest." */
-export const outlierInWords = (o: NonNullable<ReadingStats['outlier']>): string => `Reading ${o.index + 1} is ${Math.abs(o.offMm).toFixed(2)} mm ${o.offMm > 0 ? 'over' : 'under'} the rest: a slip?`;
+export const outlierInWords = (o: NonNullable<ReadingStats['outlier']>): string =>
+  `Reading ${o.index + 1} is ${Math.abs(o.offMm).toFixed(2)} mm ${o.offMm > 0 ? 'over' : 'under'} the rest: a slip?`;
 
 /** Readings further apart than wear could explain cannot be of two parts that sat in one another, mm (judgement). */
 const wearMm = 0.5;
 
 /** What is wrong between readings of the old part and of the seats; empty when they can all be true. */
-export function conflicts(sizes: Partial<Record<DimensionId, number>>, seats: { boreMm?: number | undefined; journalMm?: number | undefined }, nominalWidthMm?: number): { field: string; reason: string }[] {
+export function conflicts(
+  sizes: Partial<Record<DimensionId, number>>,
+  seats: { boreMm?: number | undefined; journalMm?: number | undefined },
+  nominalWidthMm?: number,
+): { field: string; reason: string }[] {
   const out: { field: string; reason: string }[] = [];
-  const apart = (field: string, a: number, b: number, text: string) => { if (Math.abs(a - b) > wearMm) out.push({ field, reason: text }); };
+  const apart = (field: string, a: number, b: number, text: string) => {
+    if (Math.abs(a - b) > wearMm) out.push({ field, reason: text });
+  };
   const { outerMm, boreMm, widthMm } = sizes;
-  if (outerMm !== undefined && boreMm !== undefined && boreMm >= outerMm) out.push({ field: 'boreMm', reason: `A bore of ${boreMm.toFixed(2)} mm cannot be larger than the outside, ${outerMm.toFixed(2)} mm.` });
-  if (outerMm !== undefined && seats.boreMm !== undefined) apart('outerMm', outerMm, seats.boreMm, `The ring is ${outerMm.toFixed(2)} mm outside and the bore ${seats.boreMm.toFixed(2)}: more apart than wear explains. One of them is not of this corner, or a slip.`);
-  if (boreMm !== undefined && seats.journalMm !== undefined) apart('boreMm', boreMm, seats.journalMm, `The ring's bore is ${boreMm.toFixed(2)} mm and the journal ${seats.journalMm.toFixed(2)}: more apart than wear explains.`);
-  if (widthMm !== undefined && nominalWidthMm !== undefined && Math.abs(widthMm - nominalWidthMm) > 2) out.push({ field: 'widthMm', reason: `A width of ${widthMm.toFixed(2)} mm is far from the ${nominalWidthMm} mm of the part that the record names: another part was fitted, or one ring alone was read.` });
+  if (outerMm !== undefined && boreMm !== undefined && boreMm >= outerMm)
+    out.push({
+      field: 'boreMm',
+      reason: `A bore of ${boreMm.toFixed(2)} mm cannot be larger than the outside, ${outerMm.toFixed(2)} mm.`,
+    });
+  if (outerMm !== undefined && seats.boreMm !== undefined)
+    apart(
+      'outerMm',
+      outerMm,
+      seats.boreMm,
+      `The ring is ${outerMm.toFixed(2)} mm outside and the bore ${seats.boreMm.toFixed(2)}: more apart than wear explains. One of them is not of this corner, or a slip.`,
+    );
+  if (boreMm !== undefined && seats.journalMm !== undefined)
+    apart(
+      'boreMm',
+      boreMm,
+      seats.journalMm,
+      `The ring's bore is ${boreMm.toFixed(2)} mm and the journal ${seats.journalMm.toFixed(2)}: more apart than wear explains.`,
+    );
+  if (
+    widthMm !== undefined &&
+    nominalWidthMm !== undefined &&
+    Math.abs(widthMm - nominalWidthMm) > 2
+  )
+    out.push({
+      field: 'widthMm',
+      reason: `A width of ${widthMm.toFixed(2)} mm is far from the ${nominalWidthMm} mm of the part that the record names: another part was fitted, or one ring alone was read.`,
+    });
   return out;
 }
 
 /** Why one reading of the old part cannot be; undefined when it can. */
-export function readingFault(d: DimensionId, valueMm: number, readings: Partial<Record<DimensionId, readonly number[]>>): string | undefined {
+export function readingFault(
+  d: DimensionId,
+  valueMm: number,
+  readings: Partial<Record<DimensionId, readonly number[]>>,
+): string | undefined {
   if (!(valueMm > 0)) return `${dimensionNames[d]} must be more than 0.`;
-  if (valueMm > 300) return `${dimensionNames[d]} of ${valueMm} mm is larger than any wheel bearing here (300 mm).`;
+  if (valueMm > 300)
+    return `${dimensionNames[d]} of ${valueMm} mm is larger than any wheel bearing here (300 mm).`;
   const middle = (x: DimensionId) => (readings[x]?.length ? mean(readings[x]) : undefined);
   const outer = middle('outerMm');
   const bore = middle('boreMm');
-  if (d === 'boreMm' && outer !== undefined && valueMm >= outer) return `A bore of ${valueMm} mm cannot be larger than the outside, ${outer.toFixed(2)} mm.`;
-  if (d === 'outerMm' && bore !== undefined && valueMm <= bore) return `An outside of ${valueMm} mm cannot be smaller than the bore, ${bore.toFixed(2)} mm.`;
+  if (d === 'boreMm' && outer !== undefined && valueMm >= outer)
+    return `A bore of ${valueMm} mm cannot be larger than the outside, ${outer.toFixed(2)} mm.`;
+  if (d === 'outerMm' && bore !== undefined && valueMm <= bore)
+    return `An outside of ${valueMm} mm cannot be smaller than the bore, ${bore.toFixed(2)} mm.`;
   return undefined;
 }

@@ -21,7 +21,12 @@ export interface PartIndex {
 
 export function indexParts(list: readonly CataloguePart[]): PartIndex {
   const parts = [...list].sort((a, b) => a.bearing.outerMm - b.bearing.outerMm);
-  return { parts, byNumber: new Map(parts.map((p) => [p.number, p])), outer: Float64Array.from(parts, (p) => p.bearing.outerMm), words: parts.map((p) => `${p.number} ${p.maker}`.toLowerCase()) };
+  return {
+    parts,
+    byNumber: new Map(parts.map((p) => [p.number, p])),
+    outer: Float64Array.from(parts, (p) => p.bearing.outerMm),
+    words: parts.map((p) => `${p.number} ${p.maker}`.toLowerCase()),
+  };
 }
 
 /** First place whose value is not below `x`. */
@@ -30,7 +35,8 @@ function lower(a: Float64Array, x: number): number {
   let hi = a.length;
   while (lo < hi) {
     const mid = (lo + hi) >> 1;
-    if (a[mid]! < x) lo = mid + 1; else hi = mid;
+    if (a[mid]! < x) lo = mid + 1;
+    else hi = mid;
   }
   return lo;
 }
@@ -42,9 +48,20 @@ export interface Found {
 }
 
 /** Parts within the window, nearest first; a text alone keeps the catalogue's order. */
-export function searchParts(index: PartIndex, { sizes = {}, toleranceMm = 0.5, kind, text, most = 40 }: PartQuery): Found {
-  const asked = (Object.entries(sizes) as [DimensionId, number][]).filter(([, v]) => Number.isFinite(v));
-  const [from, to] = sizes.outerMm === undefined ? [0, index.parts.length] : [lower(index.outer, sizes.outerMm - toleranceMm - 1e-9), lower(index.outer, sizes.outerMm + toleranceMm + 1e-9)];
+export function searchParts(
+  index: PartIndex,
+  { sizes = {}, toleranceMm = 0.5, kind, text, most = 40 }: PartQuery,
+): Found {
+  const asked = (Object.entries(sizes) as [DimensionId, number][]).filter(([, v]) =>
+    Number.isFinite(v),
+  );
+  const [from, to] =
+    sizes.outerMm === undefined
+      ? [0, index.parts.length]
+      : [
+          lower(index.outer, sizes.outerMm - toleranceMm - 1e-9),
+          lower(index.outer, sizes.outerMm + toleranceMm + 1e-9),
+        ];
   const word = text?.trim().toLowerCase();
   const found: { part: CataloguePart; off: number }[] = [];
   for (let i = from; i < to; i++) {
@@ -55,11 +72,17 @@ export function searchParts(index: PartIndex, { sizes = {}, toleranceMm = 0.5, k
     for (const [d, v] of asked) {
       const size = sizeOf(part, d);
       const far = size === undefined ? Infinity : Math.abs(size - v);
-      if (far > toleranceMm + 1e-9) { off = Infinity; break; }
+      if (far > toleranceMm + 1e-9) {
+        off = Infinity;
+        break;
+      }
       off += far;
     }
     if (off < Infinity) found.push({ part, off });
   }
-  const best = asked.length > 0 ? found.sort((a, b) => a.off - b.off || (a.part.number < b.part.number ? -1 : 1)) : found;
+  const best =
+    asked.length > 0
+      ? found.sort((a, b) => a.off - b.off || (a.part.number < b.part.number ? -1 : 1))
+      : found;
   return { parts: best.slice(0, most).map((f) => f.part), total: found.length };
 }

@@ -1,5 +1,12 @@
 import { bearingOrders, wheelHz, type BearingGeometry, type BearingOrders } from './orders.ts';
-import { envelope, orderSpectrum, thinned, toAngle, type OrderSpectrum, type SpeedMark } from './spectra.ts';
+import {
+  envelope,
+  orderSpectrum,
+  thinned,
+  toAngle,
+  type OrderSpectrum,
+  type SpeedMark,
+} from './spectra.ts';
 import type { Recording } from './wav.ts';
 
 export type Finding = 'outer-ring' | 'inner-ring' | 'ball' | 'tyre' | 'driveline' | 'nothing';
@@ -60,14 +67,42 @@ function combs(s: Settings, o: BearingOrders | undefined): Comb[] {
   const list: Comb[] = [{ family: 'tyre', spectrum: 'raw', orders: [1, 2, 3, 4], slack: 0.02 }];
   if (o) {
     list.push(
-      { family: 'outer-ring', spectrum: 'envelope', orders: [1, 2, 3].map((k) => k * o.bpfo), quiet: [o.bpfo - o.ftf, o.bpfo + o.ftf, o.bpfo - 1, o.bpfo + 1], slack: 0.03 },
-      { family: 'inner-ring', spectrum: 'envelope', orders: [o.bpfi, 2 * o.bpfi, o.bpfi - 1, o.bpfi + 1], slack: 0.03 },
-      { family: 'ball', spectrum: 'envelope', orders: [2 * o.bsf, 4 * o.bsf, 2 * o.bsf - o.ftf, 2 * o.bsf + o.ftf], slack: 0.03 },
+      {
+        family: 'outer-ring',
+        spectrum: 'envelope',
+        orders: [1, 2, 3].map((k) => k * o.bpfo),
+        quiet: [o.bpfo - o.ftf, o.bpfo + o.ftf, o.bpfo - 1, o.bpfo + 1],
+        slack: 0.03,
+      },
+      {
+        family: 'inner-ring',
+        spectrum: 'envelope',
+        orders: [o.bpfi, 2 * o.bpfi, o.bpfi - 1, o.bpfi + 1],
+        slack: 0.03,
+      },
+      {
+        family: 'ball',
+        spectrum: 'envelope',
+        orders: [2 * o.bsf, 4 * o.bsf, 2 * o.bsf - o.ftf, 2 * o.bsf + o.ftf],
+        slack: 0.03,
+      },
     );
   }
-  if (s.axleRatio) list.push({ family: 'driveline', spectrum: 'raw', orders: [s.axleRatio, 2 * s.axleRatio], slack: 0.02 });
+  if (s.axleRatio)
+    list.push({
+      family: 'driveline',
+      spectrum: 'raw',
+      orders: [s.axleRatio, 2 * s.axleRatio],
+      slack: 0.02,
+    });
   // Pinion mesh with the propshaft turning beside it: a whine of the gears, not of the shaft.
-  if (s.axleRatio && s.pinionTeeth) list.push({ family: 'driveline', spectrum: 'raw', orders: [0, -1, 1].map((k) => (s.pinionTeeth! + k) * s.axleRatio!), slack: 0.02 });
+  if (s.axleRatio && s.pinionTeeth)
+    list.push({
+      family: 'driveline',
+      spectrum: 'raw',
+      orders: [0, -1, 1].map((k) => (s.pinionTeeth! + k) * s.axleRatio!),
+      slack: 0.02,
+    });
   return list;
 }
 
@@ -85,19 +120,31 @@ function score(comb: Comb, s: OrderSpectrum): { db: number; factor: number } {
   for (let f = 1 - comb.slack; f <= 1 + comb.slack; f += finest) {
     const db = orders.reduce((a, o) => a + Math.min(30, at(s, o * f)), 0) / orders.length;
     // A still outer ring's blows are even; sidebands on its comb say that something else turns there.
-    const loud = comb.quiet ? Math.max(0, comb.quiet.reduce((a, o) => a + at(s, o * f), 0) / comb.quiet.length - 6) : 0;
+    const loud = comb.quiet
+      ? Math.max(0, comb.quiet.reduce((a, o) => a + at(s, o * f), 0) / comb.quiet.length - 6)
+      : 0;
     if (db - loud > best.db) best = { db: db - loud, factor: f };
   }
   return best;
 }
 
-const names: Record<Exclude<Finding, 'nothing'>, string> = { 'outer-ring': 'Outer ring', 'inner-ring': 'Inner ring', ball: 'Ball', tyre: 'Tyre or wheel', driveline: 'Driveline' };
+const names: Record<Exclude<Finding, 'nothing'>, string> = {
+  'outer-ring': 'Outer ring',
+  'inner-ring': 'Inner ring',
+  ball: 'Ball',
+  tyre: 'Tyre or wheel',
+  driveline: 'Driveline',
+};
 
 /**
  * What repeats in a recording, over wheel orders: envelope spectrum of the most unsteady band for the bearing, plain
  * spectrum for tyre and driveline. `tick` gets the share done. Throws RangeError naming the field.
  */
-export function analyse(recording: Recording, settings: Settings, tick?: (share: number) => void): Analysis {
+export function analyse(
+  recording: Recording,
+  settings: Settings,
+  tick?: (share: number) => void,
+): Analysis {
   const { speeds, circumferenceMm, bearing } = settings;
   if (speeds.length === 0) throw new RangeError('speedKmh: a speed is needed');
   const hz = speeds.map((m) => wheelHz(m.kmh, circumferenceMm));
@@ -106,19 +153,36 @@ export function analyse(recording: Recording, settings: Settings, tick?: (share:
   const thin = thinned(recording);
   const rawSpectrum = orderSpectrum(toAngle(thin.values, thin.rate, speeds, circumferenceMm));
   const envSpectrum = orderSpectrum(toAngle(env.values, env.rate, speeds, circumferenceMm));
-  const found = combs(settings, orders).map((c) => ({ comb: c, ...score(c, c.spectrum === 'raw' ? rawSpectrum : envSpectrum) })).sort((a, b) => b.db - a.db);
+  const found = combs(settings, orders)
+    .map((c) => ({ comb: c, ...score(c, c.spectrum === 'raw' ? rawSpectrum : envSpectrum) }))
+    .sort((a, b) => b.db - a.db);
   const top = found[0]!;
   const margin = top.db - leastDb;
   const finding: Finding = margin > 0 ? top.comb.family : 'nothing';
   const spectrumOf = (c: Comb) => (c.spectrum === 'raw' ? rawSpectrum : envSpectrum);
-  const peaks = found.flatMap(({ comb, factor }) => comb.orders.map((o, i): Peak => ({ order: o * factor, dbOverFloor: at(spectrumOf(comb), o * factor), family: comb.family, harmonic: i + 1 }))).filter((p) => p.dbOverFloor > 3);
+  const peaks = found
+    .flatMap(({ comb, factor }) =>
+      comb.orders.map((o, i): Peak => ({
+        order: o * factor,
+        dbOverFloor: at(spectrumOf(comb), o * factor),
+        family: comb.family,
+        harmonic: i + 1,
+      })),
+    )
+    .filter((p) => p.dbOverFloor > 3);
   tick?.(1);
   return {
-    finding, peaks, orders,
+    finding,
+    peaks,
+    orders,
     confidence: 1 / (1 + Math.exp(-Math.abs(margin) * 0.9)),
-    text: finding === 'nothing' ? `Nothing stands out: the strongest comb is ${top.db.toFixed(0)} dB over the floor, ${leastDb} are needed.` : `${names[top.comb.family]}: order ${(top.comb.orders[0]! * top.factor).toFixed(2)} and its family stand ${top.db.toFixed(0)} dB over the floor.`,
+    text:
+      finding === 'nothing'
+        ? `Nothing stands out: the strongest comb is ${top.db.toFixed(0)} dB over the floor, ${leastDb} are needed.`
+        : `${names[top.comb.family]}: order ${(top.comb.orders[0]! * top.factor).toFixed(2)} and its family stand ${top.db.toFixed(0)} dB over the floor.`,
     scores: found.map(({ comb, db, factor }) => ({ family: comb.family, db, factor })),
-    raw: rawSpectrum, envelope: envSpectrum,
+    raw: rawSpectrum,
+    envelope: envSpectrum,
     band: { fromHz: env.fromHz, toHz: env.toHz },
     seconds: recording.samples.length / recording.sampleRate,
     wheelHz: hz.reduce((a, b) => a + b, 0) / hz.length,

@@ -3,17 +3,54 @@ import { FFT as SecondFft } from 'ml-fft';
 import nodeWav from 'node-wav';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { analyse, bearingOrders, decodeWav, encodeWav, overFloorDb, speedAt, toAngle, tyre, turnsAt, wheelHz, type Settings } from './index.ts';
+import {
+  analyse,
+  bearingOrders,
+  decodeWav,
+  encodeWav,
+  overFloorDb,
+  speedAt,
+  toAngle,
+  tyre,
+  turnsAt,
+  wheelHz,
+  type Settings,
+} from './index.ts';
 import { record, type MadeUpDrive } from '../standins/microphone.ts';
 
 const geometry = { balls: 13, ballMm: 11.5, pitchMm: 58, angleDeg: 35, rotating: 'inner' as const };
-const drive = (over: Partial<MadeUpDrive> = {}): MadeUpDrive => ({ fault: 'outer-ring', bearing: geometry, speeds: [{ atS: 0, kmh: 80 }], circumferenceMm: 1930, axleRatio: 3.9, seconds: 12, sampleRate: 16_000, faultDb: -3, ringHz: 3000, decay: 900, slip: 0.01, seed: 5, ...over });
-const settings = (d: MadeUpDrive): Settings => ({ speeds: d.speeds, circumferenceMm: d.circumferenceMm, axleRatio: d.axleRatio, bearing: d.bearing });
+const drive = (over: Partial<MadeUpDrive> = {}): MadeUpDrive => ({
+  fault: 'outer-ring',
+  bearing: geometry,
+  speeds: [{ atS: 0, kmh: 80 }],
+  circumferenceMm: 1930,
+  axleRatio: 3.9,
+  seconds: 12,
+  sampleRate: 16_000,
+  faultDb: -3,
+  ringHz: 3000,
+  decay: 900,
+  slip: 0.01,
+  seed: 5,
+  ...over,
+});
+const settings = (d: MadeUpDrive): Settings => ({
+  speeds: d.speeds,
+  circumferenceMm: d.circumferenceMm,
+  axleRatio: d.axleRatio,
+  bearing: d.bearing,
+});
 
 describe('orders', () => {
   it('match the published drive-end bearing', () => {
     // Case Western Reserve University Bearing Data Center, drive-end bearing (9 balls, 0.3126 in on 1.537 in)
-    const o = bearingOrders({ balls: 9, ballMm: 0.3126, pitchMm: 1.537, angleDeg: 0, rotating: 'inner' });
+    const o = bearingOrders({
+      balls: 9,
+      ballMm: 0.3126,
+      pitchMm: 1.537,
+      angleDeg: 0,
+      rotating: 'inner',
+    });
     expect(Math.abs(o.ftf - 0.39828)).toBeLessThan(0.0005);
     expect(Math.abs(o.bpfo - 3.5848)).toBeLessThan(0.0005);
     expect(Math.abs(o.bpfi - 5.4152)).toBeLessThan(0.0005);
@@ -21,11 +58,21 @@ describe('orders', () => {
   });
   it('change only the cage order when the outer ring turns', () => {
     // Worked by hand, rolling without slip
-    const o = bearingOrders({ balls: 9, ballMm: 0.3126, pitchMm: 1.537, angleDeg: 0, rotating: 'outer' });
+    const o = bearingOrders({
+      balls: 9,
+      ballMm: 0.3126,
+      pitchMm: 1.537,
+      angleDeg: 0,
+      rotating: 'outer',
+    });
     expect(o.ftf).toBeCloseTo(0.60169, 4);
     expect(o.bpfo + o.bpfi).toBeCloseTo(9, 12);
   });
-  it.each([['205/55R16', 632], ['195/65R15', 635], ['225/45R17', 634]])('tyre %s is %d mm across', (size, mm) => {
+  it.each([
+    ['205/55R16', 632],
+    ['195/65R15', 635],
+    ['225/45R17', 634],
+  ])('tyre %s is %d mm across', (size, mm) => {
     // ETRTO Standards Manual, design overall diameter (memory), within 1 mm
     expect(Math.abs(tyre(size).diameterMm - mm)).toBeLessThanOrEqual(1);
   });
@@ -45,23 +92,39 @@ describe('WAV', () => {
     const second = nodeWav.decode(Buffer.from(bytes));
     const ours = decodeWav(bytes);
     expect(ours.sampleRate).toBe(second.sampleRate);
-    ours.samples.forEach((x, i) => { if (i % 997 === 0) expect(x).toBeCloseTo(second.channelData[0]![i]!, 3); });
+    ours.samples.forEach((x, i) => {
+      if (i % 997 === 0) expect(x).toBeCloseTo(second.channelData[0]![i]!, 3);
+    });
   });
-  it.each([['24 bit', { float: false, bitDepth: 24 }], ['32 bit', { float: false, bitDepth: 32 }], ['float', { float: true, bitDepth: 32 }]] as const)('reads stereo %s, mixed to one', (_name, format) => {
-    const made = format.bitDepth === 24 ? pcm24(tone) : new Uint8Array(nodeWav.encode([tone, tone], { sampleRate: 8000, ...format })).slice().buffer;
+  it.each([
+    ['24 bit', { float: false, bitDepth: 24 }],
+    ['32 bit', { float: false, bitDepth: 32 }],
+    ['float', { float: true, bitDepth: 32 }],
+  ] as const)('reads stereo %s, mixed to one', (_name, format) => {
+    const made =
+      format.bitDepth === 24
+        ? pcm24(tone)
+        : new Uint8Array(nodeWav.encode([tone, tone], { sampleRate: 8000, ...format })).slice()
+            .buffer;
     const r = decodeWav(made as ArrayBuffer);
     expect(r.samples.length).toBe(tone.length);
     expect(r.samples[1234]!).toBeCloseTo(tone[1234]!, 4);
   });
   const wav = (samples: Float32Array, rate = 8000) => encodeWav({ sampleRate: rate, samples });
   it.each([
-    ['what is not WAV', () => new TextEncoder().encode('hello, this is text').buffer, /not a WAV file/u],
+    [
+      'what is not WAV',
+      () => new TextEncoder().encode('hello, this is text').buffer,
+      /not a WAV file/u,
+    ],
     ['a file cut short', () => wav(tone).slice(0, 30_000), /cut short: \d+ %/u],
     ['silence', () => wav(new Float32Array(40_000)), /silent/u],
     ['clipping', () => wav(tone.map((x) => Math.max(-1, Math.min(1, 8 * x)))), /clipped: /u],
     ['too short a file', () => wav(tone.subarray(0, 8000)), /1\.0 s long; at least 3/u],
     ['an impossible rate', () => wav(tone, 4000), /outside 8 to 192 kHz/u],
-  ])('refuses %s', (_name, make, reason) => expect(() => decodeWav(make() as ArrayBuffer)).toThrow(reason));
+  ])('refuses %s', (_name, make, reason) =>
+    expect(() => decodeWav(make() as ArrayBuffer)).toThrow(reason),
+  );
 });
 
 /** Stereo PCM of 24 bit: the second library writes none. */
@@ -70,8 +133,17 @@ function pcm24(x: Float32Array): ArrayBuffer {
   const bytes = new ArrayBuffer(44 + x.length * 6);
   const v = new DataView(bytes);
   new Uint8Array(bytes).set(head);
-  v.setUint16(22, 2, true); v.setUint16(34, 24, true); v.setUint32(40, x.length * 6, true);
-  x.forEach((s, i) => { const n = Math.round(s * 8_388_607); for (const c of [0, 3]) { v.setUint8(44 + i * 6 + c, n & 255); v.setUint8(45 + i * 6 + c, (n >> 8) & 255); v.setInt8(46 + i * 6 + c, n >> 16); } });
+  v.setUint16(22, 2, true);
+  v.setUint16(34, 24, true);
+  v.setUint32(40, x.length * 6, true);
+  x.forEach((s, i) => {
+    const n = Math.round(s * 8_388_607);
+    for (const c of [0, 3]) {
+      v.setUint8(44 + i * 6 + c, n & 255);
+      v.setUint8(45 + i * 6 + c, (n >> 8) & 255);
+      v.setInt8(46 + i * 6 + c, n >> 16);
+    }
+  });
   return bytes;
 }
 
@@ -98,40 +170,68 @@ describe('spectra', () => {
     expect(overFloorDb(power, 30)[200]).toBeCloseTo(30, 3);
   });
   it('lays a changing speed on turns of the wheel', () => {
-    const marks = [{ atS: 0, kmh: 36 }, { atS: 10, kmh: 72 }];
+    const marks = [
+      { atS: 0, kmh: 36 },
+      { atS: 10, kmh: 72 },
+    ];
     expect(speedAt(marks, 5)).toBe(54);
     // 10 m/s rising to 20 m/s over 10 s is 150 m: 75 turns of a 2 m circumference
     expect(turnsAt(marks, 2000, 10, 1000).at(-1)).toBeCloseTo(75, 1);
-    expect(toAngle(new Float32Array(10_000).fill(1), 1000, marks, 2000).every((v) => v === 1)).toBe(true);
+    expect(toAngle(new Float32Array(10_000).fill(1), 1000, marks, 2000).every((v) => v === 1)).toBe(
+      true,
+    );
   });
 });
 
 describe('the ear', () => {
-  it.each(['outer-ring', 'inner-ring', 'ball', 'tyre', 'driveline', 'nothing'] as const)('names %s on a made-up drive', (fault) => {
-    const d = drive({ fault });
-    expect(analyse(record(d), settings(d)).finding).toBe(fault);
-  });
+  it.each(['outer-ring', 'inner-ring', 'ball', 'tyre', 'driveline', 'nothing'] as const)(
+    'names %s on a made-up drive',
+    (fault) => {
+      const d = drive({ fault });
+      expect(analyse(record(d), settings(d)).finding).toBe(fault);
+    },
+  );
   it('follows a drive that gathers speed', () => {
-    const d = drive({ fault: 'inner-ring', speeds: [{ atS: 0, kmh: 50 }, { atS: 12, kmh: 90 }] });
+    const d = drive({
+      fault: 'inner-ring',
+      speeds: [
+        { atS: 0, kmh: 50 },
+        { atS: 12, kmh: 90 },
+      ],
+    });
     expect(analyse(record(d), settings(d)).finding).toBe('inner-ring');
-    expect(analyse(record(d), { ...settings(d), speeds: [{ atS: 0, kmh: 50 }] }).finding).not.toBe('inner-ring');
+    expect(analyse(record(d), { ...settings(d), speeds: [{ atS: 0, kmh: 50 }] }).finding).not.toBe(
+      'inner-ring',
+    );
   });
   it('tells a whine of pinion and ring gear where the teeth are known', () => {
     const d = drive({ fault: 'driveline', pinionTeeth: 11 });
     const heard = analyse(record(d), { ...settings(d), axleRatio: d.axleRatio, pinionTeeth: 11 });
     expect(heard.finding).toBe('driveline');
     // mesh order = teeth × ratio (handbook; textbook gear kinematics)
-    expect(heard.peaks.some((p) => p.family === 'driveline' && Math.abs(p.order / (11 * d.axleRatio) - 1) < 0.02 && p.dbOverFloor > 8)).toBe(true);
-    expect(analyse(record(d), { ...settings(d), axleRatio: d.axleRatio }).finding).not.toBe('driveline');
+    expect(
+      heard.peaks.some(
+        (p) =>
+          p.family === 'driveline' &&
+          Math.abs(p.order / (11 * d.axleRatio) - 1) < 0.02 &&
+          p.dbOverFloor > 8,
+      ),
+    ).toBe(true);
+    expect(analyse(record(d), { ...settings(d), axleRatio: d.axleRatio }).finding).not.toBe(
+      'driveline',
+    );
   });
   it('hears the same at any level', () => {
     const d = drive();
     const r = record(d);
     const loud = analyse(r, settings(d));
-    fc.assert(fc.property(fc.double({ min: 0.02, max: 1, noNaN: true }), (gain) => {
-      const quiet = analyse({ ...r, samples: r.samples.map((x) => x * gain) }, settings(d));
-      expect(quiet.finding).toBe(loud.finding);
-      expect(quiet.scores[0]!.db).toBeCloseTo(loud.scores[0]!.db, 1);
-    }), { numRuns: 4 });
+    fc.assert(
+      fc.property(fc.double({ min: 0.02, max: 1, noNaN: true }), (gain) => {
+        const quiet = analyse({ ...r, samples: r.samples.map((x) => x * gain) }, settings(d));
+        expect(quiet.finding).toBe(loud.finding);
+        expect(quiet.scores[0]!.db).toBeCloseTo(loud.scores[0]!.db, 1);
+      }),
+      { numRuns: 4 },
+    );
   });
 });

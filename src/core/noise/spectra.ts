@@ -6,9 +6,11 @@ export const blockSize = 4096;
 export const blockStep = blockSize / 2;
 
 /** Bins of a band whose envelope is taken: about 1 kHz, a power of two. */
-export const bandBinsFor = (sampleRate: number): number => 2 ** Math.max(4, Math.min(9, Math.ceil(Math.log2((1000 * blockSize) / sampleRate))));
+export const bandBinsFor = (sampleRate: number): number =>
+  2 ** Math.max(4, Math.min(9, Math.ceil(Math.log2((1000 * blockSize) / sampleRate))));
 
-const hann = (n: number) => Float64Array.from({ length: n }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * i) / n));
+const hann = (n: number) =>
+  Float64Array.from({ length: n }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * i) / n));
 
 /** Power in a spectrum against the median around it, in dB; the peak itself stands out from its own floor. */
 export function overFloorDb(power: Float64Array, half: number): Float32Array {
@@ -52,13 +54,17 @@ export function bandStarts(sampleRate: number): number[] {
   const width = bandBinsFor(sampleRate);
   const first = Math.ceil((lowestHz / sampleRate) * blockSize);
   const last = Math.min(blockSize / 2 - width, Math.floor((highestHz / sampleRate) * blockSize));
-  return Array.from({ length: Math.max(1, Math.floor((last - first) / (width / 2)) + 1) }, (_, i) => first + (i * width) / 2);
+  return Array.from(
+    { length: Math.max(1, Math.floor((last - first) / (width / 2)) + 1) },
+    (_, i) => first + (i * width) / 2,
+  );
 }
 
 /** Every so many blocks one is looked at to choose the band. */
 export const choiceStride = 4;
 
-export const blockCount = (samples: number): number => Math.max(1, Math.floor((samples - blockSize) / blockStep) + 1);
+export const blockCount = (samples: number): number =>
+  Math.max(1, Math.floor((samples - blockSize) / blockStep) + 1);
 
 /**
  * Bins `from` to `to` of a bare block as a Hann window would give them: a Hann window in time is the kernel
@@ -92,7 +98,10 @@ class BandReader {
   }
 
   block(b: number): void {
-    this.#fft.realTransform(this.#out, this.#samples.subarray(b * blockStep, b * blockStep + blockSize));
+    this.#fft.realTransform(
+      this.#out,
+      this.#samples.subarray(b * blockStep, b * blockStep + blockSize),
+    );
   }
 
   /** Complex envelope of a band of the present block; the same buffer every time. */
@@ -120,7 +129,10 @@ function addMoments(z: Float64Array, moments: Float64Array, at: number): void {
  * First bin of the band in which blows ring most: highest spectral kurtosis, E|z|⁴/(E|z|²)² of its complex
  * envelope, measured at the envelope's own rate so that single blows are seen. Every fourth block is looked at.
  */
-export function chooseBand(recording: Recording, tick?: (share: number) => void): { start: number; kurtosis: number } {
+export function chooseBand(
+  recording: Recording,
+  tick?: (share: number) => void,
+): { start: number; kurtosis: number } {
   const starts = bandStarts(recording.sampleRate);
   const reader = new BandReader(recording);
   const moments = new Float64Array(2 * starts.length);
@@ -130,7 +142,9 @@ export function chooseBand(recording: Recording, tick?: (share: number) => void)
     tick?.(b / reader.blocks);
   }
   const points = Math.ceil(reader.blocks / choiceStride) * reader.width;
-  const kurtosis = starts.map((_, n) => (moments[2 * n]! > 0 ? (moments[2 * n + 1]! * points) / moments[2 * n]! ** 2 - 2 : -2));
+  const kurtosis = starts.map((_, n) =>
+    moments[2 * n]! > 0 ? (moments[2 * n + 1]! * points) / moments[2 * n]! ** 2 - 2 : -2,
+  );
   const n = kurtosis.indexOf(Math.max(...kurtosis));
   return { start: starts[n]!, kurtosis: kurtosis[n]! };
 }
@@ -153,9 +167,16 @@ export function envelope(recording: Recording, tick?: (share: number) => void): 
     if (tick && b % 16 === 0) tick(0.5 + (0.5 * b) / blocks);
   }
   const values = new Float32Array(lane.length / 2);
-  for (let i = 0; i < values.length; i++) values[i] = Math.sqrt(lane[2 * i]! * lane[2 * i]! + lane[2 * i + 1]! * lane[2 * i + 1]!);
+  for (let i = 0; i < values.length; i++)
+    values[i] = Math.sqrt(lane[2 * i]! * lane[2 * i]! + lane[2 * i + 1]! * lane[2 * i + 1]!);
   const hz = recording.sampleRate / blockSize;
-  return { values, rate: (recording.sampleRate * width) / blockSize, fromHz: start * hz, toHz: (start + width) * hz, kurtosis };
+  return {
+    values,
+    rate: (recording.sampleRate * width) / blockSize,
+    fromHz: start * hz,
+    toHz: (start + width) * hz,
+    kurtosis,
+  };
 }
 
 /** Points of a wheel turn that a signal is laid on; orders up to half of it can be read. */
@@ -168,7 +189,12 @@ export interface SpeedMark {
 }
 
 /** Wheel turns passed at times spaced by 1/`rate` s, from the speed marks. */
-export function turnsAt(marks: readonly SpeedMark[], circumferenceMm: number, seconds: number, rate: number): Float64Array {
+export function turnsAt(
+  marks: readonly SpeedMark[],
+  circumferenceMm: number,
+  seconds: number,
+  rate: number,
+): Float64Array {
   const n = Math.floor(seconds * rate);
   const out = new Float64Array(n);
   let turns = 0;
@@ -188,7 +214,10 @@ export function speedAt(marks: readonly SpeedMark[], t: number): number {
 }
 
 /** Means over whole runs of samples, down to a rate of at least 3 kHz: what orders need, and far less to lay out. */
-export function thinned({ samples, sampleRate }: Recording): { values: Float32Array; rate: number } {
+export function thinned({ samples, sampleRate }: Recording): {
+  values: Float32Array;
+  rate: number;
+} {
   const by = Math.max(1, Math.floor(sampleRate / 3000));
   const values = new Float32Array(Math.floor(samples.length / by));
   for (let i = 0, k = 0; i < values.length; i++) {
@@ -200,10 +229,20 @@ export function thinned({ samples, sampleRate }: Recording): { values: Float32Ar
 }
 
 /** A signal laid on equal angles of the wheel: the mean over each step of angle, so nothing folds back. */
-export function toAngle(values: ArrayLike<number>, rate: number, marks: readonly SpeedMark[], circumferenceMm: number): Float32Array {
+export function toAngle(
+  values: ArrayLike<number>,
+  rate: number,
+  marks: readonly SpeedMark[],
+  circumferenceMm: number,
+): Float32Array {
   const coarse = 100;
   const turns = turnsAt(marks, circumferenceMm, values.length / rate + 0.05, coarse);
-  const out = new Float32Array(Math.floor(turns[Math.min(turns.length - 1, Math.floor((values.length / rate) * coarse))]! * pointsPerTurn));
+  const out = new Float32Array(
+    Math.floor(
+      turns[Math.min(turns.length - 1, Math.floor((values.length / rate) * coarse))]! *
+        pointsPerTurn,
+    ),
+  );
   const count = new Uint16Array(out.length);
   for (let c = 0; c + 1 < turns.length; c++) {
     const from = Math.floor((c * rate) / coarse);

@@ -68,10 +68,20 @@ export function schedule(o: ScheduleOptions): Schedule {
   hands('prepare', 'start', 'car', sum(strip.slice(0, before)));
   // A family without a soak in its strip has nothing to wait for.
   const soaked = o.soak && before > 0 ? wait('soak', 'soak', 'car', 20) : now;
-  const [stack, out, measure, into] = benchWork as [typeof benchWork[number], typeof benchWork[number], typeof benchWork[number], typeof benchWork[number]];
+  const [stack, out, measure, into] = benchWork as [
+    (typeof benchWork)[number],
+    (typeof benchWork)[number],
+    (typeof benchWork)[number],
+    (typeof benchWork)[number],
+  ];
   hands(stack.id, stack.label, stack.place, stack.minutes);
   until(soaked);
-  hands('strip', o.route === 'on-car' ? 'strip' : 'strip, parts to the bench', 'car', sum(strip.slice(before)));
+  hands(
+    'strip',
+    o.route === 'on-car' ? 'strip' : 'strip, parts to the bench',
+    'car',
+    sum(strip.slice(before)),
+  );
   hands(out.id, out.label, out.place, out.minutes);
   hands(measure.id, measure.label, measure.place, measure.minutes);
   until(cold);
@@ -79,5 +89,10 @@ export function schedule(o: ScheduleOptions): Schedule {
   hands('rebuild', 'rebuild', 'car', sum(walkSteps(steps, 'rebuild', o.route)));
   hands('torque', 'nut', 'car', 10);
   hands('prove', 'proof', 'car', 25);
-  return { bars, endMin: now, handsOnMin: bars.filter((b) => b.handsOn).reduce((a, b) => a + b.endMin - b.startMin, 0), idleMin: idle };
+  return {
+    bars,
+    endMin: now,
+    handsOnMin: bars.filter((b) => b.handsOn).reduce((a, b) => a + b.endMin - b.startMin, 0),
+    idleMin: idle,
+  };
 }

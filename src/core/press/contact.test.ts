@@ -1,17 +1,35 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench, piece } from '../../../tests/example.ts';
-import { bestPurchase, dentOf, hertzSpheres, judgePiece, nearest, screwForceKn, screwTorqueNm, screws, solve, type ScrewTool } from './index.ts';
+import {
+  bestPurchase,
+  dentOf,
+  hertzSpheres,
+  judgePiece,
+  nearest,
+  screwForceKn,
+  screwTorqueNm,
+  screws,
+  solve,
+  type ScrewTool,
+} from './index.ts';
 
 describe('contact', () => {
   it('is Hertz: pressure goes with the cube root of force, radius too, and mean pressure is two thirds of the greatest (Hertz, textbook; from memory)', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 1e5, noNaN: true }), fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 1.1, max: 20, noNaN: true }), (force, d, k) => {
-      const one = hertzSpheres(force, d, Infinity, 206_000, 0.3, 206_000, 0.3);
-      const more = hertzSpheres(force * k, d, Infinity, 206_000, 0.3, 206_000, 0.3);
-      expect(more.pressureMpa / one.pressureMpa).toBeCloseTo(Math.cbrt(k), 6);
-      expect(more.radiusMm / one.radiusMm).toBeCloseTo(Math.cbrt(k), 6);
-      expect((force / (Math.PI * one.radiusMm ** 2)) / one.pressureMpa).toBeCloseTo(2 / 3, 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 1e5, noNaN: true }),
+        fc.double({ min: 2, max: 60, noNaN: true }),
+        fc.double({ min: 1.1, max: 20, noNaN: true }),
+        (force, d, k) => {
+          const one = hertzSpheres(force, d, Infinity, 206_000, 0.3, 206_000, 0.3);
+          const more = hertzSpheres(force * k, d, Infinity, 206_000, 0.3, 206_000, 0.3);
+          expect(more.pressureMpa / one.pressureMpa).toBeCloseTo(Math.cbrt(k), 6);
+          expect(more.radiusMm / one.radiusMm).toBeCloseTo(Math.cbrt(k), 6);
+          expect(force / (Math.PI * one.radiusMm ** 2) / one.pressureMpa).toBeCloseTo(2 / 3, 9);
+        },
+      ),
+    );
   });
   it('gives a steel ball of 10 mm on a steel flat under 100 N the standard 1.9 GPa (worked from p = 0.388 ∛(F E² / R²), textbook form for ν 0.3; from memory)', () => {
     const { pressureMpa } = hertzSpheres(100, 10, Infinity, 206_000, 0.3, 206_000, 0.3);
@@ -24,27 +42,53 @@ describe('contact', () => {
   it('stops a piece whose small face would give way', () => {
     const bench = exampleBench('bearing-in');
     const soft = piece('soft', 75, 68, 30, { material: 'aluminium' });
-    expect(judgePiece(soft, 'pusher', bench.requirement.pusher, { low: 1, likely: 60, high: 150 }).map((v) => v.rule)).toContain('press.pressure');
-    expect(judgePiece(soft, 'pusher', bench.requirement.pusher, bench.forceKn).map((v) => v.rule)).not.toContain('press.pressure');
+    expect(
+      judgePiece(soft, 'pusher', bench.requirement.pusher, { low: 1, likely: 60, high: 150 }).map(
+        (v) => v.rule,
+      ),
+    ).toContain('press.pressure');
+    expect(
+      judgePiece(soft, 'pusher', bench.requirement.pusher, bench.forceKn).map((v) => v.rule),
+    ).not.toContain('press.pressure');
   });
 });
 
 describe('forcing screw', () => {
   it('turns torque into force by the thread formula (Shigley’s, power screws): M20 × 1.5 at μ 0.12 without a collar', () => {
     // F = T / (P/2π + μ d2 / (2 cos 30°)) = 100 N·m / (0.2387 + 1.3184) mm
-    expect(screwForceKn(100, screws[0]!.tool)).toBeCloseTo(100 / (1.5 / (2 * Math.PI) + (0.12 * 19.03) / (2 * Math.cos(Math.PI / 6))), 9);
+    expect(screwForceKn(100, screws[0]!.tool)).toBeCloseTo(
+      100 / (1.5 / (2 * Math.PI) + (0.12 * 19.03) / (2 * Math.cos(Math.PI / 6))),
+      9,
+    );
     expect(screwForceKn(100, screws[0]!.tool)).toBeCloseTo(64.2, 1);
   });
   it('is undone by its opposite, and a washer costs torque', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 800, noNaN: true }), fc.constantFrom(...screws), (t, s) => { expect(screwTorqueNm(screwForceKn(t, s.tool), s.tool)).toBeCloseTo(t, 6); }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 800, noNaN: true }),
+        fc.constantFrom(...screws),
+        (t, s) => {
+          expect(screwTorqueNm(screwForceKn(t, s.tool), s.tool)).toBeCloseTo(t, 6);
+        },
+      ),
+    );
     expect(screwTorqueNm(30, screws[3]!.tool)).toBeGreaterThan(screwTorqueNm(30, screws[0]!.tool));
-    expect(() => screwForceKn(10, { ...screws[0]!.tool, pitchMm: 0 } as ScrewTool)).toThrow(/^pitchMm/u);
+    expect(() => screwForceKn(10, { ...screws[0]!.tool, pitchMm: 0 } as ScrewTool)).toThrow(
+      /^pitchMm/u,
+    );
   });
 });
 
 describe('gaps of a kit', () => {
-  const benches = (['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const).map((o) => exampleBench(o));
-  const kit = [piece('support', 110, 84, 20), piece('disc', 74, 0, 12), piece('low', 52, 44, 3), piece('legs', 240, 140, 100)];
+  const benches = (['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const).map((o) =>
+    exampleBench(o),
+  );
+  const kit = [
+    piece('support', 110, 84, 20),
+    piece('disc', 74, 0, 12),
+    piece('low', 52, 44, 3),
+    piece('legs', 240, 140, 100),
+  ];
   it('name the nearest pieces and by how much they fail', () => {
     const near = nearest(kit, 'support', benches[3]!, 2);
     expect(near[0]!.piece.id).toBe('low');
@@ -54,7 +98,9 @@ describe('gaps of a kit', () => {
     const before = benches.filter((b) => solve(kit, b, 1).solutions.length === 0).length;
     const buy = bestPurchase(kit, benches)!;
     expect(buy.solves.length).toBeGreaterThan(0);
-    expect(benches.filter((b) => solve([...kit, buy.piece], b, 1).solutions.length === 0).length).toBe(before - buy.solves.length);
+    expect(
+      benches.filter((b) => solve([...kit, buy.piece], b, 1).solutions.length === 0).length,
+    ).toBe(before - buy.solves.length);
     const full = [piece('s', 110, 84, 20), piece('d', 74, 0, 12)];
     expect(bestPurchase(full, [])).toBeUndefined();
   });

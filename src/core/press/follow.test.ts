@@ -2,13 +2,31 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench } from '../../../tests/example.ts';
 import { faultsOf, madeUpStroke, tuningRange, type RamFault } from '../standins/ram.ts';
-import { endsStroke, follower, thinned, traceFault, type LiveCall, type StrokeCall, type TraceSample } from './index.ts';
+import {
+  endsStroke,
+  follower,
+  thinned,
+  traceFault,
+  type LiveCall,
+  type StrokeCall,
+  type TraceSample,
+} from './index.ts';
 
 const bench = exampleBench('bearing-in');
-const right: Record<RamFault, StrokeCall> = { good: 'seated', cocked: 'cocked', galling: 'galling', worn: 'easy', rusted: 'stuck' };
+const right: Record<RamFault, StrokeCall> = {
+  good: 'seated',
+  cocked: 'cocked',
+  galling: 'galling',
+  worn: 'easy',
+  rusted: 'stuck',
+};
 
 /** Pumps until the follower says to release; every call on the way. */
-function press(fault: RamFault, seed: number, on = bench): { calls: StrokeCall[]; last: LiveCall; seatMm: number } {
+function press(
+  fault: RamFault,
+  seed: number,
+  on = bench,
+): { calls: StrokeCall[]; last: LiveCall; seatMm: number } {
   const stroke = madeUpStroke(on, fault, seed, tuningRange);
   const follow = follower(on);
   const calls: StrokeCall[] = [];
@@ -23,16 +41,21 @@ function press(fault: RamFault, seed: number, on = bench): { calls: StrokeCall[]
 
 describe('following a stroke', () => {
   it.each(faultsOf(true))('calls %s what it is', (fault) => {
-    for (let seed = 1; seed <= 12; seed++) expect(press(fault, seed).calls, `seed ${seed}`).toContain(right[fault]);
+    for (let seed = 1; seed <= 12; seed++)
+      expect(press(fault, seed).calls, `seed ${seed}`).toContain(right[fault]);
   });
-  it.each(['hub-out', 'bearing-out'] as const)('follows %s until it is free, or says that it is stuck or galls', (operation) => {
-    const off = exampleBench(operation);
-    for (const fault of faultsOf(false)) for (let seed = 1; seed <= 12; seed++) {
-      const { calls } = press(fault, seed, off);
-      expect(calls.at(-1), `${fault} ${seed}`).toBe(fault === 'good' ? 'free' : right[fault]);
-      if (fault === 'good') expect(calls).toEqual(['waiting', 'square', 'free']);
-    }
-  });
+  it.each(['hub-out', 'bearing-out'] as const)(
+    'follows %s until it is free, or says that it is stuck or galls',
+    (operation) => {
+      const off = exampleBench(operation);
+      for (const fault of faultsOf(false))
+        for (let seed = 1; seed <= 12; seed++) {
+          const { calls } = press(fault, seed, off);
+          expect(calls.at(-1), `${fault} ${seed}`).toBe(fault === 'good' ? 'free' : right[fault]);
+          if (fault === 'good') expect(calls).toEqual(['waiting', 'square', 'free']);
+        }
+    },
+  );
   it('says starting square before anything else of a sound stroke, and ends within half a millimetre of the true seat', () => {
     for (let seed = 1; seed <= 12; seed++) {
       const { calls, last, seatMm } = press('good', seed);
@@ -41,37 +64,61 @@ describe('following a stroke', () => {
     }
   });
   it('calls a cocked start before 5 mm', () => {
-    for (let seed = 20; seed < 40; seed++) expect(press('cocked', seed).last.travelMm).toBeLessThan(5);
+    for (let seed = 20; seed < 40; seed++)
+      expect(press('cocked', seed).last.travelMm).toBeLessThan(5);
   });
   it('never gets milder after Stop, whatever comes', () => {
-    fc.assert(fc.property(fc.array(fc.record({ travelMm: fc.double({ min: 0, max: 50, noNaN: true }), forceKn: fc.double({ min: 0, max: 90, noNaN: true }) }), { minLength: 1, maxLength: 60 }), (list) => {
-      const follow = follower(bench);
-      let stopped: StrokeCall | undefined;
-      list.forEach((s, i) => {
-        const { call } = follow({ ...s, ms: i * 20 });
-        if (stopped) expect(stopped === 'seated' ? ['seated', 'past'] : [stopped]).toContain(call);
-        if (endsStroke(call) && call !== stopped) stopped = call;
-      });
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            travelMm: fc.double({ min: 0, max: 50, noNaN: true }),
+            forceKn: fc.double({ min: 0, max: 90, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 60 },
+        ),
+        (list) => {
+          const follow = follower(bench);
+          let stopped: StrokeCall | undefined;
+          list.forEach((s, i) => {
+            const { call } = follow({ ...s, ms: i * 20 });
+            if (stopped)
+              expect(stopped === 'seated' ? ['seated', 'past'] : [stopped]).toContain(call);
+            if (endsStroke(call) && call !== stopped) stopped = call;
+          });
+        },
+      ),
+    );
   });
   it('says past the stop when pumping goes on', () => {
     const follow = follower(bench);
     const travel = bench.requirement.travelMm;
-    const at = (travelMm: number, forceKn: number, ms: number) => follow({ travelMm, forceKn, ms }).call;
-    for (let i = 0; i <= travel * 10; i++) at(i / 10, bench.forceKn.likely * (i / 10 / travel), i * 20);
-    expect([at(travel + 0.05, bench.forceKn.likely + 6, 10_000), at(travel + 0.8, bench.forceKn.likely + 40, 10_020)]).toEqual(['seated', 'past']);
+    const at = (travelMm: number, forceKn: number, ms: number) =>
+      follow({ travelMm, forceKn, ms }).call;
+    for (let i = 0; i <= travel * 10; i++)
+      at(i / 10, bench.forceKn.likely * (i / 10 / travel), i * 20);
+    expect([
+      at(travel + 0.05, bench.forceKn.likely + 6, 10_000),
+      at(travel + 0.8, bench.forceKn.likely + 40, 10_020),
+    ]).toEqual(['seated', 'past']);
   });
   it('refuses time that runs backwards, live and as a file, and figures that cannot be', () => {
     const follow = follower(bench);
     follow({ ms: 40, travelMm: 1, forceKn: 0.2 });
-    expect(() => follow({ ms: 20, travelMm: 1, forceKn: 0.2 })).toThrow(/^ms: time runs backwards/u);
+    expect(() => follow({ ms: 20, travelMm: 1, forceKn: 0.2 })).toThrow(
+      /^ms: time runs backwards/u,
+    );
     const s = (ms: number, forceKn = 1): TraceSample => ({ ms, travelMm: 1, forceKn });
     expect(traceFault([s(0), s(20), s(10)])?.field).toBe('samples.2.ms');
     expect(traceFault([s(0), s(20, -4)])?.field).toBe('samples.1');
     expect(traceFault([s(0), s(20)])).toBeUndefined();
   });
   it('keeps the peaks when it thins', () => {
-    const samples = Array.from({ length: 400 }, (_, i): TraceSample => ({ ms: i * 20, travelMm: i / 100, forceKn: i === 200 ? 30 : 2 }));
+    const samples = Array.from({ length: 400 }, (_, i): TraceSample => ({
+      ms: i * 20,
+      travelMm: i / 100,
+      forceKn: i === 200 ? 30 : 2,
+    }));
     expect(Math.max(...thinned(samples).map((p) => p.forceKn))).toBe(30);
     expect(thinned(samples).length).toBeLessThanOrEqual(17);
   });

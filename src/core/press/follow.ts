@@ -9,7 +9,17 @@ export interface TraceSample {
   forceKn: number;
 }
 
-export const strokeCalls = ['waiting', 'square', 'cocked', 'galling', 'easy', 'seated', 'past', 'stuck', 'free'] as const;
+export const strokeCalls = [
+  'waiting',
+  'square',
+  'cocked',
+  'galling',
+  'easy',
+  'seated',
+  'past',
+  'stuck',
+  'free',
+] as const;
 export type StrokeCall = (typeof strokeCalls)[number];
 
 export interface LiveCall {
@@ -58,25 +68,60 @@ const tuning = {
 const words: Record<StrokeCall, (travel: number, force: number) => string> = {
   waiting: () => 'Pump. Nothing moves yet.',
   square: (t) => `Square and inside the band at ${t.toFixed(1)} mm. Go on.`,
-  cocked: (t, f) => `Cocked: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is too much for a start. Back off, square it, begin again.`,
-  galling: (t, f) => `Galling: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm, with drops. Stop, press it out, look at the seat.`,
-  easy: (t, f) => `Too easy: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is below the band. Seat worn? Measure before it leaves.`,
+  cocked: (t, f) =>
+    `Cocked: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is too much for a start. Back off, square it, begin again.`,
+  galling: (t, f) =>
+    `Galling: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm, with drops. Stop, press it out, look at the seat.`,
+  easy: (t, f) =>
+    `Too easy: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is below the band. Seat worn? Measure before it leaves.`,
   seated: (t) => `Seated at ${t.toFixed(1)} mm. Stop, do not chase it.`,
-  past: (t) => `Past the stop: ${t.toFixed(1)} mm. Release. More pumping loads frame and part only.`,
-  stuck: (_t, f) => `Stuck: ${f.toFixed(1)} kN and nothing moves. Release, soak again, look at the support and for a ring left in.`,
+  past: (t) =>
+    `Past the stop: ${t.toFixed(1)} mm. Release. More pumping loads frame and part only.`,
+  stuck: (_t, f) =>
+    `Stuck: ${f.toFixed(1)} kN and nothing moves. Release, soak again, look at the support and for a ring left in.`,
   free: (t) => `Free at ${t.toFixed(1)} mm. Stop, catch it: it drops.`,
 };
-const statuses: Record<StrokeCall, Status> = { waiting: 'check', square: 'good', cocked: 'stop', galling: 'stop', easy: 'check', seated: 'good', past: 'stop', stuck: 'stop', free: 'good' };
+const statuses: Record<StrokeCall, Status> = {
+  waiting: 'check',
+  square: 'good',
+  cocked: 'stop',
+  galling: 'stop',
+  easy: 'check',
+  seated: 'good',
+  past: 'stop',
+  stuck: 'stop',
+  free: 'good',
+};
 /** The ram is released at these: going on does harm. */
-export const endsStroke = (c: StrokeCall): boolean => c === 'cocked' || c === 'galling' || c === 'seated' || c === 'past' || c === 'stuck' || c === 'free';
+export const endsStroke = (c: StrokeCall): boolean =>
+  c === 'cocked' ||
+  c === 'galling' ||
+  c === 'seated' ||
+  c === 'past' ||
+  c === 'stuck' ||
+  c === 'free';
 
 /** A follower takes one reading after another and says what the stroke is. */
 export type Follower = (s: TraceSample) => LiveCall;
-export const follower = (bench: Bench): Follower => (bench.requirement.fitting ? fittingFollower(bench) : removalFollower(bench));
+export const follower = (bench: Bench): Follower =>
+  bench.requirement.fitting ? fittingFollower(bench) : removalFollower(bench);
 
-const waiting: LiveCall = { call: 'waiting', status: 'check', text: words.waiting(0, 0), travelMm: 0, forceKn: 0 };
-const said = (call: StrokeCall, s: TraceSample, text = words[call](s.travelMm, s.forceKn)): LiveCall => ({ call, status: statuses[call], text, travelMm: s.travelMm, forceKn: s.forceKn });
-const inTime = (last: TraceSample | undefined, s: TraceSample) => { if (last && s.ms < last.ms) throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`); };
+const waiting: LiveCall = {
+  call: 'waiting',
+  status: 'check',
+  text: words.waiting(0, 0),
+  travelMm: 0,
+  forceKn: 0,
+};
+const said = (
+  call: StrokeCall,
+  s: TraceSample,
+  text = words[call](s.travelMm, s.forceKn),
+): LiveCall => ({ call, status: statuses[call], text, travelMm: s.travelMm, forceKn: s.forceKn });
+const inTime = (last: TraceSample | undefined, s: TraceSample) => {
+  if (last && s.ms < last.ms)
+    throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`);
+};
 
 /** Follows a part coming off: it breaks away, goes on inside what a clean to rusted seat needs, and is free; or it sticks, or galls. */
 function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
@@ -90,12 +135,31 @@ function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
     last = s;
     if (endsStroke(now.call)) return now;
     peak = Math.max(peak, s.forceKn);
-    if (s.travelMm < tuning.stillMm) return (now = s.forceKn > full.high * tuning.stuckFactor + tuning.stuckKn ? said('stuck', s) : waiting);
-    if (s.travelMm > r.seat.lengthMm * tuning.freeFrom && s.forceKn < Math.max(tuning.easyFactor * 0.5, peak * tuning.freeShare)) return (now = said('free', s));
-    const over = s.forceKn > forceAtKn(r, full, s.travelMm).high * tuning.gallFactor + full.high * tuning.overShare + tuning.overKn;
+    if (s.travelMm < tuning.stillMm)
+      return (now =
+        s.forceKn > full.high * tuning.stuckFactor + tuning.stuckKn ? said('stuck', s) : waiting);
+    if (
+      s.travelMm > r.seat.lengthMm * tuning.freeFrom &&
+      s.forceKn < Math.max(tuning.easyFactor * 0.5, peak * tuning.freeShare)
+    )
+      return (now = said('free', s));
+    const over =
+      s.forceKn >
+      forceAtKn(r, full, s.travelMm).high * tuning.gallFactor +
+        full.high * tuning.overShare +
+        tuning.overKn;
     overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
-    if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) return (now = said('galling', s, `Galling: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm and it should fall. Stop, look for a ring left in or a crooked pull.`));
-    return (now = said('square', s, `It moves: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm, inside what this seat needs.`));
+    if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm)
+      return (now = said(
+        'galling',
+        s,
+        `Galling: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm and it should fall. Stop, look for a ring left in or a crooked pull.`,
+      ));
+    return (now = said(
+      'square',
+      s,
+      `It moves: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm, inside what this seat needs.`,
+    ));
   };
 }
 
@@ -119,8 +183,16 @@ function fittingFollower(bench: Bench): Follower {
 
   return (s) => {
     inTime(last, s);
-    if (now.call === 'seated' && s.travelMm > r.travelMm + 2 * seatToleranceMm && s.forceKn > now.forceKn + 10) return say('past', s);
-    if (endsStroke(now.call)) { last = s; return now; }
+    if (
+      now.call === 'seated' &&
+      s.travelMm > r.travelMm + 2 * seatToleranceMm &&
+      s.forceKn > now.forceKn + 10
+    )
+      return say('past', s);
+    if (endsStroke(now.call)) {
+      last = s;
+      return now;
+    }
     const band = forceAtKn(r, full, s.travelMm);
     recent = [...recent.filter((x) => x.travelMm > s.travelMm - 0.5), s].slice(-40);
     const moving = !last || s.travelMm > last.travelMm + 0.002;
@@ -132,25 +204,47 @@ function fittingFollower(bench: Bench): Follower {
       const rise = s.forceKn - from.forceKn;
       const slope = rise / Math.max(0.02, s.travelMm - from.travelMm);
       const least = Math.min(...recent.map((x) => x.forceKn));
-      if (rise > tuning.seatRiseKn && slope > Math.max(tuning.seatSlope, tuning.seatTimes * rampKnPerMm) && s.forceKn > least + Math.max(tuning.seatRiseKn, 0.1 * least)) {
+      if (
+        rise > tuning.seatRiseKn &&
+        slope > Math.max(tuning.seatSlope, tuning.seatTimes * rampKnPerMm) &&
+        s.forceKn > least + Math.max(tuning.seatRiseKn, 0.1 * least)
+      ) {
         last = s;
         return say('seated', s);
       }
-      if (s.travelMm > r.travelMm + 1.5) { last = s; return say('past', s); }
+      if (s.travelMm > r.travelMm + 1.5) {
+        last = s;
+        return say('past', s);
+      }
     }
 
     if (s.travelMm > tuning.startMm && s.travelMm < r.travelMm - tuning.seatEarlyMm) {
       const limit = band.high * tuning.over + full.high * tuning.overShare + tuning.overKn;
-      if (s.travelMm <= tuning.startEndMm && s.forceKn > limit) { last = s; return say('cocked', s); }
+      if (s.travelMm <= tuning.startEndMm && s.forceKn > limit) {
+        last = s;
+        return say('cocked', s);
+      }
       if (s.travelMm > tuning.startEndMm) {
         const over = s.forceKn > band.high * tuning.gallFactor + tuning.overKn;
         overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
-        if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) { last = s; return say('galling', s); }
+        if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) {
+          last = s;
+          return say('galling', s);
+        }
         // A fall in mid-stroke while the ram goes on, beyond what a pump's rest gives.
         if (s.forceKn > peak.forceKn) peak = s;
-        else if (moving && s.travelMm - peak.travelMm < 1.2 && s.forceKn < peak.forceKn * (1 - tuning.dropShare) - tuning.dropKn) { drops += 1; peak = s; }
-        else if (s.travelMm - peak.travelMm > 1.2) peak = s;
-        if (drops >= 2) { last = s; return say('galling', s); }
+        else if (
+          moving &&
+          s.travelMm - peak.travelMm < 1.2 &&
+          s.forceKn < peak.forceKn * (1 - tuning.dropShare) - tuning.dropKn
+        ) {
+          drops += 1;
+          peak = s;
+        } else if (s.travelMm - peak.travelMm > 1.2) peak = s;
+        if (drops >= 2) {
+          last = s;
+          return say('galling', s);
+        }
       }
       if (s.travelMm > tuning.easyFromMm) {
         const under = s.forceKn < band.low * tuning.easyFactor - 0.05;
@@ -165,20 +259,39 @@ function fittingFollower(bench: Bench): Follower {
 }
 
 /** What is wrong with a trace as a file or a device gave it; undefined when nothing is. */
-export function traceFault(samples: readonly TraceSample[]): { field: string; reason: string } | undefined {
-  if (samples.length < 2) return { field: 'samples', reason: 'A trace needs at least two readings.' };
+export function traceFault(
+  samples: readonly TraceSample[],
+): { field: string; reason: string } | undefined {
+  if (samples.length < 2)
+    return { field: 'samples', reason: 'A trace needs at least two readings.' };
   const back = samples.findIndex((s, i) => i > 0 && s.ms < samples[i - 1]!.ms);
-  if (back > 0) return { field: `samples.${back}.ms`, reason: `Time runs backwards here, from ${samples[back - 1]!.ms} to ${samples[back]!.ms} ms.` };
-  const odd = samples.findIndex((s) => !(s.forceKn >= 0 && s.forceKn < 2000) || !(s.travelMm >= -5 && s.travelMm < 600));
-  return odd >= 0 ? { field: `samples.${odd}`, reason: `${samples[odd]!.forceKn} kN at ${samples[odd]!.travelMm} mm cannot be.` } : undefined;
+  if (back > 0)
+    return {
+      field: `samples.${back}.ms`,
+      reason: `Time runs backwards here, from ${samples[back - 1]!.ms} to ${samples[back]!.ms} ms.`,
+    };
+  const odd = samples.findIndex(
+    (s) => !(s.forceKn >= 0 && s.forceKn < 2000) || !(s.travelMm >= -5 && s.travelMm < 600),
+  );
+  return odd >= 0
+    ? {
+        field: `samples.${odd}`,
+        reason: `${samples[odd]!.forceKn} kN at ${samples[odd]!.travelMm} mm cannot be.`,
+      }
+    : undefined;
 }
 
 /** A trace as the strip and the card show it: the greatest force in each step of travel. */
-export function thinned(samples: readonly TraceSample[], stepMm = 0.25): { travelMm: number; forceKn: number }[] {
+export function thinned(
+  samples: readonly TraceSample[],
+  stepMm = 0.25,
+): { travelMm: number; forceKn: number }[] {
   const best = new Map<number, TraceSample>();
   for (const s of samples) {
     const k = Math.floor(s.travelMm / stepMm);
     if (s.forceKn > (best.get(k)?.forceKn ?? -1)) best.set(k, s);
   }
-  return [...best.entries()].sort(([a], [b]) => a - b).map(([, { travelMm, forceKn }]) => ({ travelMm, forceKn }));
+  return [...best.entries()]
+    .sort(([a], [b]) => a - b)
+    .map(([, { travelMm, forceKn }]) => ({ travelMm, forceKn }));
 }

@@ -27,44 +27,105 @@ const touch = 0.1;
 export function forcePath(s: Stack, bench: Bench): ForcePath {
   const edges = contacts(s, bench);
   const nodes = lightestWay(edges);
-  const both = (['inner', 'outer'] as const).every((ring) => edges.some((e) => isPair(...e, ['pusher', ring])));
-  const throughBalls = nodes.includes('balls') || (both && (bench.requirement.fitting || bench.usedAgain === true));
-  return { nodes: throughBalls && !nodes.includes('balls') ? viaBalls(edges) : nodes, throughBalls, verdicts: pathVerdicts(nodes, throughBalls, bench) };
+  const both = (['inner', 'outer'] as const).every((ring) =>
+    edges.some((e) => isPair(...e, ['pusher', ring])),
+  );
+  const throughBalls =
+    nodes.includes('balls') || (both && (bench.requirement.fitting || bench.usedAgain === true));
+  return {
+    nodes: throughBalls && !nodes.includes('balls') ? viaBalls(edges) : nodes,
+    throughBalls,
+    verdicts: pathVerdicts(nodes, throughBalls, bench),
+  };
 }
 
-function pathVerdicts(nodes: PathNode[], throughBalls: boolean, { requirement: r, forceKn, usedAgain }: Bench): Verdict[] {
-  if (nodes.length === 0) return [{ status: 'stop', rule: 'press.no-path', text: 'No unbroken way for the force from ram to bed: a piece misses what it should carry.', source: 'geometry of the parts' }];
-  if (!throughBalls || !r.row) return [{ status: 'good', rule: 'press.path', text: `Force runs through the ${r.carries}.${r.row ? ' No ball carries any of it.' : ''}`, source: 'geometry of the parts' }];
-  if (!r.fitting && !usedAgain) return [{ status: 'good', rule: 'press.scrap', text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.', source: 'common practice' }];
+function pathVerdicts(
+  nodes: PathNode[],
+  throughBalls: boolean,
+  { requirement: r, forceKn, usedAgain }: Bench,
+): Verdict[] {
+  if (nodes.length === 0)
+    return [
+      {
+        status: 'stop',
+        rule: 'press.no-path',
+        text: 'No unbroken way for the force from ram to bed: a piece misses what it should carry.',
+        source: 'geometry of the parts',
+      },
+    ];
+  if (!throughBalls || !r.row)
+    return [
+      {
+        status: 'good',
+        rule: 'press.path',
+        text: `Force runs through the ${r.carries}.${r.row ? ' No ball carries any of it.' : ''}`,
+        source: 'geometry of the parts',
+      },
+    ];
+  if (!r.fitting && !usedAgain)
+    return [
+      {
+        status: 'good',
+        rule: 'press.scrap',
+        text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.',
+        source: 'common practice',
+      },
+    ];
   const limit = r.row.staticAxialKn;
   const dent = dentOf(forceKn.high, limit, r.row.ballMm);
-  return [{
-    status: 'stop',
-    rule: 'press.through-balls',
-    value: forceKn.likely,
-    limit: `0 kN through the balls of a ${r.fitting ? 'new bearing' : 'bearing that goes back'}`,
-    text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow, ${dent.stressMpa.toFixed(0)} MPa in the contact: dents of about ${dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1)} µm that nobody sees and everybody hears later.`,
-    source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN and contact stress, ISO 76; dent by the square of the load, Palmgren`,
-  }];
+  return [
+    {
+      status: 'stop',
+      rule: 'press.through-balls',
+      value: forceKn.likely,
+      limit: `0 kN through the balls of a ${r.fitting ? 'new bearing' : 'bearing that goes back'}`,
+      text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow, ${dent.stressMpa.toFixed(0)} MPa in the contact: dents of about ${dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1)} µm that nobody sees and everybody hears later.`,
+      source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN and contact stress, ISO 76; dent by the square of the load, Palmgren`,
+    },
+  ];
 }
 
 type Edge = readonly [PathNode, PathNode];
-const isPair = (a: PathNode, b: PathNode, pair: Edge) => (a === pair[0] && b === pair[1]) || (a === pair[1] && b === pair[0]);
+const isPair = (a: PathNode, b: PathNode, pair: Edge) =>
+  (a === pair[0] && b === pair[1]) || (a === pair[1] && b === pair[0]);
 
 /** The contacts of this stack with the parts, and of the parts with each other. */
 function contacts(s: Stack, { requirement: r }: Bench): Edge[] {
-  const edges: Edge[] = [...r.joins, ...(s.cap ? [['ram', 'cap'], ['cap', 'pusher']] as const : [['ram', 'pusher']] as const)];
-  if (s.support) edges.push(...(s.riser ? [['support', 'riser'], ['riser', 'bed']] as const : [['support', 'bed']] as const));
-  const reached = r.touches.filter((t) => { const piece = s[t.role]; return piece !== undefined && reaches(piece, t, r); });
+  const edges: Edge[] = [
+    ...r.joins,
+    ...(s.cap
+      ? ([
+          ['ram', 'cap'],
+          ['cap', 'pusher'],
+        ] as const)
+      : ([['ram', 'pusher']] as const)),
+  ];
+  if (s.support)
+    edges.push(
+      ...(s.riser
+        ? ([
+            ['support', 'riser'],
+            ['riser', 'bed'],
+          ] as const)
+        : ([['support', 'bed']] as const)),
+    );
+  const reached = r.touches.filter((t) => {
+    const piece = s[t.role];
+    return piece !== undefined && reaches(piece, t, r);
+  });
   // What stands proud is met before anything else on that side.
-  for (const t of reached) if (t.first || !reached.some((x) => x.first && x.role === t.role)) edges.push([t.role, t.node]);
+  for (const t of reached)
+    if (t.first || !reached.some((x) => x.first && x.role === t.role)) edges.push([t.role, t.node]);
   return edges;
 }
 
-const reaches = (a: Adapter, t: Touch, r: Requirement): boolean => overlap(a, (t.role === 'pusher' ? r.pusher : r.support)?.proudMm ?? 0, t.innerMm, t.outerMm) > touch;
+const reaches = (a: Adapter, t: Touch, r: Requirement): boolean =>
+  overlap(a, (t.role === 'pusher' ? r.pusher : r.support)?.proudMm ?? 0, t.innerMm, t.outerMm) >
+  touch;
 
 /** Which parts a piece touches in a place, as a key: two pieces with the same key carry the force the same way. */
-export const touchKey = (a: Adapter, role: Touch['role'], r: Requirement): string => r.touches.map((t) => (t.role === role && reaches(a, t, r) ? 1 : 0)).join('');
+export const touchKey = (a: Adapter, role: Touch['role'], r: Requirement): string =>
+  r.touches.map((t) => (t.role === role && reaches(a, t, r) ? 1 : 0)).join('');
 
 /** Shortest way from ram to bed that avoids the balls if it can. */
 function lightestWay(edges: readonly Edge[]): PathNode[] {
@@ -73,7 +134,9 @@ function lightestWay(edges: readonly Edge[]): PathNode[] {
 
 /** The shared way, drawn through the ring that must not be loaded. */
 function viaBalls(edges: readonly Edge[]): PathNode[] {
-  const ways = (['outer', 'inner'] as const).map((right) => walk(edges.filter(([a, b]) => !isPair(a, b, ['pusher', right]))) ?? []);
+  const ways = (['outer', 'inner'] as const).map(
+    (right) => walk(edges.filter(([a, b]) => !isPair(a, b, ['pusher', right]))) ?? [],
+  );
   return ways.find((w) => w.includes('balls')) ?? [];
 }
 

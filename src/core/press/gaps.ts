@@ -10,11 +10,21 @@ export interface NearMiss {
 }
 
 /** Pieces that come nearest to a place, and by how much each fails. Only those that fail by their sizes alone. */
-export function nearest(kit: readonly Adapter[], role: 'pusher' | 'support', { requirement, forceKn }: Bench, most = 3): NearMiss[] {
+export function nearest(
+  kit: readonly Adapter[],
+  role: 'pusher' | 'support',
+  { requirement, forceKn }: Bench,
+  most = 3,
+): NearMiss[] {
   const need = requirement[role];
   if (!need) return [];
   return kit
-    .filter((a) => !a.retired && (!need.shapes || need.shapes.only.includes(a.shape)) && judgePiece(a, role, undefined, forceKn).every((v) => v.status !== 'stop'))
+    .filter(
+      (a) =>
+        !a.retired &&
+        (!need.shapes || need.shapes.only.includes(a.shape)) &&
+        judgePiece(a, role, undefined, forceKn).every((v) => v.status !== 'stop'),
+    )
     .map((piece): NearMiss => ({ piece, misses: missesOf(piece, need) }))
     .filter((n) => n.misses.length > 0)
     .sort((a, b) => sum(a) - sum(b))
@@ -29,27 +39,70 @@ export interface Purchase {
 }
 
 /** A window's middle, or just inside the one end it has. */
-const inside = (w: { min?: number | undefined; max?: number | undefined } | undefined, otherwise: number): number =>
-  w?.min !== undefined && w.max !== undefined ? (w.min + w.max) / 2 : w?.min !== undefined ? w.min + 1 : w?.max !== undefined ? w.max - 1 : otherwise;
+const inside = (
+  w: { min?: number | undefined; max?: number | undefined } | undefined,
+  otherwise: number,
+): number =>
+  w?.min !== undefined && w.max !== undefined
+    ? (w.min + w.max) / 2
+    : w?.min !== undefined
+      ? w.min + 1
+      : w?.max !== undefined
+        ? w.max - 1
+        : otherwise;
 
 /**
  * The one new piece that would open most of the strokes that this kit cannot set up. Candidates are the middles of the windows
  * of every gap; each is proven by the solver. Undefined when there is no gap or no single piece closes one.
  */
-export function bestPurchase(kit: readonly Adapter[], benches: readonly Bench[]): Purchase | undefined {
-  const open = benches.map((b, i) => ({ b, i })).filter(({ b }) => solve(kit, b, 1).solutions.length === 0);
-  const pieces = open.flatMap(({ b, i }) => (['pusher', 'support'] as const).flatMap((role): Adapter[] => {
-    const need = b.requirement[role];
-    if (!need) return [];
-    const w = pieceWindows(need);
-    const outerMm = inside(w.outerMm, 60);
-    const deep = Math.max(w.heightMm?.min ?? 10, (w.hollowMm?.min ?? 0) + 1, w.lipMm?.max === undefined ? 0 : 40) + 1;
-    const innerMm = w.innerMm?.min === undefined ? 0 : Math.min(inside(w.innerMm, 0), outerMm - 2 * need.face.leastMm);
-    const shape = need.shapes?.only[0] ?? (innerMm > 0 ? 'sleeve' : 'disc');
-    return [{ id: `new-${i}-${role}`, name: 'New piece', shape, outerMm: round(outerMm), innerMm: round(innerMm), heightMm: round(deep), material: 'steel', ratingKn: Math.ceil(b.forceKn.high * 1.5), ...(w.lipMm?.max === undefined ? {} : { recessMm: round(deep - w.lipMm.max + 0.5) }) }];
+export function bestPurchase(
+  kit: readonly Adapter[],
+  benches: readonly Bench[],
+): Purchase | undefined {
+  const open = benches
+    .map((b, i) => ({ b, i }))
+    .filter(({ b }) => solve(kit, b, 1).solutions.length === 0);
+  const pieces = open.flatMap(({ b, i }) =>
+    (['pusher', 'support'] as const).flatMap((role): Adapter[] => {
+      const need = b.requirement[role];
+      if (!need) return [];
+      const w = pieceWindows(need);
+      const outerMm = inside(w.outerMm, 60);
+      const deep =
+        Math.max(
+          w.heightMm?.min ?? 10,
+          (w.hollowMm?.min ?? 0) + 1,
+          w.lipMm?.max === undefined ? 0 : 40,
+        ) + 1;
+      const innerMm =
+        w.innerMm?.min === undefined
+          ? 0
+          : Math.min(inside(w.innerMm, 0), outerMm - 2 * need.face.leastMm);
+      const shape = need.shapes?.only[0] ?? (innerMm > 0 ? 'sleeve' : 'disc');
+      return [
+        {
+          id: `new-${i}-${role}`,
+          name: 'New piece',
+          shape,
+          outerMm: round(outerMm),
+          innerMm: round(innerMm),
+          heightMm: round(deep),
+          material: 'steel',
+          ratingKn: Math.ceil(b.forceKn.high * 1.5),
+          ...(w.lipMm?.max === undefined ? {} : { recessMm: round(deep - w.lipMm.max + 0.5) }),
+        },
+      ];
+    }),
+  );
+  const tried = pieces.map((piece): Purchase => ({
+    piece,
+    solves: open
+      .filter(({ b }) => solve([...kit, piece], b, 1).solutions.length > 0)
+      .map(({ i }) => i),
   }));
-  const tried = pieces.map((piece): Purchase => ({ piece, solves: open.filter(({ b }) => solve([...kit, piece], b, 1).solutions.length > 0).map(({ i }) => i) }));
-  const best = tried.sort((a, b) => b.solves.length - a.solves.length || a.piece.heightMm - b.piece.heightMm)[0];
+  const best = tried.sort(
+    (a, b) => b.solves.length - a.solves.length || a.piece.heightMm - b.piece.heightMm,
+  )[0];
   return best && best.solves.length > 0 ? best : undefined;
 }
 const round = (mm: number) => Math.round(mm * 10) / 10;

@@ -1,7 +1,19 @@
 import type { ScrewTool } from './screw.ts';
 
 /** A shop's own pieces and presses. */
-export const adapterShapes = ['plate', 'sleeve', 'cup', 'disc', 'mandrel', 'socket', 'old-ring', 'legs', 'block', 'half-shells', 'split-plate'] as const;
+export const adapterShapes = [
+  'plate',
+  'sleeve',
+  'cup',
+  'disc',
+  'mandrel',
+  'socket',
+  'old-ring',
+  'legs',
+  'block',
+  'half-shells',
+  'split-plate',
+] as const;
 export type AdapterShape = (typeof adapterShapes)[number];
 
 /** Kits a shop keeps apart. */
@@ -47,34 +59,68 @@ export interface Press {
   /** Diameter of the piston, mm: force from a gauge that reads pressure. */
   pistonMm?: number;
   /** Thread of a screw tool. */
-  screw?: ScrewTool & { /** Outside of the screw, mm: what has to pass through the work. */ rodMm: number };
+  screw?: ScrewTool & {
+    /** Outside of the screw, mm: what has to pass through the work. */ rodMm: number;
+  };
 }
 
 /** A hammer and a driver: no gauge, no travel. A school with its own limits, see the requirement of the stroke. */
-export const hammer: Press = { id: 'hammer', name: 'Hammer and driver', kind: 'hammer', capacityKn: Number.MAX_VALUE, ramMm: Number.MAX_VALUE, daylightMm: Number.MAX_VALUE };
+export const hammer: Press = {
+  id: 'hammer',
+  name: 'Hammer and driver',
+  kind: 'hammer',
+  capacityKn: Number.MAX_VALUE,
+  ramMm: Number.MAX_VALUE,
+  daylightMm: Number.MAX_VALUE,
+};
 
 /** What is wrong with the figures of a press, a ram or a screw tool; empty when it is sound. */
 export function pressFaults(p: Press): { field: string; reason: string }[] {
   const faults: { field: string; reason: string }[] = [];
-  if (p.kind === 'screw' && !p.screw) faults.push({ field: 'screw', reason: 'A screw tool needs its thread: pitch, flank diameter, angle, outside.' });
-  if (p.kind !== 'screw' && p.screw) faults.push({ field: 'kind', reason: 'Only a screw tool has a thread.' });
-  if (p.screw && !(p.screw.flankMm > p.screw.pitchMm)) faults.push({ field: 'screw.flankMm', reason: `The thread of ${p.screw.flankMm} mm must be thicker than its pitch, ${p.screw.pitchMm} mm.` });
-  if (p.screw && p.ramMm <= p.screw.rodMm) faults.push({ field: 'ramMm', reason: `The thrust washer (${p.ramMm} mm) must be wider than the screw, ${p.screw.rodMm} mm.` });
-  if (p.strokeMm !== undefined && p.strokeMm > p.daylightMm) faults.push({ field: 'strokeMm', reason: `A stroke of ${p.strokeMm} mm is more than the daylight, ${p.daylightMm} mm.` });
+  if (p.kind === 'screw' && !p.screw)
+    faults.push({
+      field: 'screw',
+      reason: 'A screw tool needs its thread: pitch, flank diameter, angle, outside.',
+    });
+  if (p.kind !== 'screw' && p.screw)
+    faults.push({ field: 'kind', reason: 'Only a screw tool has a thread.' });
+  if (p.screw && !(p.screw.flankMm > p.screw.pitchMm))
+    faults.push({
+      field: 'screw.flankMm',
+      reason: `The thread of ${p.screw.flankMm} mm must be thicker than its pitch, ${p.screw.pitchMm} mm.`,
+    });
+  if (p.screw && p.ramMm <= p.screw.rodMm)
+    faults.push({
+      field: 'ramMm',
+      reason: `The thrust washer (${p.ramMm} mm) must be wider than the screw, ${p.screw.rodMm} mm.`,
+    });
+  if (p.strokeMm !== undefined && p.strokeMm > p.daylightMm)
+    faults.push({
+      field: 'strokeMm',
+      reason: `A stroke of ${p.strokeMm} mm is more than the daylight, ${p.daylightMm} mm.`,
+    });
   return faults;
 }
 
 /** Force of a hydraulic ram from its pressure, kN: pressure × piston area. 1 bar = 0.1 MPa (exact). */
-export const ramForceKn = (bar: number, pistonMm: number): number => (bar * 0.1 * (Math.PI / 4) * pistonMm ** 2) / 1000;
+export const ramForceKn = (bar: number, pistonMm: number): number =>
+  (bar * 0.1 * (Math.PI / 4) * pistonMm ** 2) / 1000;
 
 /**
  * Force from what a gauge shows: kN, or a pressure in bar turned to force by the press's piston. Undefined where the text is no
  * pressure; a sentence where it is one but the piston is not on record.
  */
-export function fromPressureText(text: string, press: Press): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
+export function fromPressureText(
+  text: string,
+  press: Press,
+): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
   const found = /^\s*(\d+(?:[.,]\d+)?)\s*bar\s*$/iu.exec(text);
   if (!found) return undefined;
-  if (press.pistonMm === undefined) return { ok: false, reason: `The piston of ${press.name} is not on record, so bar cannot be turned into force.` };
+  if (press.pistonMm === undefined)
+    return {
+      ok: false,
+      reason: `The piston of ${press.name} is not on record, so bar cannot be turned into force.`,
+    };
   return { ok: true, forceKn: ramForceKn(Number(found[1]!.replace(',', '.')), press.pistonMm) };
 }
 
@@ -84,36 +130,60 @@ export const grindMm = 0.3;
 const oldRingKn = 100;
 
 /** The old outer ring as a piece of the kit, once it is ground: the best driver for the next of its size. */
-export const keptRing = (jobNumber: string, outerMm: number, faceInnerMm: number, widthMm: number): Adapter => ({
-  id: `old-ring-${jobNumber}`, name: `Old outer ring ${Math.round(outerMm)}`, shape: 'old-ring', outerMm: Number((outerMm - grindMm).toFixed(1)), innerMm: faceInnerMm, heightMm: Number(widthMm.toFixed(1)), material: 'hardened-steel', ratingKn: oldRingKn, note: `ground ${grindMm} mm off, from job ${jobNumber}`,
+export const keptRing = (
+  jobNumber: string,
+  outerMm: number,
+  faceInnerMm: number,
+  widthMm: number,
+): Adapter => ({
+  id: `old-ring-${jobNumber}`,
+  name: `Old outer ring ${Math.round(outerMm)}`,
+  shape: 'old-ring',
+  outerMm: Number((outerMm - grindMm).toFixed(1)),
+  innerMm: faceInnerMm,
+  heightMm: Number(widthMm.toFixed(1)),
+  material: 'hardened-steel',
+  ratingKn: oldRingKn,
+  note: `ground ${grindMm} mm off, from job ${jobNumber}`,
 });
 
 /** Wall of half-shells outside their lip, mm (made so that they pass round a wheel flange). */
 export const shellWallMm = 8;
 
 /** How deep the piece is hollow from its working face. Half-shells are hollow behind their lip, not before it. */
-export const hollowMm = (a: Adapter): number => (a.innerMm === 0 ? 0 : a.shape === 'half-shells' ? a.heightMm : (a.recessMm ?? a.heightMm));
+export const hollowMm = (a: Adapter): number =>
+  a.innerMm === 0 ? 0 : a.shape === 'half-shells' ? a.heightMm : (a.recessMm ?? a.heightMm);
 
 /** Open at the back too, so that a smaller ram would fall through, and how wide. */
-export const openBehind = (a: Adapter): boolean => a.innerMm > 0 && (a.recessMm === undefined || a.shape === 'half-shells');
-export const backMm = (a: Adapter): number => (a.shape === 'half-shells' && a.recessMm !== undefined ? a.outerMm - 2 * shellWallMm : a.innerMm);
+export const openBehind = (a: Adapter): boolean =>
+  a.innerMm > 0 && (a.recessMm === undefined || a.shape === 'half-shells');
+export const backMm = (a: Adapter): number =>
+  a.shape === 'half-shells' && a.recessMm !== undefined ? a.outerMm - 2 * shellWallMm : a.innerMm;
 
 /** Web of a hollow piece: its height less its recess. */
 export const lipMm = (a: Adapter): number => a.heightMm - (a.recessMm ?? 0);
 
 /** Inside diameter of the face that bears; a recess too shallow for what stands proud does not count. */
-export const bearingInnerMm = (a: Adapter, proudMm: number): number => (hollowMm(a) > proudMm ? a.innerMm : 0);
+export const bearingInnerMm = (a: Adapter, proudMm: number): number =>
+  hollowMm(a) > proudMm ? a.innerMm : 0;
 
 /** A pusher and the piece on it as one: the upper adds reach where it follows through the opening. */
 export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: number): Adapter => {
   if (!cap || cap.outerMm > entryMm) return pusher;
   const hollow = hollowMm(pusher);
   const heightMm = pusher.heightMm + cap.heightMm;
-  return { ...pusher, heightMm, ...(hollow > 0 && pusher.shape !== 'half-shells' ? { recessMm: hollow } : {}) };
+  return {
+    ...pusher,
+    heightMm,
+    ...(hollow > 0 && pusher.shape !== 'half-shells' ? { recessMm: hollow } : {}),
+  };
 };
 
 /** How deep a support is hollow with what is under it. */
-export const footHollowMm = (support: Adapter, riser: Adapter, wayOutMm: number): number => (openBehind(support) ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0) : hollowMm(support));
+export const footHollowMm = (support: Adapter, riser: Adapter, wayOutMm: number): number =>
+  openBehind(support)
+    ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0)
+    : hollowMm(support);
 
 /** A support and the piece under it as one: higher, and deeper where both are open wide enough for the work to come out. */
 export const footOf = (support: Adapter, riser: Adapter | undefined, wayOutMm: number): Adapter => {
@@ -121,21 +191,37 @@ export const footOf = (support: Adapter, riser: Adapter | undefined, wayOutMm: n
   const heightMm = support.heightMm + riser.heightMm;
   const { recessMm: _recess, ...open } = support;
   const hollow = footHollowMm(support, riser, wayOutMm);
-  return hollow === 0 || hollow >= heightMm ? { ...open, heightMm } : { ...open, heightMm, recessMm: hollow };
+  return hollow === 0 || hollow >= heightMm
+    ? { ...open, heightMm }
+    : { ...open, heightMm, recessMm: hollow };
 };
 
 /** What is wrong with a piece's own figures; empty when it is sound. */
 export function adapterFaults(a: Adapter): { field: string; reason: string }[] {
   const faults: { field: string; reason: string }[] = [];
   const positive = (field: 'outerMm' | 'heightMm' | 'ratingKn', what: string) => {
-    if (!(a[field] > 0)) faults.push({ field, reason: `${what} must be more than 0, not ${a[field]}.` });
+    if (!(a[field] > 0))
+      faults.push({ field, reason: `${what} must be more than 0, not ${a[field]}.` });
   };
   positive('outerMm', 'Outside diameter');
   positive('heightMm', 'Height');
   positive('ratingKn', 'Rating');
-  if (a.innerMm < 0) faults.push({ field: 'innerMm', reason: `Inside diameter cannot be negative (${a.innerMm}).` });
-  if (a.innerMm >= a.outerMm) faults.push({ field: 'innerMm', reason: `Inside diameter ${a.innerMm} mm must be smaller than the outside, ${a.outerMm} mm.` });
-  if (a.recessMm !== undefined && !(a.recessMm > 0 && a.recessMm < a.heightMm)) faults.push({ field: 'recessMm', reason: `A recess of ${a.recessMm} mm must be more than 0 and less than the height, ${a.heightMm} mm.` });
-  if (a.pilotMm !== undefined && !(a.pilotMm > 0 && a.pilotMm < a.outerMm)) faults.push({ field: 'pilotMm', reason: `A nose of ${a.pilotMm} mm must be more than 0 and smaller than the outside, ${a.outerMm} mm.` });
+  if (a.innerMm < 0)
+    faults.push({ field: 'innerMm', reason: `Inside diameter cannot be negative (${a.innerMm}).` });
+  if (a.innerMm >= a.outerMm)
+    faults.push({
+      field: 'innerMm',
+      reason: `Inside diameter ${a.innerMm} mm must be smaller than the outside, ${a.outerMm} mm.`,
+    });
+  if (a.recessMm !== undefined && !(a.recessMm > 0 && a.recessMm < a.heightMm))
+    faults.push({
+      field: 'recessMm',
+      reason: `A recess of ${a.recessMm} mm must be more than 0 and less than the height, ${a.heightMm} mm.`,
+    });
+  if (a.pilotMm !== undefined && !(a.pilotMm > 0 && a.pilotMm < a.outerMm))
+    faults.push({
+      field: 'pilotMm',
+      reason: `A nose of ${a.pilotMm} mm must be more than 0 and smaller than the outside, ${a.outerMm} mm.`,
+    });
   return faults;
 }

@@ -4,17 +4,44 @@ import type { Band } from '../verdict.ts';
 import type { AdapterShape } from './kit.ts';
 
 export const operations = [
-  'hub-out', 'bearing-out', 'bearing-in', 'hub-in', 'cartridge-out', 'cartridge-in', 'shaft-bearing-off', 'shaft-bearing-on', 'press-ring-on',
-  'shell-in', 'seal-in', 'first-ring-in', 'second-ring-in', 'outer-cup-in', 'inner-cup-in', 'stud-out', 'stud-in',
+  'hub-out',
+  'bearing-out',
+  'bearing-in',
+  'hub-in',
+  'cartridge-out',
+  'cartridge-in',
+  'shaft-bearing-off',
+  'shaft-bearing-on',
+  'press-ring-on',
+  'shell-in',
+  'seal-in',
+  'first-ring-in',
+  'second-ring-in',
+  'outer-cup-in',
+  'inner-cup-in',
+  'stud-out',
+  'stud-in',
 ] as const;
 export type Operation = (typeof operations)[number];
 
 export const operationNames: Record<Operation, string> = {
-  'hub-out': 'Press hub out of bearing', 'bearing-out': 'Press bearing out of knuckle', 'bearing-in': 'Press bearing into knuckle', 'hub-in': 'Press hub into bearing',
-  'cartridge-out': 'Draw cartridge out of knuckle', 'cartridge-in': 'Draw cartridge into knuckle',
-  'shaft-bearing-off': 'Press bearing off the shaft', 'shaft-bearing-on': 'Press bearing on to the shaft', 'press-ring-on': 'Press ring on to the shaft',
-  'shell-in': 'Press bearing shell into its bore', 'seal-in': 'Press seal into its bore', 'first-ring-in': 'Press outer bearing into hub', 'second-ring-in': 'Press inner bearing into hub',
-  'outer-cup-in': 'Press outer cup into hub', 'inner-cup-in': 'Press inner cup into hub', 'stud-out': 'Press wheel stud out', 'stud-in': 'Press wheel stud in',
+  'hub-out': 'Press hub out of bearing',
+  'bearing-out': 'Press bearing out of knuckle',
+  'bearing-in': 'Press bearing into knuckle',
+  'hub-in': 'Press hub into bearing',
+  'cartridge-out': 'Draw cartridge out of knuckle',
+  'cartridge-in': 'Draw cartridge into knuckle',
+  'shaft-bearing-off': 'Press bearing off the shaft',
+  'shaft-bearing-on': 'Press bearing on to the shaft',
+  'press-ring-on': 'Press ring on to the shaft',
+  'shell-in': 'Press bearing shell into its bore',
+  'seal-in': 'Press seal into its bore',
+  'first-ring-in': 'Press outer bearing into hub',
+  'second-ring-in': 'Press inner bearing into hub',
+  'outer-cup-in': 'Press outer cup into hub',
+  'inner-cup-in': 'Press inner cup into hub',
+  'stud-out': 'Press wheel stud out',
+  'stud-in': 'Press wheel stud in',
 };
 
 /** `lipMm` is the web of a hollow piece: its height less its recess. */
@@ -55,7 +82,19 @@ export interface Need {
 }
 
 /** Parts of the work that may carry the force. */
-export type PartNode = 'hub' | 'inner' | 'balls' | 'outer' | 'knuckle' | 'shaft' | 'press-ring' | 'shell' | 'housing' | 'seal' | 'stud' | 'flange';
+export type PartNode =
+  | 'hub'
+  | 'inner'
+  | 'balls'
+  | 'outer'
+  | 'knuckle'
+  | 'shaft'
+  | 'press-ring'
+  | 'shell'
+  | 'housing'
+  | 'seal'
+  | 'stud'
+  | 'flange';
 
 /** Where a piece would touch a part: an annulus. */
 export interface Touch {
@@ -102,7 +141,13 @@ export interface Body {
 export interface Picture {
   bodies: readonly Body[];
   /** A double-row bearing, drawn with its rows and seals from its upper face. */
-  bearing?: { of: Bearing; topMm: number; moves: boolean; encoderUp?: boolean | undefined; missingInner?: 'upper' | 'lower' };
+  bearing?: {
+    of: Bearing;
+    topMm: number;
+    moves: boolean;
+    encoderUp?: boolean | undefined;
+    missingInner?: 'upper' | 'lower';
+  };
   /** Single balls or rollers. */
   rolling?: readonly { r: number; z: number; radius: number; moves: boolean }[];
   /** Heights of the face that is pushed, of the face that is carried, and of the leading edge. */

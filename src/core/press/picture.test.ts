@@ -2,9 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBenches } from '../../../tests/example.ts';
 import { band } from '../verdict.ts';
-import { endsStroke, engagedShare, follower, forceAtKn, strokeForceKn, usualSchool, type StrokeCall } from './index.ts';
+import {
+  endsStroke,
+  engagedShare,
+  follower,
+  forceAtKn,
+  strokeForceKn,
+  usualSchool,
+  type StrokeCall,
+} from './index.ts';
 
-const all = exampleBenches().filter((x) => x.bench.press.id === 'p' || (x.bench.requirement.drawn && x.bench.press.id === 'screw'));
+const all = exampleBenches().filter(
+  (x) => x.bench.press.id === 'p' || (x.bench.requirement.drawn && x.bench.press.id === 'screw'),
+);
 
 describe.each(all)('the picture of $label', ({ bench }) => {
   const { requirement: r } = bench;
@@ -15,7 +25,10 @@ describe.each(all)('the picture of $label', ({ bench }) => {
       expect(Math.min(...b.edge.map(([radius]) => radius)), b.key).toBeGreaterThan(0);
       expect(ends(b.edge)[1], b.key).toBeGreaterThan(ends(b.edge)[0]!);
       if (b.bore.length > 0) expect(ends(b.bore), b.key).toEqual(ends(b.edge));
-      if (b.bore.length > 0) expect(Math.min(...b.bore.map(([radius]) => radius)), b.key).toBeLessThan(Math.max(...b.edge.map(([radius]) => radius)));
+      if (b.bore.length > 0)
+        expect(Math.min(...b.bore.map(([radius]) => radius)), b.key).toBeLessThan(
+          Math.max(...b.edge.map(([radius]) => radius)),
+        );
     }
   });
   it('has a way for the force through every part that carries it', () => {
@@ -25,43 +38,72 @@ describe.each(all)('the picture of $label', ({ bench }) => {
   it('leaves out only where nothing changes', () => {
     if (!picture.cut) return;
     const [from, to] = picture.cut;
-    for (const b of picture.bodies) for (const [, z] of [...b.edge, ...b.bore]) for (const travel of b.moves ? [0, r.travelMm] : [0]) expect(z + travel > from && z + travel < to, `${b.key} at ${z}`).toBe(false);
+    for (const b of picture.bodies)
+      for (const [, z] of [...b.edge, ...b.bore])
+        for (const travel of b.moves ? [0, r.travelMm] : [0])
+          expect(z + travel > from && z + travel < to, `${b.key} at ${z}`).toBe(false);
   });
 });
 
 describe.each(all)('the force of $label', ({ bench: { requirement: r, forceKn } }) => {
-  const fits = { bore: band(0.01, 0.02, 0.03), journal: band(0.01, 0.02, 0.03), measured: { bore: true, journal: true } };
+  const fits = {
+    bore: band(0.01, 0.02, 0.03),
+    journal: band(0.01, 0.02, 0.03),
+    measured: { bore: true, journal: true },
+  };
   it('is a band that grows going on and falls coming off, between nothing and all', () => {
     expect(forceKn.low).toBeLessThanOrEqual(forceKn.likely);
     expect(forceKn.likely).toBeLessThanOrEqual(forceKn.high);
-    fc.assert(fc.property(fc.double({ min: 0, max: 80, noNaN: true }), fc.double({ min: 0, max: 80, noNaN: true }), (a, b) => {
-      const [near, far] = [engagedShare(r, Math.min(a, b)), engagedShare(r, Math.max(a, b))];
-      expect(near >= 0 && near <= 1 && (r.fitting ? far >= near : far <= near)).toBe(true);
-      expect(forceAtKn(r, forceKn, a).high).toBeCloseTo(forceKn.high * engagedShare(r, a), 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 80, noNaN: true }),
+        (a, b) => {
+          const [near, far] = [engagedShare(r, Math.min(a, b)), engagedShare(r, Math.max(a, b))];
+          expect(near >= 0 && near <= 1 && (r.fitting ? far >= near : far <= near)).toBe(true);
+          expect(forceAtKn(r, forceKn, a).high).toBeCloseTo(forceKn.high * engagedShare(r, a), 9);
+        },
+      ),
+    );
   });
   it('is as the interference: twice the grip, twice the force (Lamé is linear)', () => {
     if (r.seat.kind === 'fixed') return;
-    const at = (k: number) => strokeForceKn(r, { ...fits, [r.seat.kind]: band(0.01 * k, 0.02 * k, 0.03 * k) }, usualSchool).likely;
+    const at = (k: number) =>
+      strokeForceKn(r, { ...fits, [r.seat.kind]: band(0.01 * k, 0.02 * k, 0.03 * k) }, usualSchool)
+        .likely;
     expect(at(2)).toBeCloseTo(2 * at(1), 9);
   });
   it('is not made up where a seat is not known', () => {
     if (r.seat.kind === 'fixed') return;
-    expect(() => strokeForceKn(r, { measured: { bore: false, journal: false } })).toThrow(/^fits\./u);
+    expect(() => strokeForceKn(r, { measured: { bore: false, journal: false } })).toThrow(
+      /^fits\./u,
+    );
   });
 });
 
 it('never takes back that a part is stuck, galls or is free, whatever comes after', () => {
   for (const { bench } of all.filter((x) => !x.bench.requirement.fitting)) {
-    fc.assert(fc.property(fc.array(fc.record({ travelMm: fc.double({ min: 0, max: 60, noNaN: true }), forceKn: fc.double({ min: 0, max: 200, noNaN: true }) }), { minLength: 1, maxLength: 40 }), (list) => {
-      const follow = follower(bench);
-      let ended: StrokeCall | undefined;
-      list.forEach((s, i) => {
-        const { call } = follow({ ...s, ms: i * 20 });
-        if (ended) expect(call).toBe(ended);
-        else if (endsStroke(call)) ended = call;
-        expect(['waiting', 'square', 'galling', 'stuck', 'free']).toContain(call);
-      });
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            travelMm: fc.double({ min: 0, max: 60, noNaN: true }),
+            forceKn: fc.double({ min: 0, max: 200, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 40 },
+        ),
+        (list) => {
+          const follow = follower(bench);
+          let ended: StrokeCall | undefined;
+          list.forEach((s, i) => {
+            const { call } = follow({ ...s, ms: i * 20 });
+            if (ended) expect(call).toBe(ended);
+            else if (endsStroke(call)) ended = call;
+            expect(['waiting', 'square', 'galling', 'stuck', 'free']).toContain(call);
+          });
+        },
+      ),
+      { numRuns: 40 },
+    );
   }
 });

@@ -1,7 +1,32 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBench, exampleBenches, exampleWork, nearSizes, piece } from '../../../tests/example.ts';
-import { adapterFaults, classFits, fromPressureText, judgePiece, keptRing, operations, ramForceKn, requirement, strokeForceKn, judgeReading, judgeStack, judgeStroke, solve, staticAxialKn, type Adapter, type Bench, type Operation, type Stack } from './index.ts';
+import {
+  exampleBench,
+  exampleBenches,
+  exampleWork,
+  nearSizes,
+  piece,
+} from '../../../tests/example.ts';
+import {
+  adapterFaults,
+  classFits,
+  fromPressureText,
+  judgePiece,
+  keptRing,
+  operations,
+  ramForceKn,
+  requirement,
+  strokeForceKn,
+  judgeReading,
+  judgeStack,
+  judgeStroke,
+  solve,
+  staticAxialKn,
+  type Adapter,
+  type Bench,
+  type Operation,
+  type Stack,
+} from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);
 const ring = piece('ring', 75, 68, 30);
@@ -23,23 +48,39 @@ describe('force path', () => {
   });
 
   it('a flat disc over both rings loads the balls too', () => {
-    expect(judgeStack({ pusher: piece('flat', 75, 0, 30), support }, bench).path.throughBalls).toBe(true);
+    expect(judgeStack({ pusher: piece('flat', 75, 0, 30), support }, bench).path.throughBalls).toBe(
+      true,
+    );
   });
 
   it('a support under the outer ring makes the balls carry the hub', () => {
     const hubIn = exampleBench('hub-in');
-    const wide = judgeStack({ pusher: piece('flange', 80, 0, 25), support: piece('wide', 75.5, 56, 60) }, hubIn);
+    const wide = judgeStack(
+      { pusher: piece('flange', 80, 0, 25), support: piece('wide', 75.5, 56, 60) },
+      hubIn,
+    );
     expect(wide.verdicts[0]).toMatchObject({ status: 'stop', rule: 'press.through-balls' });
-    expect(judgeStack({ pusher: piece('flange', 80, 0, 25), support: piece('inner', 52, 41, 60) }, hubIn).status).toBe('good');
+    expect(
+      judgeStack({ pusher: piece('flange', 80, 0, 25), support: piece('inner', 52, 41, 60) }, hubIn)
+        .status,
+    ).toBe('good');
   });
 
   it('crossing the balls on removal is allowed and marks scrap', () => {
-    const j = judgeStack({ pusher: piece('mandrel', 38, 0, 70), support: piece('legs', 200, 140, 100) }, exampleBench('hub-out'));
+    const j = judgeStack(
+      { pusher: piece('mandrel', 38, 0, 70), support: piece('legs', 200, 140, 100) },
+      exampleBench('hub-out'),
+    );
     expect(j).toMatchObject({ status: 'good', path: { throughBalls: true } });
   });
 
   it('a piece that bears on nothing leaves no way for the force', () => {
-    expect(judgeStack({ cap: disc, pusher: ring, support: piece('hoop', 260, 240, 20) }, bench).verdicts.map((v) => v.rule)).toContain('press.no-path');
+    expect(
+      judgeStack(
+        { cap: disc, pusher: ring, support: piece('hoop', 260, 240, 20) },
+        bench,
+      ).verdicts.map((v) => v.rule),
+    ).toContain('press.no-path');
   });
 
   it('gives the static axial rating from ISO 76', () => {
@@ -50,17 +91,69 @@ describe('force path', () => {
 describe('windows of the ring-set strokes', () => {
   // Worked by hand from the made-up parts: 40 × 76 × 37, shoulder 68, flange 132, studs inside 88; clearance 0.5 on diameter,
   // 0.2 for what follows into the bore, 3 mm under what comes out (common practice, no published source).
-  const windows = (operation: Operation, end: 'pusher' | 'support') => exampleBench(operation).requirement[end]!.windows.map((w) => [w.rule, w.min ?? null, w.max ?? null]);
+  const windows = (operation: Operation, end: 'pusher' | 'support') =>
+    exampleBench(operation).requirement[end]!.windows.map((w) => [
+      w.rule,
+      w.min ?? null,
+      w.max ?? null,
+    ]);
   it.each([
-    ['hub-out', 'pusher', [['press.pass-inner', null, 39.5], ['press.reach', 44, null]]],
-    ['hub-out', 'support', [['press.clear-flange', 132.5, null], ['press.drop', 72, null]]],
-    ['bearing-out', 'pusher', [['press.pass-shoulder', null, 67.5], ['press.reach', 49, null]]],
-    ['bearing-out', 'support', [['press.clear-bearing', 76.5, null], ['press.receive', 40, null]]],
-    ['bearing-in', 'pusher', [['press.follow-bore', null, 75.8], ['press.outer-ring-only', 67.2, null], ['press.reach', 6.5, null]]],
+    [
+      'hub-out',
+      'pusher',
+      [
+        ['press.pass-inner', null, 39.5],
+        ['press.reach', 44, null],
+      ],
+    ],
+    [
+      'hub-out',
+      'support',
+      [
+        ['press.clear-flange', 132.5, null],
+        ['press.drop', 72, null],
+      ],
+    ],
+    [
+      'bearing-out',
+      'pusher',
+      [
+        ['press.pass-shoulder', null, 67.5],
+        ['press.reach', 49, null],
+      ],
+    ],
+    [
+      'bearing-out',
+      'support',
+      [
+        ['press.clear-bearing', 76.5, null],
+        ['press.receive', 40, null],
+      ],
+    ],
+    [
+      'bearing-in',
+      'pusher',
+      [
+        ['press.follow-bore', null, 75.8],
+        ['press.outer-ring-only', 67.2, null],
+        ['press.reach', 6.5, null],
+      ],
+    ],
     ['bearing-in', 'support', [['press.support-close', 68, 98]]],
     ['hub-in', 'pusher', [['press.inside-studs', null, 87.5]]],
-    ['hub-in', 'support', [['press.inner-ring-only', null, 52.8], ['press.journal-through', 40.5, null], ['press.journal-room', 10, null], ['press.stand-clear', 12.5, null]]],
-  ] as const)('%s, %s', (operation, end, expected) => expect(windows(operation, end)).toEqual(expected));
+    [
+      'hub-in',
+      'support',
+      [
+        ['press.inner-ring-only', null, 52.8],
+        ['press.journal-through', 40.5, null],
+        ['press.journal-room', 10, null],
+        ['press.stand-clear', 12.5, null],
+      ],
+    ],
+  ] as const)('%s, %s', (operation, end, expected) =>
+    expect(windows(operation, end)).toEqual(expected),
+  );
 });
 
 describe('pieces', () => {
@@ -71,11 +164,19 @@ describe('pieces', () => {
     // 5.7 kN is likely here, 11.8 kN possible: what may come decides.
     ['a piece that only the likely force leaves whole', { ratingKn: 9 }, 'kit.rating'],
   ])('never pushes with %s', (_name, more, rule) => {
-    expect(judgeStack({ cap: disc, pusher: { ...ring, ...more }, support }, exampleBench('bearing-in')).verdicts.map((v) => v.rule)).toContain(rule);
+    expect(
+      judgeStack(
+        { cap: disc, pusher: { ...ring, ...more }, support },
+        exampleBench('bearing-in'),
+      ).verdicts.map((v) => v.rule),
+    ).toContain(rule);
   });
 
   it('names the field of a size that cannot be', () => {
-    expect(adapterFaults(piece('x', 40, 50, -1)).map((f) => f.field)).toEqual(['heightMm', 'innerMm']);
+    expect(adapterFaults(piece('x', 40, 50, -1)).map((f) => f.field)).toEqual([
+      'heightMm',
+      'innerMm',
+    ]);
   });
 });
 
@@ -83,36 +184,95 @@ describe('pieces', () => {
 function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
   const some = [undefined, ...kit];
   let best: number | undefined;
-  for (const pusher of kit) for (const cap of some) for (const support of bench.requirement.support ? kit : [undefined]) for (const riser of support ? some : [undefined]) {
-    const stack: Stack = { ...(cap ? { cap } : {}), pusher, ...(support ? { support } : {}), ...(riser ? { riser } : {}) };
-    const j = judgeStack(stack, bench);
-    if (j.status !== 'stop' && (best === undefined || j.score > best)) best = j.score;
-  }
+  for (const pusher of kit)
+    for (const cap of some)
+      for (const support of bench.requirement.support ? kit : [undefined])
+        for (const riser of support ? some : [undefined]) {
+          const stack: Stack = {
+            ...(cap ? { cap } : {}),
+            pusher,
+            ...(support ? { support } : {}),
+            ...(riser ? { riser } : {}),
+          };
+          const j = judgeStack(stack, bench);
+          if (j.status !== 'stop' && (best === undefined || j.score > best)) best = j.score;
+        }
   return best;
 }
 
-const pieceNear = (near: readonly [number, number, number, Adapter['shape']][]) => fc.oneof(
-  { weight: 1, arbitrary: fc.record({ o: fc.integer({ min: 60, max: 420 }), i: fc.integer({ min: 0, max: 300 }), h: fc.integer({ min: 10, max: 240 }), deep: fc.boolean() }).filter(({ o, i }) => i < o).map(({ o, i, h, deep }) => ({ o: o / 2, i: i / 2, h: h / 2, deep, shape: 'sleeve' as Adapter['shape'] })) },
-  { weight: 5, arbitrary: fc.record({ base: fc.constantFrom(...near), d: fc.integer({ min: -1, max: 1 }) }).map(({ base: [o, i, h, shape], d }) => ({ o: Math.max(8, o + d / 2), i: i === 0 ? 0 : Math.max(1, Math.min(i + d / 2, o - 4)), h, deep: false, shape })) },
-);
-const kitNear = (bench: Bench) => fc.array(pieceNear(nearSizes(bench)), { minLength: 3, maxLength: 5 }).map((list) => list.map((p, n): Adapter => piece(`p${n}`, p.o, p.i, p.h, { shape: p.shape, ...(p.shape === 'half-shells' ? { recessMm: Math.max(1, p.h - 5) } : p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {}) })));
+const pieceNear = (near: readonly [number, number, number, Adapter['shape']][]) =>
+  fc.oneof(
+    {
+      weight: 1,
+      arbitrary: fc
+        .record({
+          o: fc.integer({ min: 60, max: 420 }),
+          i: fc.integer({ min: 0, max: 300 }),
+          h: fc.integer({ min: 10, max: 240 }),
+          deep: fc.boolean(),
+        })
+        .filter(({ o, i }) => i < o)
+        .map(({ o, i, h, deep }) => ({
+          o: o / 2,
+          i: i / 2,
+          h: h / 2,
+          deep,
+          shape: 'sleeve' as Adapter['shape'],
+        })),
+    },
+    {
+      weight: 5,
+      arbitrary: fc
+        .record({ base: fc.constantFrom(...near), d: fc.integer({ min: -1, max: 1 }) })
+        .map(({ base: [o, i, h, shape], d }) => ({
+          o: Math.max(8, o + d / 2),
+          i: i === 0 ? 0 : Math.max(1, Math.min(i + d / 2, o - 4)),
+          h,
+          deep: false,
+          shape,
+        })),
+    },
+  );
+const kitNear = (bench: Bench) =>
+  fc.array(pieceNear(nearSizes(bench)), { minLength: 3, maxLength: 5 }).map((list) =>
+    list.map((p, n): Adapter =>
+      piece(`p${n}`, p.o, p.i, p.h, {
+        shape: p.shape,
+        ...(p.shape === 'half-shells'
+          ? { recessMm: Math.max(1, p.h - 5) }
+          : p.deep && p.i > 0
+            ? { recessMm: p.h * 0.8 }
+            : {}),
+      }),
+    ),
+  );
 
 describe('solver', () => {
   const all = exampleBenches();
   it('has a stroke of every kind, and a kit that sets up each on some tool', () => {
     expect(new Set(all.map((x) => x.bench.requirement.operation))).toEqual(new Set(operations));
     // Pieces just of the sizes that each place asks for.
-    const kitOf = (bench: Bench) => nearSizes(bench).map(([o, i, h, shape], n) => piece(`p${n}`, o, i, h, { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) }));
-    const solved = new Set(all.filter(({ bench }) => solve(kitOf(bench), bench, 1).solutions.length > 0).map(({ bench }) => bench.requirement.operation));
+    const kitOf = (bench: Bench) =>
+      nearSizes(bench).map(([o, i, h, shape], n) =>
+        piece(`p${n}`, o, i, h, { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) }),
+      );
+    const solved = new Set(
+      all
+        .filter(({ bench }) => solve(kitOf(bench), bench, 1).solutions.length > 0)
+        .map(({ bench }) => bench.requirement.operation),
+    );
     expect(operations.filter((o) => !solved.has(o))).toEqual([]);
   });
   it.each(all)('agrees with brute force on random kits: $label', ({ bench }) => {
-    fc.assert(fc.property(kitNear(bench), (kit) => {
-      const found = solve(kit, bench).solutions[0]?.judgement;
-      const best = bruteForce(kit, bench);
-      expect(found === undefined).toBe(best === undefined);
-      expect(found?.score ?? 0).toBeCloseTo(best ?? 0, 9);
-    }), { numRuns: 10 });
+    fc.assert(
+      fc.property(kitNear(bench), (kit) => {
+        const found = solve(kit, bench).solutions[0]?.judgement;
+        const best = bruteForce(kit, bench);
+        expect(found === undefined).toBe(best === undefined);
+        expect(found?.score ?? 0).toBeCloseTo(best ?? 0, 9);
+      }),
+      { numRuns: 10 },
+    );
   });
 
   it('says which dimension is missing, and a piece made to it solves the stroke', () => {
@@ -120,28 +280,58 @@ describe('solver', () => {
     const { solutions, missing } = solve([disc, support, piece('too wide', 78, 70, 30)], bench);
     expect(solutions).toEqual([]);
     expect(missing[0]!.text).toContain('outside 70.2–75.8, inside 67.2–72.8');
-    expect(solve([disc, support, piece('turned', 75.8, 67.2, 30)], bench).solutions).toHaveLength(1);
+    expect(solve([disc, support, piece('turned', 75.8, 67.2, 30)], bench).solutions).toHaveLength(
+      1,
+    );
   });
 
   it('keeps within the daylight of the press', () => {
-    const bench = { ...exampleBench('bearing-in'), press: { id: 'low', name: 'Low press', capacityKn: 196, ramMm: 45, daylightMm: 140 } };
+    const bench = {
+      ...exampleBench('bearing-in'),
+      press: { id: 'low', name: 'Low press', capacityKn: 196, ramMm: 45, daylightMm: 140 },
+    };
     expect(solve([disc, ring, support], bench).missing[0]!.text).toContain('140');
   });
 });
 
 describe('stroke', () => {
   const bench = exampleBench('bearing-in');
-  const at = (travelMm: number, forceKn: number) => judgeReading({ travelMm, forceKn }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).rule;
+  const at = (travelMm: number, forceKn: number) =>
+    judgeReading({ travelMm, forceKn }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).rule;
   it('reads the gauge against the band at that travel', () => {
-    expect([at(18.5, 3), at(18.5, 0.5), at(18.5, 6), at(41.5, 12), at(43, 12), at(20, 300)]).toEqual(['stroke.in-band', 'stroke.easy', 'stroke.above', 'stroke.seated', 'stroke.past', 'stroke.capacity']);
+    expect([
+      at(18.5, 3),
+      at(18.5, 0.5),
+      at(18.5, 6),
+      at(41.5, 12),
+      at(43, 12),
+      at(20, 300),
+    ]).toEqual([
+      'stroke.in-band',
+      'stroke.easy',
+      'stroke.above',
+      'stroke.seated',
+      'stroke.past',
+      'stroke.capacity',
+    ]);
   });
   it('is a warning above the band and Stop from half as much again', () => {
-    const status = (forceKn: number) => judgeReading({ travelMm: 41.5 / 2, forceKn }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).status;
+    const status = (forceKn: number) =>
+      judgeReading(
+        { travelMm: 41.5 / 2, forceKn },
+        { ...bench, forceKn: { low: 3, likely: 6, high: 9 } },
+      ).status;
     const high = (9 * 41.5) / 2 / bench.requirement.seat.lengthMm;
-    expect([status(high * 0.99), status(high * 1.4), status(high * 1.6)]).toEqual(['good', 'check', 'stop']);
+    expect([status(high * 0.99), status(high * 1.4), status(high * 1.6)]).toEqual([
+      'good',
+      'check',
+      'stop',
+    ]);
   });
   it('keeps only a seat within 0.3 mm of plan', () => {
-    const depth = (depthMm: number) => judgeStroke({ peakKn: 6, depthMm }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).status;
+    const depth = (depthMm: number) =>
+      judgeStroke({ peakKn: 6, depthMm }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } })
+        .status;
     expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
   });
 });
@@ -149,7 +339,8 @@ describe('stroke', () => {
 describe('schools', () => {
   const fits = classFits(exampleWork);
   it('a dry seat takes more force than an oiled one, paste less; a chilled ring less at the low end and no less at the high', () => {
-    const of = (school: Parameters<typeof strokeForceKn>[2]) => strokeForceKn(requirement('bearing-in', exampleWork)!, fits, school);
+    const of = (school: Parameters<typeof strokeForceKn>[2]) =>
+      strokeForceKn(requirement('bearing-in', exampleWork)!, fits, school);
     expect(of({ film: 'dry' }).likely).toBeGreaterThan(of({ film: 'oiled' }).likely);
     expect(of({ film: 'paste' }).likely).toBeLessThan(of({ film: 'oiled' }).likely);
     const cold = of({ film: 'oiled', chilledC: -18 });
@@ -159,7 +350,9 @@ describe('schools', () => {
     // What a seat that has rusted asks over a clean one: once, 1.8 times, four times (common practice: up to 2 to 5, no published source).
     const { low, likely, high } = strokeForceKn(out, fits);
     const clean = of({ film: 'oiled' });
-    expect([low / clean.low, likely / clean.likely, high / clean.high].map((x) => Number(x.toFixed(6)))).toEqual([1, 1.8, 4]);
+    expect(
+      [low / clean.low, likely / clean.likely, high / clean.high].map((x) => Number(x.toFixed(6))),
+    ).toEqual([1, 1.8, 4]);
     expect(strokeForceKn(out, fits, { film: 'dry' })).toEqual(strokeForceKn(out, fits));
   });
 });
@@ -167,15 +360,31 @@ describe('schools', () => {
 describe('the press itself', () => {
   it('says when one reach of the ram is shorter than the stroke', () => {
     const bench = exampleBench('bearing-in');
-    const stack: Stack = { cap: piece('d', 74, 0, 12), pusher: piece('r', 75, 68, 30), support: piece('s', 110, 84, 20) };
-    const rules = (strokeMm?: number) => judgeStack(stack, { ...bench, press: { ...bench.press, ...(strokeMm ? { strokeMm } : {}) } }).verdicts.map((v) => v.rule);
-    expect([rules().includes('press.stroke'), rules(20).includes('press.stroke'), rules(160).includes('press.stroke')]).toEqual([false, true, false]);
+    const stack: Stack = {
+      cap: piece('d', 74, 0, 12),
+      pusher: piece('r', 75, 68, 30),
+      support: piece('s', 110, 84, 20),
+    };
+    const rules = (strokeMm?: number) =>
+      judgeStack(stack, {
+        ...bench,
+        press: { ...bench.press, ...(strokeMm ? { strokeMm } : {}) },
+      }).verdicts.map((v) => v.rule);
+    expect([
+      rules().includes('press.stroke'),
+      rules(20).includes('press.stroke'),
+      rules(160).includes('press.stroke'),
+    ]).toEqual([false, true, false]);
   });
-  it('gives force from pressure by the piston: 100 bar on 80 mm is 50.3 kN (pressure × area)', () => expect(ramForceKn(100, 80)).toBeCloseTo(50.27, 2));
+  it('gives force from pressure by the piston: 100 bar on 80 mm is 50.3 kN (pressure × area)', () =>
+    expect(ramForceKn(100, 80)).toBeCloseTo(50.27, 2));
   it('reads a pressure gauge only where the piston is on record', () => {
     const press = exampleBench('bearing-in').press;
     expect(fromPressureText('120 bar', { ...press, pistonMm: 80 })).toMatchObject({ ok: true });
-    expect(fromPressureText('120 bar', press)).toMatchObject({ ok: false, reason: expect.stringContaining('not on record') });
+    expect(fromPressureText('120 bar', press)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('not on record'),
+    });
     expect(fromPressureText('12 kN', press)).toBeUndefined();
   });
 });
@@ -185,6 +394,10 @@ describe('an old ring kept', () => {
     const bench = exampleBench('bearing-in');
     const ring = keptRing('2026-0001', 76, exampleWork.bearing.outerFaceInnerMm, 37);
     expect(ring.outerMm).toBeLessThan(exampleWork.knuckle.boreMm);
-    expect(judgePiece(ring, 'pusher', bench.requirement.pusher, bench.forceKn).filter((v) => v.status === 'stop')).toEqual([]);
+    expect(
+      judgePiece(ring, 'pusher', bench.requirement.pusher, bench.forceKn).filter(
+        (v) => v.status === 'stop',
+      ),
+    ).toEqual([]);
   });
 });

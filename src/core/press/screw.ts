@@ -23,17 +23,73 @@ export function screwTorqueNm(forceKn: number, s: ScrewTool): number {
   return forceKn * armMm(s);
 }
 
-function armMm({ pitchMm, flankMm, threadDeg, faceMm, threadFriction, faceFriction }: ScrewTool): number {
+function armMm({
+  pitchMm,
+  flankMm,
+  threadDeg,
+  faceMm,
+  threadFriction,
+  faceFriction,
+}: ScrewTool): number {
   if (!(pitchMm > 0)) throw new RangeError('pitchMm: must be more than 0 mm');
-  if (!(flankMm > pitchMm)) throw new RangeError('flankMm: the thread must be thicker than its pitch');
+  if (!(flankMm > pitchMm))
+    throw new RangeError('flankMm: the thread must be thicker than its pitch');
   if (!(threadDeg >= 0 && threadDeg < 120)) throw new RangeError('threadDeg: from 0 to below 120°');
-  return pitchMm / (2 * Math.PI) + (threadFriction * flankMm) / (2 * Math.cos((threadDeg * Math.PI) / 360)) + (faceFriction * faceMm) / 2;
+  return (
+    pitchMm / (2 * Math.PI) +
+    (threadFriction * flankMm) / (2 * Math.cos((threadDeg * Math.PI) / 360)) +
+    (faceFriction * faceMm) / 2
+  );
 }
 
 /** Common screws of pullers and portable tools, greased; ISO metric and trapezoidal proportions. */
 export const screws: readonly { id: string; name: string; tool: ScrewTool }[] = [
-  { id: 'm20', name: 'M20 × 1.5, thrust bearing', tool: { pitchMm: 1.5, flankMm: 19.03, threadDeg: 60, faceMm: 0, threadFriction: greased, faceFriction: greased } },
-  { id: 'm24', name: 'M24 × 2, thrust bearing', tool: { pitchMm: 2, flankMm: 22.7, threadDeg: 60, faceMm: 0, threadFriction: greased, faceFriction: greased } },
-  { id: 'tr24', name: 'Tr 24 × 5, thrust bearing', tool: { pitchMm: 5, flankMm: 21.5, threadDeg: 30, faceMm: 0, threadFriction: greased, faceFriction: greased } },
-  { id: 'm20-washer', name: 'M20 × 1.5, plain washer', tool: { pitchMm: 1.5, flankMm: 19.03, threadDeg: 60, faceMm: 28, threadFriction: greased, faceFriction: greased } },
+  {
+    id: 'm20',
+    name: 'M20 × 1.5, thrust bearing',
+    tool: {
+      pitchMm: 1.5,
+      flankMm: 19.03,
+      threadDeg: 60,
+      faceMm: 0,
+      threadFriction: greased,
+      faceFriction: greased,
+    },
+  },
+  {
+    id: 'm24',
+    name: 'M24 × 2, thrust bearing',
+    tool: {
+      pitchMm: 2,
+      flankMm: 22.7,
+      threadDeg: 60,
+      faceMm: 0,
+      threadFriction: greased,
+      faceFriction: greased,
+    },
+  },
+  {
+    id: 'tr24',
+    name: 'Tr 24 × 5, thrust bearing',
+    tool: {
+      pitchMm: 5,
+      flankMm: 21.5,
+      threadDeg: 30,
+      faceMm: 0,
+      threadFriction: greased,
+      faceFriction: greased,
+    },
+  },
+  {
+    id: 'm20-washer',
+    name: 'M20 × 1.5, plain washer',
+    tool: {
+      pitchMm: 1.5,
+      flankMm: 19.03,
+      threadDeg: 60,
+      faceMm: 28,
+      threadFriction: greased,
+      faceFriction: greased,
+    },
+  },
 ];

@@ -1,6 +1,26 @@
 import { backMm, footHollowMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
-import { capScore, carriesNose, goesRound, grows, judgeCap, judgePiece, judgeRiser, judgeStack, judgeTogether, letsScrew, takesIn, measureNames, measured, pieceScore, riserScore, type Bench, type Judgement, type Role, type Stack } from './stack.ts';
+import {
+  capScore,
+  carriesNose,
+  goesRound,
+  grows,
+  judgeCap,
+  judgePiece,
+  judgeRiser,
+  judgeStack,
+  judgeTogether,
+  letsScrew,
+  takesIn,
+  measureNames,
+  measured,
+  pieceScore,
+  riserScore,
+  type Bench,
+  type Judgement,
+  type Role,
+  type Stack,
+} from './stack.ts';
 import { forcePath, touchKey } from './force-path.ts';
 
 export interface Solution {
@@ -26,7 +46,8 @@ interface Ranked<T> {
 }
 
 const best = <T>(list: Ranked<T>[]) => list.sort((a, b) => b.score - a.score);
-const sound = (verdicts: readonly { status: string }[]) => verdicts.every((v) => v.status !== 'stop');
+const sound = (verdicts: readonly { status: string }[]) =>
+  verdicts.every((v) => v.status !== 'stop');
 
 /**
  * The best stacks of a kit for one stroke, at most `most` of them, best first.
@@ -41,17 +62,33 @@ export function solve(whole: readonly Adapter[], bench: Bench, most = 5): SolveR
   const heads = headsOf(kit, bench);
   const feet: Ranked<Foot>[] = r.support ? feetOf(kit, bench) : [{ item: {}, score: 0 }];
   const solutions = join(heads, feet, bench, most);
-  return { solutions, missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, bench) };
+  return {
+    solutions,
+    missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, bench),
+  };
 }
 
 /** Nothing of the kit helps where the tool itself cannot do the stroke. */
 const neverFits = ({ requirement: r, press, forceKn }: Bench): boolean =>
-  forceKn.high > press.capacityKn || (r.drawn && (press.kind ?? 'press') === 'press') || (press.kind === 'hammer' && !r.hammer.allowed) || (press.screw !== undefined && r.throughMm < press.screw.rodMm);
+  forceKn.high > press.capacityKn ||
+  (r.drawn && (press.kind ?? 'press') === 'press') ||
+  (press.kind === 'hammer' && !r.hammer.allowed) ||
+  (press.screw !== undefined && r.throughMm < press.screw.rodMm);
 
-interface Head { pusher: Adapter; cap?: Adapter }
-interface Foot { support?: Adapter; riser?: Adapter }
+interface Head {
+  pusher: Adapter;
+  cap?: Adapter;
+}
+interface Foot {
+  support?: Adapter;
+  riser?: Adapter;
+}
 
-const leastOf = (need: Need, m: Measure) => Math.max(0, ...need.windows.filter((w) => w.level === 'stop' && w.measure === m).map((w) => w.min ?? 0));
+const leastOf = (need: Need, m: Measure) =>
+  Math.max(
+    0,
+    ...need.windows.filter((w) => w.level === 'stop' && w.measure === m).map((w) => w.min ?? 0),
+  );
 
 /** As many of the best spacers as other places can take away, and one more. */
 const spare = 3;
@@ -59,56 +96,113 @@ const spare = 3;
 /** Pushers that fit their place, alone or with the piece that bridges them or lends them reach. */
 function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
   const { requirement: r, forceKn } = bench;
-  const caps = best(kit.filter((a) => (bench.press.kind === 'screw' ? carriesNose(a, bench.press) : a.innerMm === 0) && sound(judgePiece(a, 'cap', undefined, forceKn))).map((item) => ({ item, score: capScore(item) })));
+  const caps = best(
+    kit
+      .filter(
+        (a) =>
+          (bench.press.kind === 'screw' ? carriesNose(a, bench.press) : a.innerMm === 0) &&
+          sound(judgePiece(a, 'cap', undefined, forceKn)),
+      )
+      .map((item) => ({ item, score: capScore(item) })),
+  );
   const [high, deep] = [leastOf(r.pusher, 'heightMm'), leastOf(r.pusher, 'hollowMm')];
-  return best(kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn, grows))).flatMap((pusher): Ranked<Head>[] => {
-    const base = pieceScore(pusher, r.pusher, forceKn);
-    const alone = sound(judgePiece(pusher, 'pusher', r.pusher, forceKn));
-    if (alone && judgeCap(pusher, undefined, bench).length === 0) return [{ item: { pusher }, score: base }];
-    // A spacer on top lends height, never depth.
-    if (hollowMm(pusher) < deep) return [];
-    const back = openBehind(pusher) ? backMm(pusher) : 0;
-    const kept: Adapter[] = [];
-    const heads: Ranked<Head>[] = [];
-    for (const { item: cap, score } of caps) {
-      // A quick look first, and no words for what three better ones beat already.
-      if (cap.id === pusher.id || cap.outerMm < back || (!alone && (cap.outerMm > r.entryMm || pusher.heightMm + cap.heightMm < high))) continue;
-      if (kept.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
-      if (!judgeCap(pusher, cap, bench).every((v) => v.status === 'good') || !(alone || sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn)))) continue;
-      kept.push(cap);
-      heads.push({ item: { pusher, cap }, score: base + score });
-    }
-    return heads;
-  }));
+  return best(
+    kit
+      .filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn, grows)))
+      .flatMap((pusher): Ranked<Head>[] => {
+        const base = pieceScore(pusher, r.pusher, forceKn);
+        const alone = sound(judgePiece(pusher, 'pusher', r.pusher, forceKn));
+        if (alone && judgeCap(pusher, undefined, bench).length === 0)
+          return [{ item: { pusher }, score: base }];
+        // A spacer on top lends height, never depth.
+        if (hollowMm(pusher) < deep) return [];
+        const back = openBehind(pusher) ? backMm(pusher) : 0;
+        const kept: Adapter[] = [];
+        const heads: Ranked<Head>[] = [];
+        for (const { item: cap, score } of caps) {
+          // A quick look first, and no words for what three better ones beat already.
+          if (
+            cap.id === pusher.id ||
+            cap.outerMm < back ||
+            (!alone && (cap.outerMm > r.entryMm || pusher.heightMm + cap.heightMm < high))
+          )
+            continue;
+          if (kept.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
+          if (
+            !judgeCap(pusher, cap, bench).every((v) => v.status === 'good') ||
+            !(
+              alone ||
+              sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn))
+            )
+          )
+            continue;
+          kept.push(cap);
+          heads.push({ item: { pusher, cap }, score: base + score });
+        }
+        return heads;
+      }),
+  );
 }
 
 /** Supports that fit their place, alone or with what is under them. A lower spacer is never worse. */
 function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
   const { requirement: r, press, forceKn } = bench;
   const need = r.support!;
-  const risers = kit.filter((a) => (press.kind !== 'screw' || carriesNose(a, press)) && sound(judgePiece(a, 'riser', undefined, forceKn))).sort((a, b) => a.heightMm - b.heightMm);
+  const risers = kit
+    .filter(
+      (a) =>
+        (press.kind !== 'screw' || carriesNose(a, press)) &&
+        sound(judgePiece(a, 'riser', undefined, forceKn)),
+    )
+    .sort((a, b) => a.heightMm - b.heightMm);
   const [high, deep] = [leastOf(need, 'heightMm'), leastOf(need, 'hollowMm')];
-  return best(kit.filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows))).flatMap((support): Ranked<Foot>[] => {
-    const base = pieceScore(support, need, forceKn);
-    if (sound(judgePiece(support, 'support', need, forceKn)) && sound(judgeRiser(support, undefined, bench))) return [{ item: { support }, score: base }];
-    const found: Ranked<Foot>[] = [];
-    for (const riser of risers) {
-      if (found.length === spare) break;
-      if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm) continue;
-      if (support.heightMm + riser.heightMm < high || footHollowMm(support, riser, r.riserMm) < deep) continue;
-      if (sound(judgeRiser(support, riser, bench)) && sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))) found.push({ item: { support, riser }, score: base + riserScore(riser) });
-    }
-    return found;
-  }));
+  return best(
+    kit
+      .filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows)))
+      .flatMap((support): Ranked<Foot>[] => {
+        const base = pieceScore(support, need, forceKn);
+        if (
+          sound(judgePiece(support, 'support', need, forceKn)) &&
+          sound(judgeRiser(support, undefined, bench))
+        )
+          return [{ item: { support }, score: base }];
+        const found: Ranked<Foot>[] = [];
+        for (const riser of risers) {
+          if (found.length === spare) break;
+          if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
+            continue;
+          if (
+            support.heightMm + riser.heightMm < high ||
+            footHollowMm(support, riser, r.riserMm) < deep
+          )
+            continue;
+          if (
+            sound(judgeRiser(support, riser, bench)) &&
+            sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
+          )
+            found.push({ item: { support, riser }, score: base + riserScore(riser) });
+        }
+        return found;
+      }),
+  );
 }
 
 /** Joins heads and feet in falling order of worth until enough good stacks are found. */
-function join(heads: readonly Ranked<Head>[], feet: readonly Ranked<Foot>[], bench: Bench, most: number): Solution[] {
+function join(
+  heads: readonly Ranked<Head>[],
+  feet: readonly Ranked<Foot>[],
+  bench: Bench,
+  most: number,
+): Solution[] {
   const { requirement: r, press } = bench;
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
   const room = press.daylightMm - r.workHeightMm;
-  const under = feet.map((f) => ({ ...f, heightMm: (f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0), touch: f.item.support ? touchKey(f.item.support, 'support', r) : '' }));
+  const under = feet.map((f) => ({
+    ...f,
+    heightMm: (f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0),
+    touch: f.item.support ? touchKey(f.item.support, 'support', r) : '',
+  }));
   const ways = new Map<string, boolean>();
   for (const head of heads) {
     if (under[0] === undefined || head.score + under[0].score <= floor()) break;
@@ -117,13 +211,20 @@ function join(heads: readonly Ranked<Head>[], feet: readonly Ranked<Foot>[], ben
     for (const foot of under) {
       const worth = head.score + foot.score;
       if (worth <= floor()) break;
-      if (foot.heightMm > left || (r.drawn && foot.item.support && !goesRound(foot.item.support, head.item.pusher))) continue;
+      if (
+        foot.heightMm > left ||
+        (r.drawn && foot.item.support && !goesRound(foot.item.support, head.item.pusher))
+      )
+        continue;
       const stack: Stack = { ...head.item, ...foot.item };
       if (r.drawn && !takesIn(stack, r)) continue;
       // Which parts are touched decides the way of the force; few patterns occur.
       const key = `${above}/${foot.touch}`;
       let way = ways.get(key);
-      if (way === undefined) { way = sound(forcePath(stack, bench).verdicts); ways.set(key, way); }
+      if (way === undefined) {
+        way = sound(forcePath(stack, bench).verdicts);
+        ways.set(key, way);
+      }
       if (!way || !sound(judgeTogether(stack, bench))) continue;
       found.push({ item: stack, score: worth });
       found.sort((a, b) => b.score - a.score);
@@ -138,14 +239,22 @@ type Range = { min?: number | undefined; max?: number | undefined };
 /** Windows of outside, inside and height that a piece for this place must have, contact width included. */
 export function pieceWindows(need: Need): Partial<Record<Measure, Range>> {
   const of = (m: Measure) => need.windows.filter((w) => w.measure === m && w.level === 'stop');
-  const least = (m: Measure, ...more: number[]) => finite(Math.max(...of(m).map((w) => w.min ?? -Infinity), ...more));
-  const most = (m: Measure, ...more: number[]) => finite(Math.min(...of(m).map((w) => w.max ?? Infinity), ...more));
+  const least = (m: Measure, ...more: number[]) =>
+    finite(Math.max(...of(m).map((w) => w.min ?? -Infinity), ...more));
+  const most = (m: Measure, ...more: number[]) =>
+    finite(Math.min(...of(m).map((w) => w.max ?? Infinity), ...more));
   const inMin = least('innerMm');
   const outMax = most('outerMm');
   const twice = 2 * need.face.leastMm;
   return {
-    outerMm: { min: least('outerMm', need.face.innerMm + twice, (inMin ?? -Infinity) + twice), max: outMax },
-    innerMm: { min: inMin, max: most('innerMm', need.face.outerMm - twice, (outMax ?? Infinity) - twice) },
+    outerMm: {
+      min: least('outerMm', need.face.innerMm + twice, (inMin ?? -Infinity) + twice),
+      max: outMax,
+    },
+    innerMm: {
+      min: inMin,
+      max: most('innerMm', need.face.outerMm - twice, (outMax ?? Infinity) - twice),
+    },
     heightMm: { min: least('heightMm') },
     hollowMm: { min: least('hollowMm') },
     ...(of('lipMm').length > 0 ? { lipMm: { max: most('lipMm') } } : {}),
@@ -157,21 +266,38 @@ const finite = (x: number) => (Number.isFinite(x) ? x : undefined);
 function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Bench): Missing[] {
   const out: Missing[] = [];
   const { requirement: r, press, forceKn } = bench;
-  if (r.drawn && (press.kind ?? 'press') === 'press') return [{ role: 'press', text: 'a screw tool or a hollow ram: this has to be drawn' }];
-  if (press.kind === 'hammer' && !r.hammer.allowed) return [{ role: 'press', text: 'a press or a screw tool: this is no stroke for a hammer' }];
-  if (forceKn.high > press.capacityKn) out.push({ role: 'press', text: `a press of at least ${forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}` });
-  if (press.screw && r.throughMm < press.screw.rodMm) out.push({ role: 'press', text: `a press or a ram: ${press.name} does not go through the work` });
+  if (r.drawn && (press.kind ?? 'press') === 'press')
+    return [{ role: 'press', text: 'a screw tool or a hollow ram: this has to be drawn' }];
+  if (press.kind === 'hammer' && !r.hammer.allowed)
+    return [{ role: 'press', text: 'a press or a screw tool: this is no stroke for a hammer' }];
+  if (forceKn.high > press.capacityKn)
+    out.push({
+      role: 'press',
+      text: `a press of at least ${forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}`,
+    });
+  if (press.screw && r.throughMm < press.screw.rodMm)
+    out.push({
+      role: 'press',
+      text: `a press or a ram: ${press.name} does not go through the work`,
+    });
   const pushers = kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn)));
-  if (pushers.length === 0 && heads === 0) out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}` });
-  else if (heads === 0) out.push({ role: 'cap', text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...pushers.filter(openBehind).map(backMm)) + 6).toFixed(1)} across to lay on the pusher` });
+  if (pushers.length === 0 && heads === 0)
+    out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}` });
+  else if (heads === 0)
+    out.push({
+      role: 'cap',
+      text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...pushers.filter(openBehind).map(backMm)) + 6).toFixed(1)} across to lay on the pusher`,
+    });
   if (feet === 0) out.push({ role: 'support', text: `a support with ${windowText(r.support!)}` });
   if (out.length === 0) out.push({ role: 'support', text: together(bench) });
   return out;
 }
 
 const together = ({ requirement: r, press }: Bench): string =>
-  press.screw ? `pieces that a screw of ${press.screw.rodMm.toFixed(0)} mm goes through, not higher than ${press.daylightMm.toFixed(0)} mm together`
-    : r.drawn ? 'a receiver that passes round the half-shells, or a press that opens wider'
+  press.screw
+    ? `pieces that a screw of ${press.screw.rodMm.toFixed(0)} mm goes through, not higher than ${press.daylightMm.toFixed(0)} mm together`
+    : r.drawn
+      ? 'a receiver that passes round the half-shells, or a press that opens wider'
       : `a lower support or pusher: every stack that fits stands higher than ${press.daylightMm.toFixed(0)} mm, or needs one piece twice`;
 
 /** "outside 73.0–75.7, inside 68.2–72.7, at least 6.5 high": what to turn, borrow or buy. */
@@ -181,17 +307,34 @@ export function windowText(need: Need): string {
     const r = w[m];
     if (!r || (r.min === undefined && r.max === undefined)) return undefined;
     const name = measureNames[m];
-    if (r.min !== undefined && r.max !== undefined) return `${name} ${r.min.toFixed(1)}–${r.max.toFixed(1)}`;
-    return r.min === undefined ? `${name} at most ${r.max!.toFixed(1)}` : `${name} at least ${r.min.toFixed(1)}`;
+    if (r.min !== undefined && r.max !== undefined)
+      return `${name} ${r.min.toFixed(1)}–${r.max.toFixed(1)}`;
+    return r.min === undefined
+      ? `${name} at most ${r.max!.toFixed(1)}`
+      : `${name} at least ${r.min.toFixed(1)}`;
   };
   return `${need.shapes ? `${need.shapes.only.join(' or ').replace('-', ' ')}, ` : ''}${(['outerMm', 'innerMm', 'heightMm', 'hollowMm', 'lipMm'] as const).map(range).filter(Boolean).join(', ')} mm`;
 }
 
 /** By how much a piece falls out of each window of a place, worst first. */
-export function missesOf(piece: Adapter, need: Need): { measure: Measure; byMm: number; text: string }[] {
-  return (Object.entries(pieceWindows(need)) as [Measure, Range][]).flatMap(([measure, { min, max }]) => {
-    const v = measured(piece, measure);
-    const byMm = min !== undefined && v < min ? min - v : max !== undefined && v > max ? v - max : 0;
-    return byMm > 0 ? [{ measure, byMm, text: `${measureNames[measure]} ${byMm.toFixed(1)} mm too ${v < (min ?? -Infinity) ? 'small' : 'large'}` }] : [];
-  }).sort((a, b) => b.byMm - a.byMm);
+export function missesOf(
+  piece: Adapter,
+  need: Need,
+): { measure: Measure; byMm: number; text: string }[] {
+  return (Object.entries(pieceWindows(need)) as [Measure, Range][])
+    .flatMap(([measure, { min, max }]) => {
+      const v = measured(piece, measure);
+      const byMm =
+        min !== undefined && v < min ? min - v : max !== undefined && v > max ? v - max : 0;
+      return byMm > 0
+        ? [
+            {
+              measure,
+              byMm,
+              text: `${measureNames[measure]} ${byMm.toFixed(1)} mm too ${v < (min ?? -Infinity) ? 'small' : 'large'}`,
+            },
+          ]
+        : [];
+    })
+    .sort((a, b) => b.byMm - a.byMm);
 }

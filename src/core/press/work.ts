@@ -1,5 +1,16 @@
 import type { Material, PressFit, SeatKind } from '../fits/index.ts';
-import type { AxleShaft, Bearing, Cartridge, CornerRecord, Housing, Hub, Knuckle, Seal, Side, Stud } from '../parts.ts';
+import type {
+  AxleShaft,
+  Bearing,
+  Cartridge,
+  CornerRecord,
+  Housing,
+  Hub,
+  Knuckle,
+  Seal,
+  Side,
+  Stud,
+} from '../parts.ts';
 
 /** Seal and wheel stud go with any family. */
 interface Extras {
@@ -8,13 +19,33 @@ interface Extras {
 }
 
 /** The parts of a job's strokes, as measured, from the catalogue or from the unit's record; one shape a family. */
-export type Work = Extras & (
-  | { family: 'P1'; bearing: Bearing; knuckle: Knuckle; hub: Hub; /** Side the encoder has to face once fitted; absent while nothing says where the sensor sits. */ encoderSide?: Side | undefined }
-  | { family: 'P2'; bearing: Bearing; cartridge: Cartridge; housing: Housing; encoderSide?: Side | undefined }
-  | { family: 'A1' | 'N1'; bearing: Bearing; housing: Housing }
-  | { family: 'A2'; bearing: Bearing; shaft: AxleShaft }
-  | { family: 'B2' | 'T2' | 'A3'; bearing: Bearing; housing: Housing; /** The bore at the other end; the same as the first where the record names only one. */ far: Housing; journal?: { diameterMm: number; toleranceClass: string } | undefined }
-);
+export type Work = Extras &
+  (
+    | {
+        family: 'P1';
+        bearing: Bearing;
+        knuckle: Knuckle;
+        hub: Hub;
+        /** Side the encoder has to face once fitted; absent while nothing says where the sensor sits. */ encoderSide?:
+          Side | undefined;
+      }
+    | {
+        family: 'P2';
+        bearing: Bearing;
+        cartridge: Cartridge;
+        housing: Housing;
+        encoderSide?: Side | undefined;
+      }
+    | { family: 'A1' | 'N1'; bearing: Bearing; housing: Housing }
+    | { family: 'A2'; bearing: Bearing; shaft: AxleShaft }
+    | {
+        family: 'B2' | 'T2' | 'A3';
+        bearing: Bearing;
+        housing: Housing;
+        /** The bore at the other end; the same as the first where the record names only one. */ far: Housing;
+        journal?: { diameterMm: number; toleranceClass: string } | undefined;
+      }
+  );
 export type WorkOf<F extends Work['family']> = Extract<Work, { family: F }>;
 
 /** One seat that is measured before a new part goes on it. */
@@ -33,36 +64,102 @@ export interface SeatSpec {
 /** The seats of a family that must be measured: a bore, a journal, or both. */
 export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
   const { bearing: b } = w;
-  const inBore = (h: Pick<Housing, 'boreClass' | 'outerMm' | 'material' | 'seatDepthMm'>, part: string): SeatSpec => ({
-    nominalMm: b.outerMm, toleranceClass: h.boreClass, lengthMm: b.widthMm, fromMm: Math.max(0, h.seatDepthMm - b.widthMm), part, material: h.material,
-    fit: { diameterMm: b.outerMm, outerDiameterMm: h.outerMm, innerBoreMm: b.outerFaceInnerMm, outerMaterial: h.material, innerMaterial: 'steel' },
+  const inBore = (
+    h: Pick<Housing, 'boreClass' | 'outerMm' | 'material' | 'seatDepthMm'>,
+    part: string,
+  ): SeatSpec => ({
+    nominalMm: b.outerMm,
+    toleranceClass: h.boreClass,
+    lengthMm: b.widthMm,
+    fromMm: Math.max(0, h.seatDepthMm - b.widthMm),
+    part,
+    material: h.material,
+    fit: {
+      diameterMm: b.outerMm,
+      outerDiameterMm: h.outerMm,
+      innerBoreMm: b.outerFaceInnerMm,
+      outerMaterial: h.material,
+      innerMaterial: 'steel',
+    },
   });
   const onJournal = (toleranceClass: string, innerBoreMm: number, part: string): SeatSpec => ({
-    nominalMm: b.boreMm, toleranceClass, lengthMm: b.innerWidthMm, fromMm: 0, part, material: 'steel',
-    fit: { diameterMm: b.boreMm, outerDiameterMm: b.innerFaceOuterMm, innerBoreMm, outerMaterial: 'steel', innerMaterial: 'steel' },
+    nominalMm: b.boreMm,
+    toleranceClass,
+    lengthMm: b.innerWidthMm,
+    fromMm: 0,
+    part,
+    material: 'steel',
+    fit: {
+      diameterMm: b.boreMm,
+      outerDiameterMm: b.innerFaceOuterMm,
+      innerBoreMm,
+      outerMaterial: 'steel',
+      innerMaterial: 'steel',
+    },
   });
   switch (w.family) {
-    case 'P1': return { bore: inBore({ ...w.knuckle, outerMm: w.knuckle.bossOuterMm }, 'knuckle'), journal: onJournal(w.hub.journalClass, w.hub.boreMm, 'hub') };
-    case 'P2': return { bore: inBore(w.housing, 'knuckle') };
-    case 'A1': return { bore: inBore(w.housing, 'axle tube') };
-    case 'N1': return { bore: inBore(w.housing, 'stub axle') };
-    case 'A2': return { journal: onJournal(w.shaft.journalClass, 0, 'axle shaft') };
-    case 'B2': return { bore: inBore(w.housing, 'hub'), ...(w.journal ? { journal: onJournal(w.journal.toleranceClass, 0, 'axle shaft') } : {}) };
+    case 'P1':
+      return {
+        bore: inBore({ ...w.knuckle, outerMm: w.knuckle.bossOuterMm }, 'knuckle'),
+        journal: onJournal(w.hub.journalClass, w.hub.boreMm, 'hub'),
+      };
+    case 'P2':
+      return { bore: inBore(w.housing, 'knuckle') };
+    case 'A1':
+      return { bore: inBore(w.housing, 'axle tube') };
+    case 'N1':
+      return { bore: inBore(w.housing, 'stub axle') };
+    case 'A2':
+      return { journal: onJournal(w.shaft.journalClass, 0, 'axle shaft') };
+    case 'B2':
+      return {
+        bore: inBore(w.housing, 'hub'),
+        ...(w.journal ? { journal: onJournal(w.journal.toleranceClass, 0, 'axle shaft') } : {}),
+      };
     // The cones slide on the spindle by design: only the cups' bore has to grip.
-    case 'T2': case 'A3': return { bore: inBore(w.housing, 'hub') };
+    case 'T2':
+    case 'A3':
+      return { bore: inBore(w.housing, 'hub') };
   }
 }
 
 /** Geometry of a corner's strokes from its record and the part; undefined where a body of this family is not on record, never guessed. */
-export function workFrom(family: string | undefined, c: CornerRecord | undefined, bearing: Bearing | undefined, encoderSide?: Side): Work | undefined {
+export function workFrom(
+  family: string | undefined,
+  c: CornerRecord | undefined,
+  bearing: Bearing | undefined,
+  encoderSide?: Side,
+): Work | undefined {
   if (!c || !bearing) return undefined;
   const extras = { bearing, seal: c.seal, stud: c.stud };
   switch (family) {
-    case 'P1': return c.knuckle && c.hub && { family, ...extras, knuckle: c.knuckle, hub: c.hub, encoderSide };
-    case 'P2': return c.cartridge && c.housing && { family, ...extras, cartridge: c.cartridge, housing: c.housing, encoderSide };
-    case 'A1': case 'N1': return c.housing && { family, ...extras, housing: c.housing };
-    case 'A2': return c.shaft && { family, ...extras, shaft: c.shaft };
-    case 'B2': case 'T2': case 'A3': return c.housing && { family, ...extras, housing: c.housing, far: c.far ?? c.housing, journal: c.journal };
-    default: return undefined;
+    case 'P1':
+      return (
+        c.knuckle && c.hub && { family, ...extras, knuckle: c.knuckle, hub: c.hub, encoderSide }
+      );
+    case 'P2':
+      return (
+        c.cartridge &&
+        c.housing && { family, ...extras, cartridge: c.cartridge, housing: c.housing, encoderSide }
+      );
+    case 'A1':
+    case 'N1':
+      return c.housing && { family, ...extras, housing: c.housing };
+    case 'A2':
+      return c.shaft && { family, ...extras, shaft: c.shaft };
+    case 'B2':
+    case 'T2':
+    case 'A3':
+      return (
+        c.housing && {
+          family,
+          ...extras,
+          housing: c.housing,
+          far: c.far ?? c.housing,
+          journal: c.journal,
+        }
+      );
+    default:
+      return undefined;
   }
 }

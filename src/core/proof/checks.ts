@@ -12,37 +12,97 @@ export interface Check {
 }
 
 const judged = 'engineering judgement; the maker’s figure comes first';
-const checks: readonly (Check & { /** Families it belongs to; all when absent. */ of?: readonly FamilyCode[]; /** Only after this route. */ route?: string })[] = [
+const checks: readonly (Check & {
+  /** Families it belongs to; all when absent. */ of?: readonly FamilyCode[];
+  /** Only after this route. */ route?: string;
+})[] = [
   { id: 'smooth', text: 'Turns smoothly, no rub of shield, disc or drum', release: true },
-  { id: 'end-play', text: 'End play at the flange', numeric: { unit: 'mm', max: 0.05, limitSource: judged }, release: true, of: ['P1', 'P2', 'P3', 'P3L', 'B2', 'A2'] },
-  { id: 'shaft-play', text: 'End play of the shaft in its clip', numeric: { unit: 'mm', max: 0.6, limitSource: judged }, release: true, of: ['A1'] },
-  { id: 'runout', text: 'Runout of disc or flange', numeric: { unit: 'mm', max: 0.1, limitSource: judged }, release: true },
+  {
+    id: 'end-play',
+    text: 'End play at the flange',
+    numeric: { unit: 'mm', max: 0.05, limitSource: judged },
+    release: true,
+    of: ['P1', 'P2', 'P3', 'P3L', 'B2', 'A2'],
+  },
+  {
+    id: 'shaft-play',
+    text: 'End play of the shaft in its clip',
+    numeric: { unit: 'mm', max: 0.6, limitSource: judged },
+    release: true,
+    of: ['A1'],
+  },
+  {
+    id: 'runout',
+    text: 'Runout of disc or flange',
+    numeric: { unit: 'mm', max: 0.1, limitSource: judged },
+    release: true,
+  },
   { id: 'signal', text: 'Wheel-speed signal: four speeds agree, no lamp', release: true },
   { id: 'locked', text: 'Axle nut locked, cap on', release: true, of: ['P1', 'P2', 'P3', 'B2'] },
-  { id: 'oil-level', text: 'Axle oil to the level, breather clear, no weep', release: true, of: ['A1', 'A2', 'A3'] },
+  {
+    id: 'oil-level',
+    text: 'Axle oil to the level, breather clear, no weep',
+    release: true,
+    of: ['A1', 'A2', 'A3'],
+  },
   { id: 'hose', text: 'Brake hose not twisted, pedal pumped firm', release: true },
   { id: 'wheel-nuts', text: 'Wheel nuts in a cross, twice', release: true },
   { id: 'road', text: 'Road test: noise gone at the speed where it was, no pull', release: true },
-  { id: 'warmth', text: 'Both sides after the drive, difference', numeric: { unit: '°C', max: 12, limitSource: 'engineering judgement' }, release: false },
-  { id: 'alignment', text: 'Alignment booked (strut bolts were out)', release: false, of: ['P1', 'P2'], route: 'bench' },
+  {
+    id: 'warmth',
+    text: 'Both sides after the drive, difference',
+    numeric: { unit: '°C', max: 12, limitSource: 'engineering judgement' },
+    release: false,
+  },
+  {
+    id: 'alignment',
+    text: 'Alignment booked (strut bolts were out)',
+    release: false,
+    of: ['P1', 'P2'],
+    route: 'bench',
+  },
 ];
 
 /** Final checks of a family on its route; those of a pressed-in bearing while it is not named. */
 export const checksOf = (code: FamilyCode | undefined, route?: string): Check[] =>
-  checks.filter((c) => (c.of === undefined || c.of.includes(code ?? 'P1')) && (c.route === undefined || c.route === (route ?? c.route)));
+  checks.filter(
+    (c) =>
+      (c.of === undefined || c.of.includes(code ?? 'P1')) &&
+      (c.route === undefined || c.route === (route ?? c.route)),
+  );
 
 export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): Verdict {
   if (c.numeric) {
     const { max, unit, limitSource } = c.numeric;
     const limit = `max ${max} ${unit}`;
-    if (answer.value === undefined) return { status: 'stop', rule: `prove.${c.id}`, text: 'No reading.', limit };
+    if (answer.value === undefined)
+      return { status: 'stop', rule: `prove.${c.id}`, text: 'No reading.', limit };
     return answer.value <= max
-      ? { status: 'good', rule: `prove.${c.id}`, text: 'Inside the limit.', value: answer.value, limit, source: limitSource }
-      : { status: 'stop', rule: `prove.${c.id}`, text: `Over the limit of ${max} ${unit}: find why before it leaves.`, value: answer.value, limit, source: limitSource };
+      ? {
+          status: 'good',
+          rule: `prove.${c.id}`,
+          text: 'Inside the limit.',
+          value: answer.value,
+          limit,
+          source: limitSource,
+        }
+      : {
+          status: 'stop',
+          rule: `prove.${c.id}`,
+          text: `Over the limit of ${max} ${unit}: find why before it leaves.`,
+          value: answer.value,
+          limit,
+          source: limitSource,
+        };
   }
   return answer.ok
     ? { status: 'good', rule: `prove.${c.id}`, text: 'Seen and right.', source: 'common practice' }
-    : { status: 'stop', rule: `prove.${c.id}`, text: 'Not right: put it right and check again.', source: 'common practice' };
+    : {
+        status: 'stop',
+        rule: `prove.${c.id}`,
+        text: 'Not right: put it right and check again.',
+        source: 'common practice',
+      };
 }
 
 /** Recheck of nut and wheel nuts after this distance, km (common practice, 100 miles, no published source). */

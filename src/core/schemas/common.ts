@@ -2,15 +2,34 @@ import { Type, type TSchema } from '@sinclair/typebox';
 import { operations } from '../press/operation.ts';
 
 /** Closed object: an unknown field is an error, not a silence. */
-export const closed = <T extends Record<string, TSchema>>(fields: T) => Type.Object(fields, { additionalProperties: false });
-export const oneOf = <T extends readonly string[]>(values: T) => Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
+export const closed = <T extends Record<string, TSchema>>(fields: T) =>
+  Type.Object(fields, { additionalProperties: false });
+export const oneOf = <T extends readonly string[]>(values: T) =>
+  Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
 
-export const Mm = (description?: string) => Type.Number({ exclusiveMinimum: 0, maximum: 2000, ...(description ? { description } : {}) });
+export const Mm = (description?: string) =>
+  Type.Number({ exclusiveMinimum: 0, maximum: 2000, ...(description ? { description } : {}) });
 export const Text = (max = 200) => Type.String({ minLength: 1, maxLength: max });
-export const Id = Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9][A-Za-z0-9._-]*$' });
-export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$', description: 'UUID, made by the client (version 7)' });
+export const Id = Type.String({
+  minLength: 1,
+  maxLength: 64,
+  pattern: '^[A-Za-z0-9][A-Za-z0-9._-]*$',
+});
+export const Uuid = Type.String({
+  pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$',
+  description: 'UUID, made by the client (version 7)',
+});
 export const JobCornerId = oneOf(['LF', 'RF', 'LR', 'RR', 'unknown'] as const);
 export const SideId = oneOf(['inboard', 'outboard'] as const);
 export const OperationId = oneOf(operations);
-export const StationId = oneOf(['complaint', 'diagnose', 'match', 'plan', 'press-out', 'press-in', 'torque', 'prove'] as const);
+export const StationId = oneOf([
+  'complaint',
+  'diagnose',
+  'match',
+  'plan',
+  'press-out',
+  'press-in',
+  'torque',
+  'prove',
+] as const);
 export const DateOnly = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });

@@ -1,5 +1,15 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { closed, Id, Mm, oneOf, OperationId, JobCornerId, SideId, StationId, Text } from './common.ts';
+import {
+  closed,
+  Id,
+  Mm,
+  oneOf,
+  OperationId,
+  JobCornerId,
+  SideId,
+  StationId,
+  Text,
+} from './common.ts';
 import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
 import { familyCodes } from '../families/families.data.ts';
 import { factIds } from '../families/facts.data.ts';
@@ -16,49 +26,172 @@ const PlaceId = oneOf(['car', 'front', 'rear', 'LF', 'RF', 'LR', 'RR'] as const)
 const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
 
 /** Zero of the instrument and temperature of the part, where they were read. */
-const Taken = { zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })), partC: Type.Optional(Type.Number({ minimum: -60, maximum: 200 })) };
+const Taken = {
+  zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })),
+  partC: Type.Optional(Type.Number({ minimum: -60, maximum: 200 })),
+};
 
-export const StackSchema = closed({ capId: Type.Optional(Id), pusherId: Id, supportId: Type.Optional(Id), riserId: Type.Optional(Id) });
+export const StackSchema = closed({
+  capId: Type.Optional(Id),
+  pusherId: Id,
+  supportId: Type.Optional(Id),
+  riserId: Type.Optional(Id),
+});
 export type StackIds = Static<typeof StackSchema>;
 /** A stack laid by hand, or a tool chosen for the solver's own. */
-const StackChoice = closed({ ...StackSchema.properties, pusherId: Type.Optional(Id), pressId: Type.Optional(Id), usedAgain: Type.Optional(Type.Boolean()) });
-
+const StackChoice = closed({
+  ...StackSchema.properties,
+  pusherId: Type.Optional(Id),
+  pressId: Type.Optional(Id),
+  usedAgain: Type.Optional(Type.Boolean()),
+});
 
 export const eventBodies = {
   'complaint-recorded': closed({
-    corner: JobCornerId, sound: Type.Optional(oneOf(sounds)),
-    startsKmh: Type.Optional(Speed), peaksKmh: Type.Optional(Speed), goneKmh: Type.Optional(Speed),
-    bend: Type.Optional(oneOf(['left', 'right', 'same'] as const)), heat: Type.Optional(oneOf(['cold', 'warm'] as const)),
-    lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }), history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),
+    corner: JobCornerId,
+    sound: Type.Optional(oneOf(sounds)),
+    startsKmh: Type.Optional(Speed),
+    peaksKmh: Type.Optional(Speed),
+    goneKmh: Type.Optional(Speed),
+    bend: Type.Optional(oneOf(['left', 'right', 'same'] as const)),
+    heat: Type.Optional(oneOf(['cold', 'warm'] as const)),
+    lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }),
+    history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),
   }),
-  'test-recorded': closed({ testId: Id, place: PlaceId, result: Type.Optional(Id), value: Type.Optional(Type.Number({ minimum: -500, maximum: 500 })), skipped: Type.Optional(Type.Boolean()) }),
-  'diagnosis-accepted': closed({ suspectId: Id, probability: Type.Number({ minimum: 0, maximum: 1 }), reason: Type.Optional(Text()) }),
-  'item-marked': closed({ itemId: Id, state: oneOf(['in-hand', 'in-store', 'on-order', 'not-ordered'] as const) }),
+  'test-recorded': closed({
+    testId: Id,
+    place: PlaceId,
+    result: Type.Optional(Id),
+    value: Type.Optional(Type.Number({ minimum: -500, maximum: 500 })),
+    skipped: Type.Optional(Type.Boolean()),
+  }),
+  'diagnosis-accepted': closed({
+    suspectId: Id,
+    probability: Type.Number({ minimum: 0, maximum: 1 }),
+    reason: Type.Optional(Text()),
+  }),
+  'item-marked': closed({
+    itemId: Id,
+    state: oneOf(['in-hand', 'in-store', 'on-order', 'not-ordered'] as const),
+  }),
   'caution-read': closed({ cautionId: Id }),
-  'step-done': closed({ phase: oneOf(['strip', 'rebuild'] as const), stepId: Id, found: Type.Optional(Text(400)) }),
-  'timer-started': closed({ timerId: Id, label: Text(60), minutes: Type.Number({ exclusiveMinimum: 0, maximum: 10_080 }) }),
+  'step-done': closed({
+    phase: oneOf(['strip', 'rebuild'] as const),
+    stepId: Id,
+    found: Type.Optional(Text(400)),
+  }),
+  'timer-started': closed({
+    timerId: Id,
+    label: Text(60),
+    minutes: Type.Number({ exclusiveMinimum: 0, maximum: 10_080 }),
+  }),
   'timer-ended': closed({ timerId: Id }),
   'fact-seen': closed({ factId: oneOf(factIds) }),
-  'family-named': closed({ code: oneOf(familyCodes), probability: Type.Number({ minimum: 0, maximum: 1 }), answers: Type.Record(Id, Id) }),
-  'old-part-read': closed({ dimension: oneOf(dimensions), valueMm: Mm(), typed: Text(40), instrumentId: Id, plane: Type.Optional(Type.Integer({ minimum: 0, maximum: 5 })), angleDeg: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })), ...Taken }),
-  'points-read': closed({ rolling: Type.Optional(RollingId), spacer: Type.Optional(SpacerId), seals: Type.Optional(SealsSchema) }),
+  'family-named': closed({
+    code: oneOf(familyCodes),
+    probability: Type.Number({ minimum: 0, maximum: 1 }),
+    answers: Type.Record(Id, Id),
+  }),
+  'old-part-read': closed({
+    dimension: oneOf(dimensions),
+    valueMm: Mm(),
+    typed: Text(40),
+    instrumentId: Id,
+    plane: Type.Optional(Type.Integer({ minimum: 0, maximum: 5 })),
+    angleDeg: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
+    ...Taken,
+  }),
+  'points-read': closed({
+    rolling: Type.Optional(RollingId),
+    spacer: Type.Optional(SpacerId),
+    seals: Type.Optional(SealsSchema),
+  }),
   'part-entered': closed({ part: PartSchema }),
-  'damage-read': closed({ seat: oneOf(['bore', 'journal'] as const), nickShare: Type.Number({ minimum: 0, maximum: 1 }), nickDepthMm: Type.Number({ minimum: 0, maximum: 10 }), sealTrack: Type.Boolean(), grooved: Type.Boolean() }),
-  'encoder-read': closed({ kind: oneOf(['magnetic', 'toothed', 'none'] as const), pairs: Type.Integer({ minimum: 0, maximum: 200 }), side: SideId }),
-  'seat-read': closed({ seat: oneOf(['bore', 'journal'] as const), readingsMm: Type.Array(Type.Array(Mm(), { minItems: 2, maxItems: 3 }), { minItems: 2, maxItems: 3 }), instrumentId: Id, ...Taken }),
-  'seat-judged': closed({ seat: oneOf(['bore', 'journal'] as const), decision: oneOf(['reuse', 'replace'] as const) }),
+  'damage-read': closed({
+    seat: oneOf(['bore', 'journal'] as const),
+    nickShare: Type.Number({ minimum: 0, maximum: 1 }),
+    nickDepthMm: Type.Number({ minimum: 0, maximum: 10 }),
+    sealTrack: Type.Boolean(),
+    grooved: Type.Boolean(),
+  }),
+  'encoder-read': closed({
+    kind: oneOf(['magnetic', 'toothed', 'none'] as const),
+    pairs: Type.Integer({ minimum: 0, maximum: 200 }),
+    side: SideId,
+  }),
+  'seat-read': closed({
+    seat: oneOf(['bore', 'journal'] as const),
+    readingsMm: Type.Array(Type.Array(Mm(), { minItems: 2, maxItems: 3 }), {
+      minItems: 2,
+      maxItems: 3,
+    }),
+    instrumentId: Id,
+    ...Taken,
+  }),
+  'seat-judged': closed({
+    seat: oneOf(['bore', 'journal'] as const),
+    decision: oneOf(['reuse', 'replace'] as const),
+  }),
   'part-confirmed': closed({ partNumber: Id }),
-  'encoder-checked': closed({ side: SideId, method: oneOf(['viewing-card', 'paper-clip'] as const) }),
-  'stroke-reading': closed({ operation: OperationId, travelMm: Type.Number({ minimum: 0, maximum: 500 }), forceKn: Type.Number({ minimum: 0, maximum: 2000 }), typed: Text(80) }),
+  'encoder-checked': closed({
+    side: SideId,
+    method: oneOf(['viewing-card', 'paper-clip'] as const),
+  }),
+  'stroke-reading': closed({
+    operation: OperationId,
+    travelMm: Type.Number({ minimum: 0, maximum: 500 }),
+    forceKn: Type.Number({ minimum: 0, maximum: 2000 }),
+    typed: Text(80),
+  }),
   /** A stroke read by a gauge: [ms, travel mm, force kN] at 50 a second or better, and what the follower called it. */
-  'stroke-traced': closed({ operation: OperationId, gauge: Text(60), call: oneOf(strokeCalls), samples: Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), { minItems: 2, maxItems: 20_000 }) }),
-  'stroke-recorded': closed({ operation: OperationId, pressId: Id, stack: StackSchema, /** Absent where it was driven with a hammer. */ peakKn: Type.Optional(Type.Number({ minimum: 0, maximum: 2000 })), depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })) }),
-  'stage-recorded': closed({ stageId: Id, actual: Type.Optional(Reading), typed: Type.Optional(Text(40)), toolId: Id }),
-  'check-recorded': closed({ checkId: Id, ok: Type.Optional(Type.Boolean()), value: Type.Optional(Reading), typed: Type.Optional(Text(40)) }),
+  'stroke-traced': closed({
+    operation: OperationId,
+    gauge: Text(60),
+    call: oneOf(strokeCalls),
+    samples: Type.Array(Type.Array(Type.Number(), { minItems: 3, maxItems: 3 }), {
+      minItems: 2,
+      maxItems: 20_000,
+    }),
+  }),
+  'stroke-recorded': closed({
+    operation: OperationId,
+    pressId: Id,
+    stack: StackSchema,
+    /** Absent where it was driven with a hammer. */ peakKn: Type.Optional(
+      Type.Number({ minimum: 0, maximum: 2000 }),
+    ),
+    depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
+  }),
+  'stage-recorded': closed({
+    stageId: Id,
+    actual: Type.Optional(Reading),
+    typed: Type.Optional(Text(40)),
+    toolId: Id,
+  }),
+  'check-recorded': closed({
+    checkId: Id,
+    ok: Type.Optional(Type.Boolean()),
+    value: Type.Optional(Reading),
+    typed: Type.Optional(Text(40)),
+  }),
   overridden: closed({ rule: Text(80), reason: Text(400) }),
   'station-done': closed({ station: StationId }),
   'station-reopened': closed({ station: StationId, reason: Text(400) }),
-  signed: closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }), snapshot: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of what the job was judged against; written by the server' })), card: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$', description: 'SHA-256 of the card as it was signed; written by the server' })) }),
+  signed: closed({
+    odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }),
+    snapshot: Type.Optional(
+      Type.String({
+        pattern: '^[0-9a-f]{64}$',
+        description: 'SHA-256 of what the job was judged against; written by the server',
+      }),
+    ),
+    card: Type.Optional(
+      Type.String({
+        pattern: '^[0-9a-f]{64}$',
+        description: 'SHA-256 of the card as it was signed; written by the server',
+      }),
+    ),
+  }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
 } satisfies Record<string, TSchema>;
@@ -68,7 +201,17 @@ export const eventTypes = Object.keys(eventBodies) as EventType[];
 export type EventBody<T extends EventType> = Static<(typeof eventBodies)[T]>;
 
 /** One line of the record, as it is kept. */
-export type JobEvent = { [T in EventType]: { seq: number; id: string; jobId: string; type: T; body: EventBody<T>; byId: string; atMs: number } }[EventType];
+export type JobEvent = {
+  [T in EventType]: {
+    seq: number;
+    id: string;
+    jobId: string;
+    type: T;
+    body: EventBody<T>;
+    byId: string;
+    atMs: number;
+  };
+}[EventType];
 
 /** Events that need the PIN of the one who answers for them. */
 export const needsPin: readonly EventType[] = ['overridden', 'signed'];
@@ -78,8 +221,16 @@ export const choiceBodies = {
   /** Tools that are not at hand. */
   diagnose: closed({ without: Type.Array(Text(40), { uniqueItems: true, maxItems: 10 }) }),
   match: closed({ partNumber: Id }),
-  plan: closed({ route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const), chill: Type.Boolean(), soak: Type.Boolean(), film: Type.Optional(oneOf(films)) }),
-  ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<`stack-${Operation}`, typeof StackChoice>),
+  plan: closed({
+    route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const),
+    chill: Type.Boolean(),
+    soak: Type.Boolean(),
+    film: Type.Optional(oneOf(films)),
+  }),
+  ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<
+    `stack-${Operation}`,
+    typeof StackChoice
+  >),
 } satisfies Record<string, TSchema>;
 export type ChoiceKey = keyof typeof choiceBodies;
 export const choiceKeys = Object.keys(choiceBodies) as ChoiceKey[];

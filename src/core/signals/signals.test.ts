@@ -1,20 +1,70 @@
 import { mean, std } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { corners } from '../parts.ts';
-import { driveStraight, signalFaults, type MadeUpDrive, type SignalFault } from '../standins/wheel-speed.ts';
-import { asTestResult, pulses, readSignals, toneOf, tracesFromRows, type SignalKind } from './index.ts';
+import {
+  driveStraight,
+  signalFaults,
+  type MadeUpDrive,
+  type SignalFault,
+} from '../standins/wheel-speed.ts';
+import {
+  asTestResult,
+  pulses,
+  readSignals,
+  toneOf,
+  tracesFromRows,
+  type SignalKind,
+} from './index.ts';
 
 const circumferenceMm = 1930;
-const drive = (over: Partial<MadeUpDrive>): MadeUpDrive => ({ fault: 'agree', corner: 'RF', kmh: 60, sensor: 'active', pairs: 48, circumferenceMm, seconds: 1, sampleRate: 5000, noiseV: 0.015, seed: 1, ...over });
-const expected: Record<SignalFault, SignalKind> = { agree: 'agrees', 'drop-out': 'drops-out', 'tooth-missing': 'tooth-missing', 'reversed-encoder': 'faint', 'wide-gap': 'weak', 'dead-lead': 'dead', 'other-count': 'differs' };
+const drive = (over: Partial<MadeUpDrive>): MadeUpDrive => ({
+  fault: 'agree',
+  corner: 'RF',
+  kmh: 60,
+  sensor: 'active',
+  pairs: 48,
+  circumferenceMm,
+  seconds: 1,
+  sampleRate: 5000,
+  noiseV: 0.015,
+  seed: 1,
+  ...over,
+});
+const expected: Record<SignalFault, SignalKind> = {
+  agree: 'agrees',
+  'drop-out': 'drops-out',
+  'tooth-missing': 'tooth-missing',
+  'reversed-encoder': 'faint',
+  'wide-gap': 'weak',
+  'dead-lead': 'dead',
+  'other-count': 'differs',
+};
 const record = Object.fromEntries(corners.map((c) => [c, 48]));
 
 describe('wheel-speed reading', () => {
   it('finds corner and kind of every made-up fault, and nothing on the other wheels', () => {
-    for (const fault of signalFaults) for (const [i, corner] of corners.entries()) for (const kmh of [7, 60]) {
-      const read = readSignals(driveStraight(drive({ fault, corner, kmh, seconds: kmh < 10 ? 5 : 1, sampleRate: kmh < 10 ? 600 : 3000, seed: 10 * i + kmh })), circumferenceMm, record);
-      expect(read.map((r) => r.kind), `${fault} ${corner} ${kmh}`).toEqual(corners.map((c) => (c === corner ? expected[fault] : 'agrees')));
-    }
+    for (const fault of signalFaults)
+      for (const [i, corner] of corners.entries())
+        for (const kmh of [7, 60]) {
+          const read = readSignals(
+            driveStraight(
+              drive({
+                fault,
+                corner,
+                kmh,
+                seconds: kmh < 10 ? 5 : 1,
+                sampleRate: kmh < 10 ? 600 : 3000,
+                seed: 10 * i + kmh,
+              }),
+            ),
+            circumferenceMm,
+            record,
+          );
+          expect(
+            read.map((r) => r.kind),
+            `${fault} ${corner} ${kmh}`,
+          ).toEqual(corners.map((c) => (c === corner ? expected[fault] : 'agrees')));
+        }
   });
 
   it('reads pole pairs, not poles: frequency = pairs × v ÷ circumference (common practice, no published source)', () => {
@@ -23,7 +73,10 @@ describe('wheel-speed reading', () => {
     const steps = at.slice(1).map((x, i) => x - at[i]!);
     expect(1 / Number(mean(steps))).toBeCloseTo((48 * (60 / 3.6)) / 1.93, -1);
     expect(Number(std(steps)) / Number(mean(steps))).toBeLessThan(0.02);
-    expect(readSignals({ sampleRate, volts, kmh: 60, sensor: 'active' }, circumferenceMm, { LF: 96 })[0]!.kind).toBe('differs');
+    expect(
+      readSignals({ sampleRate, volts, kmh: 60, sensor: 'active' }, circumferenceMm, { LF: 96 })[0]!
+        .kind,
+    ).toBe('differs');
   });
 
   it('holds counts against each other where none is on record', () => {
@@ -32,8 +85,14 @@ describe('wheel-speed reading', () => {
   });
 
   it('does not blame a coil for being silent at walking pace', () => {
-    const slow = readSignals(driveStraight(drive({ sensor: 'coil', kmh: 4, fault: 'wide-gap' })), circumferenceMm, record);
-    expect(slow.every((r) => r.kind === 'too-slow' && asTestResult(r.kind) === undefined)).toBe(true);
+    const slow = readSignals(
+      driveStraight(drive({ sensor: 'coil', kmh: 4, fault: 'wide-gap' })),
+      circumferenceMm,
+      record,
+    );
+    expect(slow.every((r) => r.kind === 'too-slow' && asTestResult(r.kind) === undefined)).toBe(
+      true,
+    );
   });
 
   it('measures a tone as its amplitude', () => {
@@ -43,12 +102,35 @@ describe('wheel-speed reading', () => {
   });
 
   it('names what is wrong with a table or a drive', () => {
-    const rows = [['seconds', 'LF', 'RF', 'LR', 'RR'], ...Array.from({ length: 200 }, (_, i) => [String(i / 1000), '0', '1', '0', '1'])];
+    const rows = [
+      ['seconds', 'LF', 'RF', 'LR', 'RR'],
+      ...Array.from({ length: 200 }, (_, i) => [String(i / 1000), '0', '1', '0', '1']),
+    ];
     expect(tracesFromRows(rows, 20, 'active').sampleRate).toBeCloseTo(1000, 6);
-    expect(() => tracesFromRows(rows.map((r) => r.slice(0, 4)), 20, 'active')).toThrow(/^RR: /u);
-    expect(() => tracesFromRows(rows.map((r, i) => (i === 50 ? ['0.001', ...r.slice(1)] : r)), 20, 'active')).toThrow('line 51: time does not run forward');
-    expect(() => tracesFromRows(rows.map((r, i) => (i === 9 ? [r[0]!, 'x', ...r.slice(2)] : r)), 20, 'active')).toThrow('line 10: LF is not a number');
+    expect(() =>
+      tracesFromRows(
+        rows.map((r) => r.slice(0, 4)),
+        20,
+        'active',
+      ),
+    ).toThrow(/^RR: /u);
+    expect(() =>
+      tracesFromRows(
+        rows.map((r, i) => (i === 50 ? ['0.001', ...r.slice(1)] : r)),
+        20,
+        'active',
+      ),
+    ).toThrow('line 51: time does not run forward');
+    expect(() =>
+      tracesFromRows(
+        rows.map((r, i) => (i === 9 ? [r[0]!, 'x', ...r.slice(2)] : r)),
+        20,
+        'active',
+      ),
+    ).toThrow('line 10: LF is not a number');
     expect(() => readSignals(driveStraight(drive({ kmh: 0 })), circumferenceMm)).toThrow(/^kmh: /u);
-    expect(() => readSignals(driveStraight(drive({ seconds: 0.2 })), circumferenceMm)).toThrow(/^LF: /u);
+    expect(() => readSignals(driveStraight(drive({ seconds: 0.2 })), circumferenceMm)).toThrow(
+      /^LF: /u,
+    );
   });
 });

@@ -2,23 +2,41 @@ import { corners, type Corner } from '../parts.ts';
 import type { Traces } from './read.ts';
 
 /** Traces from a table with the heads seconds, LF, RF, LR, RR (volts). Throws RangeError naming the line or head. */
-export function tracesFromRows(rows: readonly (readonly string[])[], kmh: number, sensor: Traces['sensor']): Traces {
+export function tracesFromRows(
+  rows: readonly (readonly string[])[],
+  kmh: number,
+  sensor: Traces['sensor'],
+): Traces {
   const head = rows[0]?.map((h) => h.trim()) ?? [];
   const column = (name: string) => {
     const i = head.indexOf(name);
-    if (i < 0) throw new RangeError(`${name}: the table has no column of this name; it needs seconds, LF, RF, LR, RR`);
+    if (i < 0)
+      throw new RangeError(
+        `${name}: the table has no column of this name; it needs seconds, LF, RF, LR, RR`,
+      );
     return i;
   };
-  const at = { seconds: column('seconds'), ...(Object.fromEntries(corners.map((c) => [c, column(c)])) as Record<Corner, number>) };
+  const at = {
+    seconds: column('seconds'),
+    ...(Object.fromEntries(corners.map((c) => [c, column(c)])) as Record<Corner, number>),
+  };
   const cell = (line: number, name: keyof typeof at): number => {
     const v = Number(rows[line]![at[name]]?.trim() || Number.NaN);
     if (!Number.isFinite(v)) throw new RangeError(`line ${line + 1}: ${name} is not a number`);
     return v;
   };
-  if (rows.length < 100) throw new RangeError('lines: under 100 samples are too few to count pulses');
+  if (rows.length < 100)
+    throw new RangeError('lines: under 100 samples are too few to count pulses');
   const times = rows.slice(1).map((_, i) => cell(i + 1, 'seconds'));
   const back = times.findIndex((t, i) => i > 0 && t <= times[i - 1]!);
   if (back > 0) throw new RangeError(`line ${back + 2}: time does not run forward`);
   const sampleRate = (times.length - 1) / (times.at(-1)! - times[0]!);
-  return { sampleRate, kmh, sensor, volts: Object.fromEntries(corners.map((c) => [c, times.map((_, i) => cell(i + 1, c))])) as Record<Corner, number[]> };
+  return {
+    sampleRate,
+    kmh,
+    sensor,
+    volts: Object.fromEntries(
+      corners.map((c) => [c, times.map((_, i) => cell(i + 1, c))]),
+    ) as Record<Corner, number[]>,
+  };
 }

@@ -1,4 +1,12 @@
-import { likelihood, outcomes, placesOf, tests, type Place, type Suspect, type TestKind } from '../diagnosis/index.ts';
+import {
+  likelihood,
+  outcomes,
+  placesOf,
+  tests,
+  type Place,
+  type Suspect,
+  type TestKind,
+} from '../diagnosis/index.ts';
 
 /** A stream of numbers in [0, 1) from a seed (mulberry32). */
 export function random(seed: number): () => number {
@@ -12,7 +20,8 @@ export function random(seed: number): () => number {
 }
 
 /** Standard normal (Box–Muller). */
-export const normal = (r: () => number): number => Math.sqrt(-2 * Math.log(1 - r())) * Math.cos(2 * Math.PI * r());
+export const normal = (r: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - r())) * Math.cos(2 * Math.PI * r());
 
 export function pick<T>(list: readonly T[], weight: (x: T) => number, r: () => number): T {
   let left = r() * list.reduce((a, x) => a + weight(x), 0);
@@ -30,17 +39,33 @@ export interface MadeUpCar {
  * Draws a car. `spread` 0 answers from our own likelihoods; otherwise each probability is off by a log-normal factor
  * of that σ, and tests of one group share a further term of the same σ, so that they err together.
  */
-export function madeUpCar(suspects: readonly Suspect[], r: () => number, spread: number): MadeUpCar {
+export function madeUpCar(
+  suspects: readonly Suspect[],
+  r: () => number,
+  spread: number,
+): MadeUpCar {
   const fault = pick(suspects, (s) => s.prior, r);
   const shared = new Map(tests.map((t) => [t.group, spread * normal(r)]));
   const drawn = new Map<string, { result?: string; value?: number }>();
-  for (const test of tests) for (const place of placesOf(test)) {
-    const list = outcomes(test);
-    const mid = (list.length - 1) / 2;
-    // The shared term leans a whole group towards or away from its telling results.
-    const weights = list.map((o, i) => likelihood(test, place, o, fault) * Math.exp(spread * normal(r) + (shared.get(test.group)! * (test.numeric ? Math.sign(i - mid) : i === 0 ? -1 : 1)) / 2));
-    const o = pick(list, (x) => weights[list.indexOf(x)]!, r);
-    drawn.set(`${test.id}@${place}`, o.result === undefined ? { value: o.value! } : { result: o.result });
-  }
+  for (const test of tests)
+    for (const place of placesOf(test)) {
+      const list = outcomes(test);
+      const mid = (list.length - 1) / 2;
+      // The shared term leans a whole group towards or away from its telling results.
+      const weights = list.map(
+        (o, i) =>
+          likelihood(test, place, o, fault) *
+          Math.exp(
+            spread * normal(r) +
+              (shared.get(test.group)! * (test.numeric ? Math.sign(i - mid) : i === 0 ? -1 : 1)) /
+                2,
+          ),
+      );
+      const o = pick(list, (x) => weights[list.indexOf(x)]!, r);
+      drawn.set(
+        `${test.id}@${place}`,
+        o.result === undefined ? { value: o.value! } : { result: o.result },
+      );
+    }
   return { fault, answer: (test, place) => drawn.get(`${test.id}@${place}`)! };
 }

@@ -1,4 +1,11 @@
-import { bearingOrders, speedAt, type BearingGeometry, type Finding, type Recording, type SpeedMark } from '../noise/index.ts';
+import {
+  bearingOrders,
+  speedAt,
+  type BearingGeometry,
+  type Finding,
+  type Recording,
+  type SpeedMark,
+} from '../noise/index.ts';
 import { normal, random } from './cars.ts';
 
 /** What the stand-in microphone is asked to hear. */
@@ -32,7 +39,10 @@ export function record(d: MadeUpDrive): Recording {
   const road = roadNoise(n, r);
   const fault = faultSignal(d, n, r);
   const energy = (x: Float32Array) => x.reduce((a, v) => a + v * v, 0);
-  const gain = d.fault === 'nothing' ? 0 : Math.sqrt((energy(road) / (energy(fault) || 1)) * 10 ** (d.faultDb / 10));
+  const gain =
+    d.fault === 'nothing'
+      ? 0
+      : Math.sqrt((energy(road) / (energy(fault) || 1)) * 10 ** (d.faultDb / 10));
   const out = road.map((v, i) => v + gain * fault[i]!);
   const peak = out.reduce((a, v) => Math.max(a, Math.abs(v)), 0);
   return { sampleRate: d.sampleRate, samples: out.map((v) => (0.8 * v) / peak) };
@@ -58,12 +68,24 @@ function faultSignal(d: MadeUpDrive, n: number, r: () => number): Float32Array {
   const o = bearingOrders(d.bearing);
   const dt = 1 / d.sampleRate;
   if (d.fault === 'tyre' || d.fault === 'driveline') {
-    const orders = d.fault === 'tyre' ? [1, 2, 3, 4] : d.pinionTeeth ? [0, -1, 1].map((k) => (d.pinionTeeth! + k) * d.axleRatio) : [d.axleRatio, 2 * d.axleRatio];
-    const notes = orders.map((order, i) => ({ order, size: (0.5 + r()) / (1 + 0.4 * i), phase: 2 * Math.PI * r() }));
+    const orders =
+      d.fault === 'tyre'
+        ? [1, 2, 3, 4]
+        : d.pinionTeeth
+          ? [0, -1, 1].map((k) => (d.pinionTeeth! + k) * d.axleRatio)
+          : [d.axleRatio, 2 * d.axleRatio];
+    const notes = orders.map((order, i) => ({
+      order,
+      size: (0.5 + r()) / (1 + 0.4 * i),
+      phase: 2 * Math.PI * r(),
+    }));
     let turns = 0;
     for (let i = 0; i < n; i++) {
       turns += (speedAt(d.speeds, i * dt) / 3.6 / (d.circumferenceMm / 1000)) * dt;
-      out[i] = notes.reduce((a, s) => a + s.size * Math.sin(2 * Math.PI * s.order * turns + s.phase), 0);
+      out[i] = notes.reduce(
+        (a, s) => a + s.size * Math.sin(2 * Math.PI * s.order * turns + s.phase),
+        0,
+      );
     }
     return out;
   }
@@ -78,8 +100,11 @@ function faultSignal(d: MadeUpDrive, n: number, r: () => number): Float32Array {
   for (let i = 0; i < n; i++) {
     turns += (speedAt(d.speeds, i * dt) / 3.6 / (d.circumferenceMm / 1000)) * dt;
     if (turns < due) continue;
-    const size = (swing ? 0.35 + 0.65 * (0.5 + 0.5 * Math.cos(2 * Math.PI * swing * turns)) : 1) * (1 + 0.15 * normal(r));
-    for (let k = 0; k < ring && i + k < n; k++) out[i + k]! += size * Math.exp(-d.decay * k * dt) * Math.sin(2 * Math.PI * d.ringHz * k * dt);
+    const size =
+      (swing ? 0.35 + 0.65 * (0.5 + 0.5 * Math.cos(2 * Math.PI * swing * turns)) : 1) *
+      (1 + 0.15 * normal(r));
+    for (let k = 0; k < ring && i + k < n; k++)
+      out[i + k]! += size * Math.exp(-d.decay * k * dt) * Math.sin(2 * Math.PI * d.ringHz * k * dt);
     due += (creep / blow) * (1 + 0.01 * normal(r));
   }
   return out;

@@ -4,7 +4,8 @@ import { normal, random } from './cars.ts';
 export const ramFaults = ['good', 'cocked', 'galling', 'worn', 'rusted'] as const;
 export type RamFault = (typeof ramFaults)[number];
 /** What can go wrong with a part going on, and with one coming off. */
-export const faultsOf = (fitting: boolean): RamFault[] => ramFaults.filter((f) => (fitting ? f !== 'rusted' : f !== 'cocked' && f !== 'worn'));
+export const faultsOf = (fitting: boolean): RamFault[] =>
+  ramFaults.filter((f) => (fitting ? f !== 'rusted' : f !== 'cocked' && f !== 'worn'));
 
 /** Range that the hidden parameters of a stroke are drawn from; tuning and report use different ones. */
 export interface RamRange {
@@ -20,8 +21,22 @@ export interface RamRange {
   pump: readonly [number, number];
 }
 
-export const tuningRange: RamRange = { gaugeKn: 0.04, travelMm: 0.008, shoulder: [60, 200], frame: [80, 200], rest: [0.02, 0.05], pump: [0.9, 1.1] };
-export const reportRange: RamRange = { gaugeKn: 0.06, travelMm: 0.01, shoulder: [45, 260], frame: [60, 240], rest: [0.02, 0.07], pump: [0.8, 1.2] };
+export const tuningRange: RamRange = {
+  gaugeKn: 0.04,
+  travelMm: 0.008,
+  shoulder: [60, 200],
+  frame: [80, 200],
+  rest: [0.02, 0.05],
+  pump: [0.9, 1.1],
+};
+export const reportRange: RamRange = {
+  gaugeKn: 0.06,
+  travelMm: 0.01,
+  shoulder: [45, 260],
+  frame: [60, 240],
+  rest: [0.02, 0.07],
+  pump: [0.8, 1.2],
+};
 
 /** What a made-up stroke hides: what it truly is. */
 export interface MadeUpStroke {
@@ -41,7 +56,12 @@ const between = (r: () => number, [lo, hi]: readonly [number, number]) => lo + (
  * A hand pump pressing a ring home: fit and friction drawn inside the expected band, tilt, galling or a worn seat by choice,
  * then the shoulder through the frame. Force is read between and during pumps, 60 times a second.
  */
-export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range: RamRange = reportRange): MadeUpStroke {
+export function madeUpStroke(
+  bench: Bench,
+  fault: RamFault,
+  seed: number,
+  range: RamRange = reportRange,
+): MadeUpStroke {
   if (!bench.requirement.fitting) return madeUpRemoval(bench, fault, seed, range);
   const r = random(seed);
   const { forceKn: full, requirement } = bench;
@@ -52,23 +72,43 @@ export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range:
   const stiff = 1 / (1 / between(r, range.shoulder) + 1 / between(r, range.frame));
   const rest = between(r, range.rest);
   const pump = between(r, range.pump);
-  const tilt = { at: 1 + 2.5 * r(), height: full.high * (0.35 + 0.65 * r()), width: 0.8 + r(), tooth: 0.35 + 0.4 * r() };
-  const gall = { from: length * (0.3 + 0.4 * r()), rise: full.high * (1.8 + 2.2 * r()), tooth: 1 + 1.6 * r(), drop: 0.25 + 0.2 * r() };
+  const tilt = {
+    at: 1 + 2.5 * r(),
+    height: full.high * (0.35 + 0.65 * r()),
+    width: 0.8 + r(),
+    tooth: 0.35 + 0.4 * r(),
+  };
+  const gall = {
+    from: length * (0.3 + 0.4 * r()),
+    rise: full.high * (1.8 + 2.2 * r()),
+    tooth: 1 + 1.6 * r(),
+    drop: 0.25 + 0.2 * r(),
+  };
   const forceAt = (x: number): number => {
     const base = ramp * Math.min(1, Math.max(0, x / length));
     if (fault === 'cocked') {
       // Bites and slips until it is far askew.
-      const bite = tilt.height * Math.exp(-(((x - tilt.at) / tilt.width) ** 2)) + (x > tilt.at ? 0.5 * tilt.height : 0);
+      const bite =
+        tilt.height * Math.exp(-(((x - tilt.at) / tilt.width) ** 2)) +
+        (x > tilt.at ? 0.5 * tilt.height : 0);
       return base + bite * (0.75 + 0.25 * ((x / tilt.tooth) % 1));
     }
     if (fault === 'galling' && x > gall.from) {
       const grown = base + (gall.rise * (x - gall.from)) / length + 0.12 * full.high;
-      return grown * (1 - gall.drop * (1 - ((x - gall.from) / gall.tooth) % 1) * Number(x - gall.from > gall.tooth));
+      return (
+        grown *
+        (1 -
+          gall.drop *
+            (1 - (((x - gall.from) / gall.tooth) % 1)) *
+            Number(x - gall.from > gall.tooth))
+      );
     }
     return base;
   };
   return {
-    fault, seatMm, fittingKn: forceAt(seatMm - 0.01),
+    fault,
+    seatMm,
+    fittingKn: forceAt(seatMm - 0.01),
     samples: function* samples() {
       let ms = 0;
       let x = 0;
@@ -81,13 +121,21 @@ export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range:
           const travel = over > 0 ? seatMm + over * 0.35 : x;
           const force = forceAt(Math.min(x, seatMm)) + stiff * over;
           ms += 1000 / hz;
-          yield { ms: Math.round(ms), travelMm: travel + range.travelMm * normal(r), forceKn: Math.max(0, force + range.gaugeKn * normal(r)) };
+          yield {
+            ms: Math.round(ms),
+            travelMm: travel + range.travelMm * normal(r),
+            forceKn: Math.max(0, force + range.gaugeKn * normal(r)),
+          };
           if (over * stiff > 60) return;
         }
         const held = forceAt(Math.min(x, seatMm)) + stiff * Math.max(0, x - seatMm);
         for (let i = 0; i < 18; i++) {
           ms += 1000 / hz;
-          yield { ms: Math.round(ms), travelMm: Math.min(x, seatMm) + range.travelMm * normal(r), forceKn: Math.max(0, held * (1 - (rest * (i + 1)) / 18) + range.gaugeKn * normal(r)) };
+          yield {
+            ms: Math.round(ms),
+            travelMm: Math.min(x, seatMm) + range.travelMm * normal(r),
+            forceKn: Math.max(0, held * (1 - (rest * (i + 1)) / 18) + range.gaugeKn * normal(r)),
+          };
         }
       }
     },
@@ -95,37 +143,66 @@ export function madeUpStroke(bench: Bench, fault: RamFault, seed: number, range:
 }
 
 /** The same pump taking a part off: frame and oil give until it breaks away, then the force falls with what is still engaged. */
-function madeUpRemoval({ forceKn: full, requirement }: Bench, fault: RamFault, seed: number, range: RamRange): MadeUpStroke {
+function madeUpRemoval(
+  { forceKn: full, requirement }: Bench,
+  fault: RamFault,
+  seed: number,
+  range: RamRange,
+): MadeUpStroke {
   const r = random(seed);
   const length = requirement.seat.lengthMm;
-  const sliding = (full.low + (full.high - full.low) * (0.05 + 0.85 * r()));
-  const breakKn = fault === 'rusted' ? full.high * (1.35 + r()) : Math.min(full.high * 1.08, sliding * (1.05 + 0.25 * r()));
+  const sliding = full.low + (full.high - full.low) * (0.05 + 0.85 * r());
+  const breakKn =
+    fault === 'rusted'
+      ? full.high * (1.35 + r())
+      : Math.min(full.high * 1.08, sliding * (1.05 + 0.25 * r()));
   const stiff = between(r, range.frame);
   const rest = between(r, range.rest);
   const pump = between(r, range.pump);
-  const gall = { from: length * (0.25 + 0.3 * r()), rise: full.high * (1.6 + 1.6 * r()), tooth: 1 + r() };
+  const gall = {
+    from: length * (0.25 + 0.3 * r()),
+    rise: full.high * (1.6 + 1.6 * r()),
+    tooth: 1 + r(),
+  };
   const slides = (x: number) => {
     const base = sliding * Math.max(0, 1 - x / length);
-    return fault === 'galling' && x > gall.from ? base + (gall.rise * (x - gall.from)) / length + 0.15 * full.high + 0.06 * full.high * (((x - gall.from) / gall.tooth) % 1) : base;
+    return fault === 'galling' && x > gall.from
+      ? base +
+          (gall.rise * (x - gall.from)) / length +
+          0.15 * full.high +
+          0.06 * full.high * (((x - gall.from) / gall.tooth) % 1)
+      : base;
   };
   return {
-    fault, seatMm: length, fittingKn: breakKn,
+    fault,
+    seatMm: length,
+    fittingKn: breakKn,
     samples: function* samples() {
       let ms = 0;
       let travel = 0;
       let force = 0;
-      const at = (f: number): TraceSample => ({ ms: Math.round(ms), travelMm: travel + range.travelMm * normal(r), forceKn: Math.max(0, f + range.gaugeKn * normal(r)) });
+      const at = (f: number): TraceSample => ({
+        ms: Math.round(ms),
+        travelMm: travel + range.travelMm * normal(r),
+        forceKn: Math.max(0, f + range.gaugeKn * normal(r)),
+      });
       for (let n = 0; n < 300; n++) {
         const stroke = 42 + Math.round(12 * r());
         for (let i = 0; i < stroke; i++) {
           const step = pump / stroke;
           if (travel === 0 && force < breakKn) force += stiff * step * 0.25;
-          else { travel += step; force = Math.max(slides(travel), force - stiff * step); }
+          else {
+            travel += step;
+            force = Math.max(slides(travel), force - stiff * step);
+          }
           ms += 1000 / hz;
           yield at(force);
           if (travel > length + 2 || force > breakKn + 60) return;
         }
-        for (let i = 0; i < 18; i++) { ms += 1000 / hz; yield at(force * (1 - (rest * (i + 1)) / 18)); }
+        for (let i = 0; i < 18; i++) {
+          ms += 1000 / hz;
+          yield at(force * (1 - (rest * (i + 1)) / 18));
+        }
         if (fault === 'rusted' && force >= breakKn) return;
       }
     },

@@ -4,7 +4,9 @@ import type { Sound } from '../diagnosis/complaint.ts';
 function noise(seed: number): () => number {
   let x = seed >>> 0 || 1;
   return () => {
-    x ^= x << 13; x ^= x >>> 17; x ^= x << 5;
+    x ^= x << 13;
+    x ^= x >>> 17;
+    x ^= x << 5;
     return ((x >>> 0) / 4_294_967_296) * 2 - 1;
   };
 }
@@ -21,11 +23,15 @@ export function soundSamples(kind: Sound, seconds: number, rate: number): Float3
     const t = i / rate;
     const hiss = random();
     low += 0.06 * (hiss - low);
-    const ping = (hz: number, every: number, fade: number) => Math.exp(-((t % every) * fade)) * Math.sin(2 * Math.PI * hz * t);
+    const ping = (hz: number, every: number, fade: number) =>
+      Math.exp(-((t % every) * fade)) * Math.sin(2 * Math.PI * hz * t);
     out[i] = {
       roar: 2.6 * low * (1 + 0.35 * Math.sin(2 * Math.PI * 11 * t)),
       whirr: 0.35 * Math.sin(2 * Math.PI * 180 * t + 2 * Math.sin(2 * Math.PI * 9 * t)) + 0.6 * low,
-      chirp: t % 0.22 < 0.09 ? 0.45 * Math.sin(2 * Math.PI * (1900 + 2600 * (t % 0.22)) * t) : 0.05 * hiss,
+      chirp:
+        t % 0.22 < 0.09
+          ? 0.45 * Math.sin(2 * Math.PI * (1900 + 2600 * (t % 0.22)) * t)
+          : 0.05 * hiss,
       grind: 0.5 * hiss * (0.4 + 0.6 * Math.abs(Math.sin(2 * Math.PI * 6.5 * t))) + low,
       click: 0.8 * ping(1300, 0.18, 130) + 0.02 * hiss,
       knock: 0.9 * ping(140, 0.42, 24) + 0.03 * hiss,

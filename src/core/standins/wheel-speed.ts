@@ -2,7 +2,15 @@ import { corners, type Corner } from '../parts.ts';
 import type { Traces } from '../signals/index.ts';
 import { normal, random } from './cars.ts';
 
-export const signalFaults = ['agree', 'drop-out', 'tooth-missing', 'reversed-encoder', 'wide-gap', 'dead-lead', 'other-count'] as const;
+export const signalFaults = [
+  'agree',
+  'drop-out',
+  'tooth-missing',
+  'reversed-encoder',
+  'wide-gap',
+  'dead-lead',
+  'other-count',
+] as const;
 export type SignalFault = (typeof signalFaults)[number];
 
 export interface MadeUpDrive {
@@ -23,20 +31,42 @@ export interface MadeUpDrive {
 export function driveStraight(d: MadeUpDrive): Traces {
   const r = random(d.seed);
   const strength = (d.sensor === 'coil' ? Math.min(2, d.kmh / 20) : 1) * 1.2;
-  const volts = Object.fromEntries(corners.map((c) => {
-    const own = c === d.corner ? d.fault : 'agree';
-    const pairs = own === 'other-count' ? Math.round(d.pairs * 0.9) : d.pairs;
-    const hz = (d.kmh / 3.6 / (d.circumferenceMm / 1000)) * (1 + 0.004 * (2 * r() - 1));
-    const begin = r();
-    const gain = strength * (0.92 + 0.16 * r()) * (own === 'reversed-encoder' ? 0.05 : own === 'wide-gap' ? 0.4 : own === 'dead-lead' ? 0 : 1);
-    // Stretches without signal: on average four a second, 12 to 60 ms each.
-    const holes = own === 'drop-out' ? Array.from({ length: Math.max(2, Math.round(4 * d.seconds)) }, () => { const from = d.seconds * r(); return [from, from + 0.012 + 0.048 * r() + 2 / (hz * pairs)] as const; }) : [];
-    return [c, Array.from({ length: Math.round(d.seconds * d.sampleRate) }, (_, i) => {
-      const t = i / d.sampleRate;
-      const turn = begin + hz * t;
-      const gone = (own === 'tooth-missing' && Math.floor((turn % 1) * pairs) === 7) || holes.some(([a, b]) => t >= a && t < b);
-      return (gone ? 0 : gain * Math.sin(2 * Math.PI * turn * pairs)) + d.noiseV * normal(r);
-    })];
-  })) as Record<Corner, number[]>;
+  const volts = Object.fromEntries(
+    corners.map((c) => {
+      const own = c === d.corner ? d.fault : 'agree';
+      const pairs = own === 'other-count' ? Math.round(d.pairs * 0.9) : d.pairs;
+      const hz = (d.kmh / 3.6 / (d.circumferenceMm / 1000)) * (1 + 0.004 * (2 * r() - 1));
+      const begin = r();
+      const gain =
+        strength *
+        (0.92 + 0.16 * r()) *
+        (own === 'reversed-encoder'
+          ? 0.05
+          : own === 'wide-gap'
+            ? 0.4
+            : own === 'dead-lead'
+              ? 0
+              : 1);
+      // Stretches without signal: on average four a second, 12 to 60 ms each.
+      const holes =
+        own === 'drop-out'
+          ? Array.from({ length: Math.max(2, Math.round(4 * d.seconds)) }, () => {
+              const from = d.seconds * r();
+              return [from, from + 0.012 + 0.048 * r() + 2 / (hz * pairs)] as const;
+            })
+          : [];
+      return [
+        c,
+        Array.from({ length: Math.round(d.seconds * d.sampleRate) }, (_, i) => {
+          const t = i / d.sampleRate;
+          const turn = begin + hz * t;
+          const gone =
+            (own === 'tooth-missing' && Math.floor((turn % 1) * pairs) === 7) ||
+            holes.some(([a, b]) => t >= a && t < b);
+          return (gone ? 0 : gain * Math.sin(2 * Math.PI * turn * pairs)) + d.noiseV * normal(r);
+        }),
+      ];
+    }),
+  ) as Record<Corner, number[]>;
   return { sampleRate: d.sampleRate, kmh: d.kmh, sensor: d.sensor, volts };
 }

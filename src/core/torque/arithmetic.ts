@@ -1,8 +1,14 @@
 /** Torque arithmetic. Torque in N·m, lengths in mm, forces in N unless said otherwise. */
 
 /** What to set on a wrench with an extension: T·L/(L + E cos θ); θ from the wrench's own line. Machinery's Handbook (memory). */
-export function wrenchSetting(wantedNm: number, wrenchMm: number, extensionMm: number, angleDeg = 0): number {
-  if (!(wrenchMm > 0)) throw new RangeError('wrenchMm: the length from square to grip must be more than 0');
+export function wrenchSetting(
+  wantedNm: number,
+  wrenchMm: number,
+  extensionMm: number,
+  angleDeg = 0,
+): number {
+  if (!(wrenchMm > 0))
+    throw new RangeError('wrenchMm: the length from square to grip must be more than 0');
   return (wantedNm * wrenchMm) / (wrenchMm + extensionMm * Math.cos((angleDeg * Math.PI) / 180));
 }
 
@@ -19,4 +25,5 @@ export function castleStepDeg(slots: number, holeEnds: number): number {
 }
 
 /** Tensile stress area of a metric thread, mm²: π/4 (d − 0.9382 P)². ISO 898-1. */
-export const stressAreaMm2 = (diameterMm: number, pitchMm: number): number => (Math.PI / 4) * (diameterMm - 0.9382 * pitchMm) ** 2;
+export const stressAreaMm2 = (diameterMm: number, pitchMm: number): number =>
+  (Math.PI / 4) * (diameterMm - 0.9382 * pitchMm) ** 2;

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { castleStepDeg, judgeWrench, orderFault, procedureDone, standOnBarM, stressAreaMm2, walkProcedure, wrenchSetting, type Procedure } from './index.ts';
+import {
+  castleStepDeg,
+  judgeWrench,
+  orderFault,
+  procedureDone,
+  standOnBarM,
+  stressAreaMm2,
+  walkProcedure,
+  wrenchSetting,
+  type Procedure,
+} from './index.ts';
 import { LBF_FT, LBF_N } from '../units/index.ts';
 
 describe('torque arithmetic', () => {
@@ -26,7 +36,14 @@ describe('torque arithmetic', () => {
 });
 
 const p: Procedure = {
-  id: 'p', name: 'p', fastener: 'nut', stretch: false, singleUse: true, thread: 'dry', hexMm: 32, source: 'made up',
+  id: 'p',
+  name: 'p',
+  fastener: 'nut',
+  stretch: false,
+  singleUse: true,
+  thread: 'dry',
+  hexMm: 32,
+  source: 'made up',
   stages: [
     { id: 'a', kind: 'torque', value: 120, tolerance: 6, text: 'Seat', why: '', wheel: 'air' },
     { id: 'b', kind: 'turn-hub', value: 5, text: 'Turn', why: '', wheel: 'air' },
@@ -40,18 +57,50 @@ describe('procedure', () => {
     expect(orderFault(p, walkProcedure(p, []), 'c')).toMatch(/stage 1/u);
     expect(orderFault(p, walkProcedure(p, [{ stageId: 'a', actual: 121 }]), 'b')).toBeUndefined();
   });
-  it('stays at a stage that is below its window', () => expect(walkProcedure(p, [{ stageId: 'a', actual: 100 }])).toMatchObject({ current: 0, restart: false }));
+  it('stays at a stage that is below its window', () =>
+    expect(walkProcedure(p, [{ stageId: 'a', actual: 100 }])).toMatchObject({
+      current: 0,
+      restart: false,
+    }));
   it('begins again after an over-tightened stage and forgets nothing', () => {
-    const readings = [{ stageId: 'a', actual: 121 }, { stageId: 'b', actual: 5 }, { stageId: 'c', actual: 90 }];
+    const readings = [
+      { stageId: 'a', actual: 121 },
+      { stageId: 'b', actual: 5 },
+      { stageId: 'c', actual: 90 },
+    ];
     expect(walkProcedure(p, readings)).toMatchObject({ current: 0, restart: true });
-    expect(procedureDone(p, [...readings, { stageId: 'a', actual: 120 }, { stageId: 'b', actual: 6 }, { stageId: 'c', actual: 60 }, { stageId: 'd' }])).toBe(true);
+    expect(
+      procedureDone(p, [
+        ...readings,
+        { stageId: 'a', actual: 120 },
+        { stageId: 'b', actual: 6 },
+        { stageId: 'c', actual: 60 },
+        { stageId: 'd' },
+      ]),
+    ).toBe(true);
   });
-  it('spoils a stretch fastener that went over', () => expect(walkProcedure({ ...p, stretch: true }, [{ stageId: 'a', actual: 140 }]).verdicts[0]?.rule).toBe('torque.over-stretch'));
+  it('spoils a stretch fastener that went over', () =>
+    expect(
+      walkProcedure({ ...p, stretch: true }, [{ stageId: 'a', actual: 140 }]).verdicts[0]?.rule,
+    ).toBe('torque.over-stretch'));
   it('knows which wrench can do it', () => {
     // ISO 6789-1: 20 % to 100 % of the largest value
-    const wrench = { id: 'w', name: 'W', type: 'click' as const, minNm: 20, maxNm: 200, calibrationDue: '2026-01-01' };
+    const wrench = {
+      id: 'w',
+      name: 'W',
+      type: 'click' as const,
+      minNm: 20,
+      maxNm: 200,
+      calibrationDue: '2026-01-01',
+    };
     expect(judgeWrench(wrench, 120, '2025-06-01').map((v) => v.status)).toEqual(['good']);
-    expect(judgeWrench(wrench, 30, '2025-06-01')[0]).toMatchObject({ status: 'check', rule: 'wrench.range' });
-    expect(judgeWrench(wrench, 250, '2026-06-01').map((v) => v.rule)).toEqual(['wrench.range', 'wrench.calibration']);
+    expect(judgeWrench(wrench, 30, '2025-06-01')[0]).toMatchObject({
+      status: 'check',
+      rule: 'wrench.range',
+    });
+    expect(judgeWrench(wrench, 250, '2026-06-01').map((v) => v.rule)).toEqual([
+      'wrench.range',
+      'wrench.calibration',
+    ]);
   });
 });

@@ -16,22 +16,45 @@ export interface BothSystems {
 }
 
 /** A figure of the core in both systems, with the decimals that its instrument gives. */
-export function both(value: number, dimension: Dimension, decimals = defaultDecimals[dimension]): BothSystems {
+export function both(
+  value: number,
+  dimension: Dimension,
+  decimals = defaultDecimals[dimension],
+): BothSystems {
   const first = fixed(value, decimals);
   switch (dimension) {
-    case 'length': return { value: first, unit: 'mm', other: `${fixed(value / INCH_MM, decimals + 1)} in` };
-    case 'torque': return { value: first, unit: 'N·m', other: `${fixed(value / LBF_FT, decimals)} lb·ft` };
-    case 'force': return { value: first, unit: 'kN', other: `${fixed(roundTo((value * 1000) / LBF_N, 10))} lbf` };
-    case 'temperature': return { value: first, unit: '°C', other: `${fixed(value * 1.8 + 32, decimals)} °F` };
-    case 'speed': return { value: first, unit: 'km/h', other: `${fixed(value / MILE_KM, decimals)} mph` };
-    case 'distance': return { value: first, unit: 'km', other: `${fixed(value / MILE_KM, decimals)} mi` };
-    case 'angle': return { value: first, unit: '°', other: '' };
-    case 'turns': return { value: first, unit: value === 1 ? 'turn' : 'turns', other: '' };
+    case 'length':
+      return { value: first, unit: 'mm', other: `${fixed(value / INCH_MM, decimals + 1)} in` };
+    case 'torque':
+      return { value: first, unit: 'N·m', other: `${fixed(value / LBF_FT, decimals)} lb·ft` };
+    case 'force':
+      return {
+        value: first,
+        unit: 'kN',
+        other: `${fixed(roundTo((value * 1000) / LBF_N, 10))} lbf`,
+      };
+    case 'temperature':
+      return { value: first, unit: '°C', other: `${fixed(value * 1.8 + 32, decimals)} °F` };
+    case 'speed':
+      return { value: first, unit: 'km/h', other: `${fixed(value / MILE_KM, decimals)} mph` };
+    case 'distance':
+      return { value: first, unit: 'km', other: `${fixed(value / MILE_KM, decimals)} mi` };
+    case 'angle':
+      return { value: first, unit: '°', other: '' };
+    case 'turns':
+      return { value: first, unit: value === 1 ? 'turn' : 'turns', other: '' };
   }
 }
 
 const defaultDecimals: Record<Dimension, number> = {
-  length: 2, torque: 0, force: 1, angle: 0, temperature: 0, speed: 0, distance: 0, turns: 0,
+  length: 2,
+  torque: 0,
+  force: 1,
+  angle: 0,
+  temperature: 0,
+  speed: 0,
+  distance: 0,
+  turns: 0,
 };
 
 const roundTo = (value: number, step: number) => Math.round(value / step) * step;
@@ -45,16 +68,29 @@ export function timeLeft(ms: number): string {
 }
 
 /** Clock time of UTC milliseconds in the shop's time zone, 24 h. */
-export const clockTime = (ms: number, timeZone: string): string => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(ms));
+export const clockTime = (ms: number, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(
+    new Date(ms),
+  );
 /** Day and clock time in the shop's time zone. */
-export const dayTime = (ms: number, timeZone: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(ms));
+export const dayTime = (ms: number, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone,
+  }).format(new Date(ms));
 
 /** Whole per cents that sum to 100 (largest remainder), for shown probabilities. */
 export function wholePercents(shares: readonly number[]): number[] {
   const exact = shares.map((p) => p * 100);
   const floor = exact.map(Math.floor);
   let left = 100 - floor.reduce((a, b) => a + b, 0);
-  const order = exact.map((e, i) => ({ i, part: e - Math.floor(e) })).sort((a, b) => b.part - a.part);
+  const order = exact
+    .map((e, i) => ({ i, part: e - Math.floor(e) }))
+    .sort((a, b) => b.part - a.part);
   for (const { i } of order) {
     if (left <= 0) break;
     floor[i] = (floor[i] ?? 0) + 1;

@@ -2,7 +2,8 @@
  * What a technician types, turned into the core's unit. Point or comma is taken as the decimal mark;
  * what could be read two ways ("1,250", a bare "ton") is asked about instead of guessed.
  */
-export type Dimension = 'length' | 'torque' | 'force' | 'angle' | 'temperature' | 'speed' | 'distance' | 'turns';
+export type Dimension =
+  'length' | 'torque' | 'force' | 'angle' | 'temperature' | 'speed' | 'distance' | 'turns';
 
 interface Unit {
   /** Names accepted, lower case, without spaces and middle dots. */
@@ -28,27 +29,73 @@ export const INCH_MM = 25.4;
 export const MILE_KM = 1.609344;
 
 const scales: Record<Dimension, Scale> = {
-  length: { core: 'mm', units: [
-    { names: ['mm', ''], factor: 1 }, { names: ['cm'], factor: 10 }, { names: ['m'], factor: 1000 },
-    { names: ['in', 'inch', 'inches', '"'], factor: INCH_MM }, { names: ['thou', 'mil'], factor: INCH_MM / 1000 },
-    { names: ['um', 'µm', 'μm'], factor: 0.001 },
-  ] },
-  torque: { core: 'N·m', units: [
-    { names: ['nm', ''], factor: 1 }, { names: ['lbft', 'lbfft', 'ftlb', 'ftlbs', 'ftlbf', 'lb-ft', 'ft-lb'], factor: LBF_FT },
-    { names: ['lbin', 'lbfin', 'inlb', 'inlbs'], factor: LBF_FT / 12 }, { names: ['kgm', 'kgfm', 'mkg', 'mkp'], factor: KGF_M },
-  ] },
-  force: { core: 'kN', units: [
-    { names: ['kn', ''], factor: 1 }, { names: ['n'], factor: 0.001 }, { names: ['lbf', 'lb', 'lbs'], factor: LBF_N / 1000 },
-    { names: ['kgf'], factor: KGF_M / 1000 }, { names: ['shortton', 'ustonf', 'uston'], factor: SHORT_TON_N / 1000 },
-    { names: ['tonne', 'tonnes', 'metricton', 'tf'], factor: TONNE_N / 1000 },
-  ] },
-  angle: { core: '°', units: [{ names: ['°', 'deg', 'degree', 'degrees', ''], factor: 1 }, { names: ['turn', 'turns'], factor: 360 }] },
-  temperature: { core: '°C', units: [
-    { names: ['°c', 'c', '°', ''], factor: 1 }, { names: ['°f', 'f'], factor: 5 / 9, offset: -32 }, { names: ['k'], factor: 1, offset: -273.15 },
-  ] },
-  speed: { core: 'km/h', units: [{ names: ['km/h', 'kmh', 'kph', ''], factor: 1 }, { names: ['mph', 'mi/h'], factor: MILE_KM }] },
-  distance: { core: 'km', units: [{ names: ['km', ''], factor: 1 }, { names: ['mi', 'mile', 'miles'], factor: MILE_KM }] },
-  turns: { core: 'turns', units: [{ names: ['turns', 'turn', ''], factor: 1 }, { names: ['°', 'deg'], factor: 1 / 360 }] },
+  length: {
+    core: 'mm',
+    units: [
+      { names: ['mm', ''], factor: 1 },
+      { names: ['cm'], factor: 10 },
+      { names: ['m'], factor: 1000 },
+      { names: ['in', 'inch', 'inches', '"'], factor: INCH_MM },
+      { names: ['thou', 'mil'], factor: INCH_MM / 1000 },
+      { names: ['um', 'µm', 'μm'], factor: 0.001 },
+    ],
+  },
+  torque: {
+    core: 'N·m',
+    units: [
+      { names: ['nm', ''], factor: 1 },
+      { names: ['lbft', 'lbfft', 'ftlb', 'ftlbs', 'ftlbf', 'lb-ft', 'ft-lb'], factor: LBF_FT },
+      { names: ['lbin', 'lbfin', 'inlb', 'inlbs'], factor: LBF_FT / 12 },
+      { names: ['kgm', 'kgfm', 'mkg', 'mkp'], factor: KGF_M },
+    ],
+  },
+  force: {
+    core: 'kN',
+    units: [
+      { names: ['kn', ''], factor: 1 },
+      { names: ['n'], factor: 0.001 },
+      { names: ['lbf', 'lb', 'lbs'], factor: LBF_N / 1000 },
+      { names: ['kgf'], factor: KGF_M / 1000 },
+      { names: ['shortton', 'ustonf', 'uston'], factor: SHORT_TON_N / 1000 },
+      { names: ['tonne', 'tonnes', 'metricton', 'tf'], factor: TONNE_N / 1000 },
+    ],
+  },
+  angle: {
+    core: '°',
+    units: [
+      { names: ['°', 'deg', 'degree', 'degrees', ''], factor: 1 },
+      { names: ['turn', 'turns'], factor: 360 },
+    ],
+  },
+  temperature: {
+    core: '°C',
+    units: [
+      { names: ['°c', 'c', '°', ''], factor: 1 },
+      { names: ['°f', 'f'], factor: 5 / 9, offset: -32 },
+      { names: ['k'], factor: 1, offset: -273.15 },
+    ],
+  },
+  speed: {
+    core: 'km/h',
+    units: [
+      { names: ['km/h', 'kmh', 'kph', ''], factor: 1 },
+      { names: ['mph', 'mi/h'], factor: MILE_KM },
+    ],
+  },
+  distance: {
+    core: 'km',
+    units: [
+      { names: ['km', ''], factor: 1 },
+      { names: ['mi', 'mile', 'miles'], factor: MILE_KM },
+    ],
+  },
+  turns: {
+    core: 'turns',
+    units: [
+      { names: ['turns', 'turn', ''], factor: 1 },
+      { names: ['°', 'deg'], factor: 1 / 360 },
+    ],
+  },
 };
 
 export type Parsed = { ok: true; value: number; typed: string } | { ok: false; reason: string };
@@ -70,7 +117,11 @@ export function parseQuantity(text: string, dimension: Dimension): Parsed {
   }
   const scale = scales[dimension];
   const unit = scale.units.find((u) => u.names.includes(name));
-  if (!unit) return { ok: false, reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core} is.` };
+  if (!unit)
+    return {
+      ok: false,
+      reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core} is.`,
+    };
   const signed = sign === '-' || sign === '−' ? -number : number;
   return { ok: true, value: (signed + (unit.offset ?? 0)) * unit.factor, typed };
 }

@@ -1,6 +1,15 @@
 import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { both, fixed, KGF_M, LBF_FT, parseQuantity, SHORT_TON_N, timeLeft, wholePercents } from './index.ts';
+import {
+  both,
+  fixed,
+  KGF_M,
+  LBF_FT,
+  parseQuantity,
+  SHORT_TON_N,
+  timeLeft,
+  wholePercents,
+} from './index.ts';
 
 const value = (text: string, dimension: Parameters<typeof parseQuantity>[1]) => {
   const p = parseQuantity(text, dimension);
@@ -17,10 +26,19 @@ describe('units', () => {
 
   it('agrees with a general-purpose units library', () => {
     // mathjs, unit conversion
-    expect(value('181 lbft', 'torque')).toBeCloseTo(evaluate('181 lbf * ft to N m').toNumber('N m'), 9);
+    expect(value('181 lbft', 'torque')).toBeCloseTo(
+      evaluate('181 lbf * ft to N m').toNumber('N m'),
+      9,
+    );
     expect(value('2.992 in', 'length')).toBeCloseTo(evaluate('2.992 inch to mm').toNumber('mm'), 9);
-    expect(value('100 °F', 'temperature')).toBeCloseTo(evaluate('100 degF to degC').toNumber('degC'), 9);
-    expect(value('50 mph', 'speed')).toBeCloseTo(evaluate('50 mi/hour to km/hour').toNumber('km/hour'), 6);
+    expect(value('100 °F', 'temperature')).toBeCloseTo(
+      evaluate('100 degF to degC').toNumber('degC'),
+      9,
+    );
+    expect(value('50 mph', 'speed')).toBeCloseTo(
+      evaluate('50 mi/hour to km/hour').toNumber('km/hour'),
+      6,
+    );
   });
 
   it('takes point or comma, other systems and odd spellings', () => {
@@ -50,7 +68,11 @@ describe('units', () => {
   });
 
   it('says what is left of a wait', () => {
-    expect([timeLeft(160_000), timeLeft(22 * 60_000), timeLeft(65 * 60_000)]).toEqual(['2:40', '22 min', '1 h 05']);
+    expect([timeLeft(160_000), timeLeft(22 * 60_000), timeLeft(65 * 60_000)]).toEqual([
+      '2:40',
+      '22 min',
+      '1 h 05',
+    ]);
   });
 
   it('shows per cents that sum to 100', () => {

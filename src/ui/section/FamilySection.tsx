@@ -1,12 +1,41 @@
-import { sectionOf, type Body, type BodyRole, type FamilyCode, type RingSizes } from '../../core/families/index.ts';
+import {
+  sectionOf,
+  type Body,
+  type BodyRole,
+  type FamilyCode,
+  type RingSizes,
+} from '../../core/families/index.ts';
 import { Defs, poly, useMarks, type Lining, type Marks } from './primitives.tsx';
 
-const linings: Partial<Record<BodyRole, Lining>> = { outer: 'outer', inner: 'inner', knuckle: 'knuckle', housing: 'knuckle', hub: 'hub', spindle: 'bed', plate: 'seat', 'press-ring': 'seat', spacer: 'seat', locking: 'bed' };
+const linings: Partial<Record<BodyRole, Lining>> = {
+  outer: 'outer',
+  inner: 'inner',
+  knuckle: 'knuckle',
+  housing: 'knuckle',
+  hub: 'hub',
+  spindle: 'bed',
+  plate: 'seat',
+  'press-ring': 'seat',
+  spacer: 'seat',
+  locking: 'bed',
+};
 /** Solid round parts are not cut along the axis: drawn whole, without lining. */
 const whole: readonly BodyRole[] = ['shaft', 'nut', 'bolt', 'flange-bolt', 'ball'];
 
 /** A kind of wheel bearing in section to one scale, outboard to the left; bodies in `lit` are marked. */
-export function FamilySection({ code, ring, lit = [], small, label }: { code: FamilyCode; ring?: RingSizes | undefined; lit?: readonly string[]; small?: boolean; label: string }) {
+export function FamilySection({
+  code,
+  ring,
+  lit = [],
+  small,
+  label,
+}: {
+  code: FamilyCode;
+  ring?: RingSizes | undefined;
+  lit?: readonly string[];
+  small?: boolean;
+  label: string;
+}) {
   const marks = useMarks();
   const s = sectionOf(code, ring);
   const edge = 8;
@@ -16,23 +45,78 @@ export function FamilySection({ code, ring, lit = [], small, label }: { code: Fa
   const w = (s.z1 - s.z0 + 2 * edge) * scale;
   const h = 2 * (s.r + edge) * scale;
   return (
-    <svg className={`dr famsec${small ? ' small' : ''}`} viewBox={`0 0 ${w.toFixed(0)} ${h.toFixed(0)}`} role="img" aria-label={label}>
+    <svg
+      className={`dr famsec${small ? ' small' : ''}`}
+      viewBox={`0 0 ${w.toFixed(0)} ${h.toFixed(0)}`}
+      role="img"
+      aria-label={label}
+    >
       <Defs id={marks.id} />
-      {([1, -1] as const).map((side) => <g key={side}>{s.bodies.map((b, i) => <BodyShape key={i} b={b} side={side} x={x} y={y} marks={marks} lit={lit.includes(b.role)} scale={scale} />)}</g>)}
+      {([1, -1] as const).map((side) => (
+        <g key={side}>
+          {s.bodies.map((b, i) => (
+            <BodyShape
+              key={i}
+              b={b}
+              side={side}
+              x={x}
+              y={y}
+              marks={marks}
+              lit={lit.includes(b.role)}
+              scale={scale}
+            />
+          ))}
+        </g>
+      ))}
       <path className="axis" d={`M0 ${h / 2}H${w}`} />
     </svg>
   );
 }
 
-function BodyShape({ b, side, x, y, marks, lit, scale }: { b: Body; side: 1 | -1; x: (z: number) => number; y: (r: number) => number; marks: Marks; lit: boolean; scale: number }) {
+function BodyShape({
+  b,
+  side,
+  x,
+  y,
+  marks,
+  lit,
+  scale,
+}: {
+  b: Body;
+  side: 1 | -1;
+  x: (z: number) => number;
+  y: (r: number) => number;
+  marks: Marks;
+  lit: boolean;
+  scale: number;
+}) {
   const cls = `out thin2${lit ? ' lit-body' : b.role === 'seal' || b.role === 'clip' ? ' f-ink' : whole.includes(b.role) ? ' f-sheet' : ''}`;
   // A solid body is one outline across the axis, so that no edge is drawn along it.
   if (!('ball' in b) && b.points.some(([, r]) => r === 0)) {
     if (side === -1) return null;
     const upper = b.points.filter(([, r]) => r > 0);
-    return <path className={cls} {...(!lit && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})} d={poly([...upper, ...[...upper].reverse().map(([z, r]) => [z, -r] as const)].map(([z, r]) => [x(z), y(r)] as const))} />;
+    return (
+      <path
+        className={cls}
+        {...(!lit && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})}
+        d={poly(
+          [...upper, ...[...upper].reverse().map(([z, r]) => [z, -r] as const)].map(
+            ([z, r]) => [x(z), y(r)] as const,
+          ),
+        )}
+      />
+    );
   }
-  if ('ball' in b) return <circle className={cls} cx={x(b.ball.z)} cy={y(side * b.ball.r)} r={b.ball.radius * scale} />;
+  if ('ball' in b)
+    return (
+      <circle className={cls} cx={x(b.ball.z)} cy={y(side * b.ball.r)} r={b.ball.radius * scale} />
+    );
   const lining = linings[b.role];
-  return <path className={cls} {...(!lit && lining ? { fill: marks.fill(lining) } : {})} d={poly(b.points.map(([z, r]) => [x(z), y(side * r)] as const))} />;
+  return (
+    <path
+      className={cls}
+      {...(!lit && lining ? { fill: marks.fill(lining) } : {})}
+      d={poly(b.points.map(([z, r]) => [x(z), y(side * r)] as const))}
+    />
+  );
 }

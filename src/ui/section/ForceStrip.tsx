@@ -7,7 +7,23 @@ const x0 = 668;
 const x1 = 862;
 
 /** Force against travel on the drawing's own millimetres: expected band, readings, seat. */
-export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { bench: Bench; basis: string; readings: readonly StrokeReading[]; y: (mm: number) => number; scene: Scene; marks: Marks; edge: number }) {
+export function ForceStrip({
+  bench,
+  readings,
+  basis,
+  y,
+  scene,
+  marks,
+  edge,
+}: {
+  bench: Bench;
+  basis: string;
+  readings: readonly StrokeReading[];
+  y: (mm: number) => number;
+  scene: Scene;
+  marks: Marks;
+  edge: number;
+}) {
   const { requirement: r, forceKn: full } = bench;
   const { fitting } = r;
   const peak = Math.max(full.high, ...readings.map((p) => p.forceKn));
@@ -16,8 +32,14 @@ export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { 
   const Y = (travel: number) => y(scene.leadStart + travel);
   const steps = Array.from({ length: 21 }, (_, i) => (r.travelMm * i) / 20);
   const at = steps.map((t) => ({ t, ...forceAtKn(r, full, t) }));
-  const bandPath = `M${at.map((p) => `${X(p.low)} ${Y(p.t)}`).join('L')}L${[...at].reverse().map((p) => `${X(p.high)} ${Y(p.t)}`).join('L')}Z`;
-  const trace = readings.length > 0 ? `M${fitting ? `${x0} ${Y(0)}L` : ''}${readings.map((p) => `${X(p.forceKn)} ${Y(p.travelMm)}`).join('L')}` : undefined;
+  const bandPath = `M${at.map((p) => `${X(p.low)} ${Y(p.t)}`).join('L')}L${[...at]
+    .reverse()
+    .map((p) => `${X(p.high)} ${Y(p.t)}`)
+    .join('L')}Z`;
+  const trace =
+    readings.length > 0
+      ? `M${fitting ? `${x0} ${Y(0)}L` : ''}${readings.map((p) => `${X(p.forceKn)} ${Y(p.travelMm)}`).join('L')}`
+      : undefined;
   const last = readings.at(-1);
   const now = last ?? { travelMm: 0, forceKn: 0 };
   const step = nice(axis / 3.2);
@@ -29,21 +51,133 @@ export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { 
   const t = both(now.travelMm, 'length', 1);
   return (
     <g>
-      <defs><linearGradient id={marks.ramp} gradientUnits="userSpaceOnUse" x1={x0} x2={x1} y1="0" y2="0"><stop offset="0" className="r1" /><stop offset=".2" className="r2" /><stop offset=".42" className="r3" /><stop offset=".66" className="r4" /><stop offset=".85" className="r5" /><stop offset="1" className="r5" /></linearGradient></defs>
-      {last ? <><text className="cap" x="570" y={ry + 20}>Force now</text><text className="far" x="568" y={ry + 80}>{f.value}<tspan className="u" dx="8">kN</tspan></text><text className="n2" x="570" y={ry + 106}>{f.other}</text>
-      <text className="cap" x="778" y={ry + 20}>Travel</text><text className="mid" x="776" y={ry + 54}>{t.value}<tspan className="u3" dx="5">mm</tspan></text><text className="n2" x="778" y={ry + 80}>{t.other}</text></> : <text className="cap" x="668" y={ry + 30}>No reading yet</text>}
+      <defs>
+        <linearGradient
+          id={marks.ramp}
+          gradientUnits="userSpaceOnUse"
+          x1={x0}
+          x2={x1}
+          y1="0"
+          y2="0"
+        >
+          <stop offset="0" className="r1" />
+          <stop offset=".2" className="r2" />
+          <stop offset=".42" className="r3" />
+          <stop offset=".66" className="r4" />
+          <stop offset=".85" className="r5" />
+          <stop offset="1" className="r5" />
+        </linearGradient>
+      </defs>
+      {last ? (
+        <>
+          <text className="cap" x="570" y={ry + 20}>
+            Force now
+          </text>
+          <text className="far" x="568" y={ry + 80}>
+            {f.value}
+            <tspan className="u" dx="8">
+              kN
+            </tspan>
+          </text>
+          <text className="n2" x="570" y={ry + 106}>
+            {f.other}
+          </text>
+          <text className="cap" x="778" y={ry + 20}>
+            Travel
+          </text>
+          <text className="mid" x="776" y={ry + 54}>
+            {t.value}
+            <tspan className="u3" dx="5">
+              mm
+            </tspan>
+          </text>
+          <text className="n2" x="778" y={ry + 80}>
+            {t.other}
+          </text>
+        </>
+      ) : (
+        <text className="cap" x="668" y={ry + 30}>
+          No reading yet
+        </text>
+      )}
       <path className="gexpf" d={bandPath} />
-      <rect x={x0} y={Y(0) - 12} width={x1 - x0} height="9" fill={`url(#${marks.ramp})`} className="gst" />
-      {Array.from({ length: Math.floor(axis / step) + 1 }, (_, i) => i * step).map((v) => <g key={v}><path className="gax" d={`M${X(v)} ${Y(0)}V${Y(r.travelMm) + 12}`} /><text className="n" x={X(v)} y={Y(0) - 18} textAnchor="middle">{v}{v + step > axis ? ' kN' : ''}</text></g>)}
-      {Array.from({ length: Math.floor(r.travelMm / every) + 1 }, (_, i) => i * every).map((v) => <g key={v}><path className="gtk" d={`M${x1} ${Y(v)}h6`} /><text className="n" x={x1 + 10} y={Y(v) + 5}>{v}{v === 0 ? ' mm' : ''}</text></g>)}
-      {trace && <path fill={`url(#${marks.ramp})`} d={`${trace}L${x0} ${Y(now.travelMm)}L${x0} ${Y(fitting ? 0 : readings[0]!.travelMm)}Z`} />}
+      <rect
+        x={x0}
+        y={Y(0) - 12}
+        width={x1 - x0}
+        height="9"
+        fill={`url(#${marks.ramp})`}
+        className="gst"
+      />
+      {Array.from({ length: Math.floor(axis / step) + 1 }, (_, i) => i * step).map((v) => (
+        <g key={v}>
+          <path className="gax" d={`M${X(v)} ${Y(0)}V${Y(r.travelMm) + 12}`} />
+          <text className="n" x={X(v)} y={Y(0) - 18} textAnchor="middle">
+            {v}
+            {v + step > axis ? ' kN' : ''}
+          </text>
+        </g>
+      ))}
+      {Array.from({ length: Math.floor(r.travelMm / every) + 1 }, (_, i) => i * every).map((v) => (
+        <g key={v}>
+          <path className="gtk" d={`M${x1} ${Y(v)}h6`} />
+          <text className="n" x={x1 + 10} y={Y(v) + 5}>
+            {v}
+            {v === 0 ? ' mm' : ''}
+          </text>
+        </g>
+      ))}
+      {trace && (
+        <path
+          fill={`url(#${marks.ramp})`}
+          d={`${trace}L${x0} ${Y(now.travelMm)}L${x0} ${Y(fitting ? 0 : readings[0]!.travelMm)}Z`}
+        />
+      )}
       <path className="gexp" d={bandPath} />
       {trace && <path className="gtrace" d={trace} />}
-      {fitting && <rect className="gst" x={x0} y={Y(r.travelMm) - 4} width={x1 - x0} height="8" fill={marks.fill('seat')} />}
+      {fitting && (
+        <rect
+          className="gst"
+          x={x0}
+          y={Y(r.travelMm) - 4}
+          width={x1 - x0}
+          height="8"
+          fill={marks.fill('seat')}
+        />
+      )}
       <path className="gtk" d={`M${x0} ${Y(0)}V${Y(r.travelMm) + 14}`} />
-      {fitting && <><path className="prj seatl" d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`} /><text x={x0} y={Y(r.travelMm) + 28}>Seat at <tspan className="n">{r.travelMm.toFixed(1)} ± 0.3 mm</tspan></text></>}
-      {last && <path className="prj" d={`M${Math.min(edge, 560)} ${Y(last.travelMm)}H${X(last.forceKn)}`} />}
-      {last && fitting && r.travelMm - last.travelMm > 1 && <><path className="dim blue" markerStart={marks.arrowBlue} markerEnd={marks.arrowBlue} d={`M640 ${Y(last.travelMm)}V${Y(r.travelMm)}`} /><text className="n bl bgp" x="632" y={(Y(last.travelMm) + Y(r.travelMm)) / 2 + 6} textAnchor="end">{(r.travelMm - last.travelMm).toFixed(1)}</text></>}
+      {fitting && (
+        <>
+          <path className="prj seatl" d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`} />
+          <text x={x0} y={Y(r.travelMm) + 28}>
+            Seat at <tspan className="n">{r.travelMm.toFixed(1)} ± 0.3 mm</tspan>
+          </text>
+        </>
+      )}
+      {last && (
+        <path
+          className="prj"
+          d={`M${Math.min(edge, 560)} ${Y(last.travelMm)}H${X(last.forceKn)}`}
+        />
+      )}
+      {last && fitting && r.travelMm - last.travelMm > 1 && (
+        <>
+          <path
+            className="dim blue"
+            markerStart={marks.arrowBlue}
+            markerEnd={marks.arrowBlue}
+            d={`M640 ${Y(last.travelMm)}V${Y(r.travelMm)}`}
+          />
+          <text
+            className="n bl bgp"
+            x="632"
+            y={(Y(last.travelMm) + Y(r.travelMm)) / 2 + 6}
+            textAnchor="end"
+          >
+            {(r.travelMm - last.travelMm).toFixed(1)}
+          </text>
+        </>
+      )}
       <Capacity bench={bench} basis={basis} y={Y(r.travelMm) + 30 < 512 ? 526 : 176} />
       {last && <circle className="live" cx={X(last.forceKn)} cy={Y(last.travelMm)} r="7" />}
     </g>
@@ -51,13 +185,52 @@ export function ForceStrip({ bench, readings, basis, y, scene, marks, edge }: { 
 }
 
 /** The expected band on the axis of what the press can give. */
-function Capacity({ bench: { forceKn, press }, basis, y }: { bench: Bench; basis: string; y: number }) {
+function Capacity({
+  bench: { forceKn, press },
+  basis,
+  y,
+}: {
+  bench: Bench;
+  basis: string;
+  y: number;
+}) {
   const X = (kn: number) => x0 + (246 * Math.min(kn, press.capacityKn)) / press.capacityKn;
   const ticks = [0, 0.25, 0.5, 0.75, 1].map((s) => Math.round(s * press.capacityKn));
   return (
-    <g><text className="cap" x={x0} y={y}>Needs <tspan className="n">{forceKn.low.toFixed(0)}–{forceKn.high.toFixed(0)} kN</tspan>, {basis}</text><text className="cap" x={x0 + 246} y={y - 18} textAnchor="end">{press.name}</text>
-      <path className="gtk" d={`M${x0} ${y + 28}H${x0 + 246}`} />{ticks.map((v) => <g key={v}><path className="gtk" d={`M${X(v)} ${y + 28}v7`} /><text className="n" x={X(v)} y={y + 51} textAnchor={v === 0 ? 'start' : v === press.capacityKn ? 'end' : 'middle'}>{v}</text></g>)}
-      <rect className="capx" x={X(forceKn.low)} y={y + 13} width={Math.max(2, X(forceKn.high) - X(forceKn.low))} height="15" /><path className="caplikely" d={`M${X(forceKn.likely)} ${y + 9}v19`} /></g>
+    <g>
+      <text className="cap" x={x0} y={y}>
+        Needs{' '}
+        <tspan className="n">
+          {forceKn.low.toFixed(0)}–{forceKn.high.toFixed(0)} kN
+        </tspan>
+        , {basis}
+      </text>
+      <text className="cap" x={x0 + 246} y={y - 18} textAnchor="end">
+        {press.name}
+      </text>
+      <path className="gtk" d={`M${x0} ${y + 28}H${x0 + 246}`} />
+      {ticks.map((v) => (
+        <g key={v}>
+          <path className="gtk" d={`M${X(v)} ${y + 28}v7`} />
+          <text
+            className="n"
+            x={X(v)}
+            y={y + 51}
+            textAnchor={v === 0 ? 'start' : v === press.capacityKn ? 'end' : 'middle'}
+          >
+            {v}
+          </text>
+        </g>
+      ))}
+      <rect
+        className="capx"
+        x={X(forceKn.low)}
+        y={y + 13}
+        width={Math.max(2, X(forceKn.high) - X(forceKn.low))}
+        height="15"
+      />
+      <path className="caplikely" d={`M${X(forceKn.likely)} ${y + 9}v19`} />
+    </g>
   );
 }
 

@@ -11,7 +11,8 @@ export function PartDims({ f }: { f: Frame }) {
   const shift = (b: Body) => (b.moves ? s.travel : 0);
   // Names that would lie over each other step up.
   const taken: number[] = [];
-  const clear = (at: number): number => (taken.some((t) => Math.abs(t - at) < 17) ? clear(at - 17) : (taken.push(at), at));
+  const clear = (at: number): number =>
+    taken.some((t) => Math.abs(t - at) < 17) ? clear(at - 17) : (taken.push(at), at);
   return (
     <g>
       {named.map((b, i) => {
@@ -19,9 +20,19 @@ export function PartDims({ f }: { f: Frame }) {
         const r = Math.max(...b.edge.map(([v]) => v));
         return (
           <g key={b.key}>
-            <Dim marks={marks} from={[x + i * 26, y(top)]} to={[x + i * 26, y(bottom)]} text={(bottom - top).toFixed(1)} />
-            <path className="extl" d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`} />
-            <text className="n bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">{b.name} {b.size}</text>
+            <Dim
+              marks={marks}
+              from={[x + i * 26, y(top)]}
+              to={[x + i * 26, y(bottom)]}
+              text={(bottom - top).toFixed(1)}
+            />
+            <path
+              className="extl"
+              d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`}
+            />
+            <text className="n bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">
+              {b.name} {b.size}
+            </text>
           </g>
         );
       })}

@@ -7,21 +7,33 @@ import type { Point } from './primitives.tsx';
 export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
   const { scene: s, stack, at, y } = f;
   const seen = new Set<string>();
-  const list = reasonsOf(judgement, stack).filter((w) => !seen.has(w.role) && seen.add(w.role)).slice(0, 3);
+  const list = reasonsOf(judgement, stack)
+    .filter((w) => !seen.has(w.role) && seen.add(w.role))
+    .slice(0, 3);
   return (
     <g>
       {list.map((w, i) => {
         const z = s.at[w.role];
         if (!z) return null;
-        const face = w.role === 'pusher' && !f.bench.requirement.drawn ? z[1] : w.role === 'cap' ? (z[0] + z[1]) / 2 : z[0];
+        const face =
+          w.role === 'pusher' && !f.bench.requirement.drawn
+            ? z[1]
+            : w.role === 'cap'
+              ? (z[0] + z[1]) / 2
+              : z[0];
         const from: Point = [rx(at, w.radiusMm), y(face)];
         const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
         const lines = wrap(w.text, 24);
         return (
           <g key={w.role} className={`why ${w.status}`}>
-            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" /><path className="why-l" d={`M${from[0]} ${from[1]}L284 ${yy + 4}`} />
+            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" />
+            <path className="why-l" d={`M${from[0]} ${from[1]}L284 ${yy + 4}`} />
             <rect className="why-b" x="84" y={yy - 17} width="200" height={lines.length * 19 + 9} />
-            {lines.map((t, k) => <text key={t} className="why-t" x="92" y={yy + k * 19}>{t}</text>)}
+            {lines.map((t, k) => (
+              <text key={t} className="why-t" x="92" y={yy + k * 19}>
+                {t}
+              </text>
+            ))}
           </g>
         );
       })}
@@ -33,7 +45,9 @@ function wrap(text: string, most: number): string[] {
   const lines: string[] = [];
   for (const word of text.split(' ')) {
     const last = lines.at(-1);
-    if (last !== undefined && last.length + word.length < most) lines[lines.length - 1] = `${last} ${word}`; else lines.push(word);
+    if (last !== undefined && last.length + word.length < most)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
   }
   return lines;
 }

@@ -9,11 +9,21 @@ const room = 222;
 /** Room that a left-out stretch keeps, mm. */
 const breakMm = 7;
 /** Heights with the plain stretch between them drawn together. */
-const closedUp = (cut: readonly [number, number] | undefined) => (mm: number): number =>
-  !cut || mm <= cut[0] ? mm : mm >= cut[1] ? mm - (cut[1] - cut[0]) + breakMm : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
+const closedUp =
+  (cut: readonly [number, number] | undefined) =>
+  (mm: number): number =>
+    !cut || mm <= cut[0]
+      ? mm
+      : mm >= cut[1]
+        ? mm - (cut[1] - cut[0]) + breakMm
+        : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
 
 /** Where everything stands on the sheet: the scene, units a millimetre, heights to the sheet, and heights without the left-out stretch. */
-export function layoutOf(stack: Stack, bench: Bench, travelMm: number): { scene: Scene; fit: number; y: (mm: number) => number; near: (mm: number) => number } {
+export function layoutOf(
+  stack: Stack,
+  bench: Bench,
+  travelMm: number,
+): { scene: Scene; fit: number; y: (mm: number) => number; near: (mm: number) => number } {
   const scene = sceneOf(stack, bench, travelMm);
   const near = closedUp(bench.requirement.picture.cut);
   const height = near(scene.bottom) - near(scene.top);

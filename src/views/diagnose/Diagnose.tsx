@@ -1,5 +1,12 @@
 import { lazy, Suspense, useState } from 'react';
-import { layoutNames, resultInWords, testById, tests, type NextTest, type Place } from '../../core/diagnosis/index.ts';
+import {
+  layoutNames,
+  resultInWords,
+  testById,
+  tests,
+  type NextTest,
+  type Place,
+} from '../../core/diagnosis/index.ts';
 import { judgementOf, partByNumber } from '../../core/job/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
 import { Call, Caution, MainAction, Toggles } from '../../ui/Panels.tsx';
@@ -16,17 +23,35 @@ const Ear = lazy(() => import('../ear/Ear.tsx'));
 const Signal = lazy(() => import('../signal/Signal.tsx'));
 
 export default function Diagnose(props: SheetProps) {
-  return <JobSheet {...props} station="diagnose"><Body /></JobSheet>;
+  return (
+    <JobSheet {...props} station="diagnose">
+      <Body />
+    </JobSheet>
+  );
 }
 
-const tabs = [{ id: 'judgement', name: 'Judgement' }, { id: 'ear', name: 'Ear' }, { id: 'signal', name: 'Wheel speed' }] as const;
+const tabs = [
+  { id: 'judgement', name: 'Judgement' },
+  { id: 'ear', name: 'Ear' },
+  { id: 'signal', name: 'Wheel speed' },
+] as const;
 type Tab = (typeof tabs)[number]['id'];
 
 function Body() {
   const [open, setOpen] = useState<Tab>('judgement');
   const bar = <Tabs tabs={tabs} open={open} done={[]} onOpen={setOpen} />;
-  if (open === 'ear') return <Suspense fallback={<p className="note p-4">Opening the ear…</p>}><Ear tabs={bar} onDone={() => setOpen('judgement')} /></Suspense>;
-  if (open === 'signal') return <Suspense fallback={<p className="note p-4">Opening the reader…</p>}><Signal tabs={bar} onDone={() => setOpen('judgement')} /></Suspense>;
+  if (open === 'ear')
+    return (
+      <Suspense fallback={<p className="note p-4">Opening the ear…</p>}>
+        <Ear tabs={bar} onDone={() => setOpen('judgement')} />
+      </Suspense>
+    );
+  if (open === 'signal')
+    return (
+      <Suspense fallback={<p className="note p-4">Opening the reader…</p>}>
+        <Signal tabs={bar} onDone={() => setOpen('judgement')} />
+      </Suspense>
+    );
   return <JudgementBody bar={bar} />;
 }
 
@@ -46,12 +71,22 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const [picked, setPicked] = useState<{ testId: string; place: Place }>();
   const [about, setAbout] = useState<string>();
   const [asking, setAsking] = useState(false);
-  const next: NextTest | undefined = picked ? (j.next.find((n) => n.test.id === picked.testId && n.place === picked.place) ?? again(picked)) : j.next[0];
+  const next: NextTest | undefined = picked
+    ? (j.next.find((n) => n.test.id === picked.testId && n.place === picked.place) ?? again(picked))
+    : j.next[0];
   const shown = wholePercents(j.suspects.map((s) => s.probability));
   const call = async (reason?: string) => {
-    if (!(await send('diagnosis-accepted', { suspectId: top.id, probability: top.probability, ...(reason ? { reason } : {}) }))) return false;
+    if (
+      !(await send('diagnosis-accepted', {
+        suspectId: top.id,
+        probability: top.probability,
+        ...(reason ? { reason } : {}),
+      }))
+    )
+      return false;
     if (top.kind !== 'bearing') return true;
-    if (state.done.includes('diagnose') || (await send('station-done', { station: 'diagnose' }))) location.assign(`/jobs/${job.id}/match`);
+    if (state.done.includes('diagnose') || (await send('station-done', { station: 'diagnose' })))
+      location.assign(`/jobs/${job.id}/match`);
     return true;
   };
   const sure = j.call === 'replace';
@@ -66,33 +101,130 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
           <Suspects judgement={j} shown={shown} onAbout={setAbout} about={about ?? top.id} />
           <PlanView suspects={j.suspects} />
           <div className="why-grid">
-          <Reasons suspect={j.suspects.find((s) => s.id === (about ?? top.id))!} second={j.second} />
-          <section className="heard"><h2>Tests so far</h2>
-            {state.results.length === 0 && <p className="note">None yet: {state.complaint ? 'the driver’s words alone.' : 'and no complaint.'}</p>}
-            <ul>{state.results.map((r) => <li key={r.testId + r.place}><button type="button" className="again" onClick={() => setPicked({ testId: r.testId, place: r.place })}><b>{resultInWords(testById(r.testId)!, r)}</b><span>{testById(r.testId)!.why}</span></button></li>)}</ul>
-          </section>
+            <Reasons
+              suspect={j.suspects.find((s) => s.id === (about ?? top.id))!}
+              second={j.second}
+            />
+            <section className="heard">
+              <h2>Tests so far</h2>
+              {state.results.length === 0 && (
+                <p className="note">
+                  None yet: {state.complaint ? 'the driver’s words alone.' : 'and no complaint.'}
+                </p>
+              )}
+              <ul>
+                {state.results.map((r) => (
+                  <li key={r.testId + r.place}>
+                    <button
+                      type="button"
+                      className="again"
+                      onClick={() => setPicked({ testId: r.testId, place: r.place })}
+                    >
+                      <b>{resultInWords(testById(r.testId)!, r)}</b>
+                      <span>{testById(r.testId)!.why}</span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
           </div>
         </div>
       }
       side={
         <>
-          <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>{sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}{j.callText}</Call>
-          <p className="cap cost">{j.lineReason}{part ? ` The part: ${part.number}, ${(part.priceMinor / 100).toFixed(2)} ${part.currency}.` : ''}</p>
-          {j.contradictions.map((c) => <section key={c.text} className="p-0!"><Caution>{c.text}</Caution></section>)}
-          {next && <TestPanel key={next.test.id + next.place} next={next} judgement={j} onDone={() => setPicked(undefined)} />}
-          <section><h2>Not yet checked</h2>
-            <ul className="nyc">{left.map((n) => <li key={n.test.id + n.place}><button type="button" onClick={() => setPicked({ testId: n.test.id, place: n.place })}><span>{n.test.short}{placeName(n.place)}</span><em className="num">{n.minutes} min</em></button></li>)}</ul>
+          <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>
+            {sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}
+            {j.callText}
+          </Call>
+          <p className="cap cost">
+            {j.lineReason}
+            {part
+              ? ` The part: ${part.number}, ${(part.priceMinor / 100).toFixed(2)} ${part.currency}.`
+              : ''}
+          </p>
+          {j.contradictions.map((c) => (
+            <section key={c.text} className="p-0!">
+              <Caution>{c.text}</Caution>
+            </section>
+          ))}
+          {next && (
+            <TestPanel
+              key={next.test.id + next.place}
+              next={next}
+              judgement={j}
+              onDone={() => setPicked(undefined)}
+            />
+          )}
+          <section>
+            <h2>Not yet checked</h2>
+            <ul className="nyc">
+              {left.map((n) => (
+                <li key={n.test.id + n.place}>
+                  <button
+                    type="button"
+                    onClick={() => setPicked({ testId: n.test.id, place: n.place })}
+                  >
+                    <span>
+                      {n.test.short}
+                      {placeName(n.place)}
+                    </span>
+                    <em className="num">{n.minutes} min</em>
+                  </button>
+                </li>
+              ))}
+            </ul>
           </section>
-          <section className="tools"><h2>Tools at hand</h2><Toggles name="Tools at hand" values={tools.filter((t) => !without.includes(t))} onValues={(have) => choose('diagnose', { without: tools.filter((t) => !have.includes(t)) })} options={tools.map((t) => ({ id: t, label: t }))} />
-            <a className="link" href="/tables">What each test tells</a></section>
+          <section className="tools">
+            <h2>Tools at hand</h2>
+            <Toggles
+              name="Tools at hand"
+              values={tools.filter((t) => !without.includes(t))}
+              onValues={(have) =>
+                choose('diagnose', { without: tools.filter((t) => !have.includes(t)) })
+              }
+              options={tools.map((t) => ({ id: t, label: t }))}
+            />
+            <a className="link" href="/tables">
+              What each test tells
+            </a>
+          </section>
           <div className="grow" />
-          {asking && <ReasonDialog title={`Call it at ${shown[0]} %?`} text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`} onClose={() => setAsking(false)} onReason={call} />}
+          {asking && (
+            <ReasonDialog
+              title={`Call it at ${shown[0]} %?`}
+              text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`}
+              onClose={() => setAsking(false)}
+              onReason={call}
+            />
+          )}
         </>
       }
       actions={
         <>
-          {state.diagnosis && !state.diagnosis.suspectId.startsWith('bearing-') && !state.closed && <button type="button" className="btn q" onClick={() => send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })}>Close the job</button>}
-          <MainAction label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`} missing={!state.complaint ? 'Record the complaint first' : top.probability < 0.5 ? 'No suspect is over half yet' : undefined} onAct={() => (sure ? call() : setAsking(true))} />
+          {state.diagnosis &&
+            !state.diagnosis.suspectId.startsWith('bearing-') &&
+            !state.closed && (
+              <button
+                type="button"
+                className="btn q"
+                onClick={() =>
+                  send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })
+                }
+              >
+                Close the job
+              </button>
+            )}
+          <MainAction
+            label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`}
+            missing={
+              !state.complaint
+                ? 'Record the complaint first'
+                : top.probability < 0.5
+                  ? 'No suspect is over half yet'
+                  : undefined
+            }
+            onAct={() => (sure ? call() : setAsking(true))}
+          />
         </>
       }
     />
@@ -102,5 +234,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
 /** A test that was done before, opened to be done again. */
 function again({ testId, place }: { testId: string; place: Place }): NextTest | undefined {
   const test = testById(testId);
-  return test && { test, place, bits: 0, minutes: test.minutes, bitsPerMinute: 0, saves: 0, answers: [] };
+  return (
+    test && { test, place, bits: 0, minutes: test.minutes, bitsPerMinute: 0, saves: 0, answers: [] }
+  );
 }

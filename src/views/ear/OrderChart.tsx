@@ -1,5 +1,14 @@
 import { useEffect, useRef } from 'react';
-import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartConfiguration, type Plugin } from 'chart.js';
+import {
+  Chart,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  type ChartConfiguration,
+  type Plugin,
+} from 'chart.js';
 import type { OrderSpectrum, Peak } from '../../core/noise/index.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
@@ -17,8 +26,15 @@ interface Props {
   fileName: string;
 }
 
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-const short: Record<Peak['family'], string> = { 'outer-ring': 'outer', 'inner-ring': 'inner', ball: 'ball', tyre: 'wheel', driveline: 'drive' };
+const token = (name: string) =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+const short: Record<Peak['family'], string> = {
+  'outer-ring': 'outer',
+  'inner-ring': 'inner',
+  ball: 'ball',
+  tyre: 'wheel',
+  driveline: 'drive',
+};
 
 /** Our marks over the spectrum: a line at each order of a family and its name on the first. */
 const marks = (peaks: readonly Peak[]): Plugin<'line'> => ({
@@ -40,9 +56,18 @@ const marks = (peaks: readonly Peak[]): Plugin<'line'> => ({
       ctx.setLineDash([]);
       ctx.beginPath();
       if (wheel) ctx.arc(at, chartArea.top + 12, 5, 0, 7);
-      else { ctx.moveTo(at - 7, chartArea.top + 6); ctx.lineTo(at + 7, chartArea.top + 6); ctx.lineTo(at, chartArea.top + 18); }
+      else {
+        ctx.moveTo(at - 7, chartArea.top + 6);
+        ctx.lineTo(at + 7, chartArea.top + 6);
+        ctx.lineTo(at, chartArea.top + 18);
+      }
       ctx.fill();
-      if (p.harmonic === 1) ctx.fillText(`${short[p.family]} ${p.order.toFixed(2)}, ${p.dbOverFloor.toFixed(0)} dB`, Math.min(at + 10, chartArea.right - 150), chartArea.top + 17);
+      if (p.harmonic === 1)
+        ctx.fillText(
+          `${short[p.family]} ${p.order.toFixed(2)}, ${p.dbOverFloor.toFixed(0)} dB`,
+          Math.min(at + 10, chartArea.right - 150),
+          chartArea.top + 17,
+        );
     }
     ctx.restore();
   },
@@ -60,33 +85,114 @@ export default function OrderChart({ title, lines, peaks, maxOrder, fileName }: 
       const num = { family: token('--num'), size: 15 };
       const config: ChartConfiguration<'line'> = {
         type: 'line',
-        data: { datasets: lines.map((l, i) => ({ label: l.name, parsing: false, pointRadius: 0, borderWidth: i === lines.length - 1 ? 1.6 : 1.2, borderColor: token(i === lines.length - 1 ? '--ink' : '--edge'), borderDash: i === lines.length - 1 ? [] : [5, 3], fill: i === lines.length - 1 ? 'start' : false, backgroundColor: token('--blue-wash'), data: Array.from(l.spectrum.db.subarray(0, Math.ceil(maxOrder / l.spectrum.step)), (y, k) => ({ x: k * l.spectrum.step, y: Math.max(-6, y) })).slice(Math.ceil(0.3 / l.spectrum.step)) })) },
+        data: {
+          datasets: lines.map((l, i) => ({
+            label: l.name,
+            parsing: false,
+            pointRadius: 0,
+            borderWidth: i === lines.length - 1 ? 1.6 : 1.2,
+            borderColor: token(i === lines.length - 1 ? '--ink' : '--edge'),
+            borderDash: i === lines.length - 1 ? [] : [5, 3],
+            fill: i === lines.length - 1 ? 'start' : false,
+            backgroundColor: token('--blue-wash'),
+            data: Array.from(
+              l.spectrum.db.subarray(0, Math.ceil(maxOrder / l.spectrum.step)),
+              (y, k) => ({ x: k * l.spectrum.step, y: Math.max(-6, y) }),
+            ).slice(Math.ceil(0.3 / l.spectrum.step)),
+          })),
+        },
         options: {
-          animation: false, responsive: true, maintainAspectRatio: false,
+          animation: false,
+          responsive: true,
+          maintainAspectRatio: false,
           scales: {
-            x: { type: 'linear', min: 0, max: maxOrder, title: { display: true, text: 'orders of wheel rotation', color: token('--ink-2'), font: { size: 14 } }, ticks: { color: token('--ink'), font: num }, grid: { color: token('--rule') } },
-            y: { min: -6, suggestedMax: 30, title: { display: true, text: 'dB over floor', color: token('--ink-2'), font: { size: 14 } }, ticks: { color: token('--ink'), font: num }, grid: { color: token('--rule') } },
+            x: {
+              type: 'linear',
+              min: 0,
+              max: maxOrder,
+              title: {
+                display: true,
+                text: 'orders of wheel rotation',
+                color: token('--ink-2'),
+                font: { size: 14 },
+              },
+              ticks: { color: token('--ink'), font: num },
+              grid: { color: token('--rule') },
+            },
+            y: {
+              min: -6,
+              suggestedMax: 30,
+              title: {
+                display: true,
+                text: 'dB over floor',
+                color: token('--ink-2'),
+                font: { size: 14 },
+              },
+              ticks: { color: token('--ink'), font: num },
+              grid: { color: token('--rule') },
+            },
           },
-          plugins: { zoom: { zoom: { wheel: { enabled: true }, pinch: { enabled: true }, drag: { enabled: true }, mode: 'x' }, pan: { enabled: false }, limits: { x: { min: 0, max: maxOrder } } } },
+          plugins: {
+            zoom: {
+              zoom: {
+                wheel: { enabled: true },
+                pinch: { enabled: true },
+                drag: { enabled: true },
+                mode: 'x',
+              },
+              pan: { enabled: false },
+              limits: { x: { min: 0, max: maxOrder } },
+            },
+          },
         },
         plugins: [marks(peaks)],
       };
       chart.current = new Chart(canvas.current, config);
     });
-    return () => { gone = true; chart.current?.destroy(); };
+    return () => {
+      gone = true;
+      chart.current?.destroy();
+    };
   }, [lines, peaks, maxOrder]);
-  const save = (href: string, name: string) => Object.assign(document.createElement('a'), { href, download: name }).click();
+  const save = (href: string, name: string) =>
+    Object.assign(document.createElement('a'), { href, download: name }).click();
   const csv = () => {
     const last = lines.at(-1)!.spectrum;
-    const text = ['order,dbOverFloor', ...Array.from(last.db, (y, k) => `${(k * last.step).toFixed(4)},${y.toFixed(2)}`)].join('\n');
+    const text = [
+      'order,dbOverFloor',
+      ...Array.from(last.db, (y, k) => `${(k * last.step).toFixed(4)},${y.toFixed(2)}`),
+    ].join('\n');
     const url = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
     save(url, `${fileName}.csv`);
     URL.revokeObjectURL(url);
   };
   return (
     <figure className="order-chart">
-      <figcaption><b>{title}</b><span><button type="button" className="link" onClick={() => chart.current?.resetZoom()}>Whole</button><button type="button" className="link" onClick={() => chart.current && save(chart.current.toBase64Image(), `${fileName}.png`)}>PNG</button><button type="button" className="link" onClick={csv}>CSV</button></span></figcaption>
-      <div className="canvas-box"><canvas ref={canvas} role="img" aria-label={`${title}: ${peaks.map((p) => `${short[p.family]} order ${p.order.toFixed(2)} ${p.dbOverFloor.toFixed(0)} dB`).join(', ') || 'no peaks'}`} /></div>
+      <figcaption>
+        <b>{title}</b>
+        <span>
+          <button type="button" className="link" onClick={() => chart.current?.resetZoom()}>
+            Whole
+          </button>
+          <button
+            type="button"
+            className="link"
+            onClick={() => chart.current && save(chart.current.toBase64Image(), `${fileName}.png`)}
+          >
+            PNG
+          </button>
+          <button type="button" className="link" onClick={csv}>
+            CSV
+          </button>
+        </span>
+      </figcaption>
+      <div className="canvas-box">
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`${title}: ${peaks.map((p) => `${short[p.family]} order ${p.order.toFixed(2)} ${p.dbOverFloor.toFixed(0)} dB`).join(', ') || 'no peaks'}`}
+        />
+      </div>
     </figure>
   );
 }

@@ -34,13 +34,19 @@ export function useEar(): EarState {
     cancel();
     setFault(undefined);
     setShare(0);
-    const w = new Worker(new URL('../../workers/ear.worker.ts', import.meta.url), { type: 'module' });
+    const w = new Worker(new URL('../../workers/ear.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     worker.current = w;
     w.onmessage = ({ data }: MessageEvent<EarReport>) => {
       if (data.kind === 'progress') return setShare(data.share);
       cancel();
       if (data.kind === 'fault') setFault(data.reason);
-      else setHeard((list) => [...list.slice(-1), { name, analysis: data.analysis, ms: data.analyseMs }]);
+      else
+        setHeard((list) => [
+          ...list.slice(-1),
+          { name, analysis: data.analysis, ms: data.analyseMs },
+        ]);
     };
     w.onerror = (e) => {
       cancel();

@@ -21,21 +21,80 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   return (
     <div className="frame floor">
       <TitleBlock>
-        <div className="c job"><p><b>{first.shop}</b><span>{dayTime(now, first.timeZone)}</span></p></div>
-        <div className="c person"><WhoPick people={first.people} who={who} onWho={setWho} /></div>
+        <div className="c job">
+          <p>
+            <b>{first.shop}</b>
+            <span>{dayTime(now, first.timeZone)}</span>
+          </p>
+        </div>
+        <div className="c person">
+          <WhoPick people={first.people} who={who} onWho={setWho} />
+        </div>
       </TitleBlock>
       <div className="tophd">
         <div>
-          <h1>{words[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open</h1>
-          <p><span>{waiting.length} waiting on a clock</span>{stopped.length > 0 && <span className="vd stop"><VerdictShape status="stop" size={18} />{stopped.length} stopped</span>}</p>
+          <h1>
+            {words[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open
+          </h1>
+          <p>
+            <span>{waiting.length} waiting on a clock</span>
+            {stopped.length > 0 && (
+              <span className="vd stop">
+                <VerdictShape status="stop" size={18} />
+                {stopped.length} stopped
+              </span>
+            )}
+          </p>
         </div>
-        <div className="two"><a className="btn q" href="/parts">Parts</a><a className="btn q" href="/kit">Kit</a><button type="button" className="btn main" onClick={() => setStarting(true)}><Plus aria-hidden="true" />Start a job</button></div>
+        <div className="two">
+          <a className="btn q" href="/parts">
+            Parts
+          </a>
+          <a className="btn q" href="/kit">
+            Kit
+          </a>
+          <button type="button" className="btn main" onClick={() => setStarting(true)}>
+            <Plus aria-hidden="true" />
+            Start a job
+          </button>
+        </div>
       </div>
-      <div className="cols"><span>Unit and complaint</span><ol>{stations.map((s) => <li key={s}>{stationNames[s]}</li>)}</ol><div className="do"><span className="pl-4">Next action</span><span className="pl-[14px]">Clock</span></div></div>
-      {open.length === 0 ? <div className="empty-floor"><p className="note">No job is open. The first one takes half a minute.</p><button type="button" className="btn main" onClick={() => setStarting(true)}>Start a job</button></div> : <ol className="jobs">{open.map((r) => <Row key={r.id} r={r} now={now} />)}</ol>}
+      <div className="cols">
+        <span>Unit and complaint</span>
+        <ol>
+          {stations.map((s) => (
+            <li key={s}>{stationNames[s]}</li>
+          ))}
+        </ol>
+        <div className="do">
+          <span className="pl-4">Next action</span>
+          <span className="pl-[14px]">Clock</span>
+        </div>
+      </div>
+      {open.length === 0 ? (
+        <div className="empty-floor">
+          <p className="note">No job is open. The first one takes half a minute.</p>
+          <button type="button" className="btn main" onClick={() => setStarting(true)}>
+            Start a job
+          </button>
+        </div>
+      ) : (
+        <ol className="jobs">
+          {open.map((r) => (
+            <Row key={r.id} r={r} now={now} />
+          ))}
+        </ol>
+      )}
       <section className="re" aria-label="Rechecks">
-        <div><h2>Recheck due</h2><p className="cap">Nut mark and wheel nuts again after <b className="num text-ink">160 km</b> / 99 mi</p></div>
-        {due.slice(0, 3).map((r) => <Recheck key={r.id} r={r} />)}
+        <div>
+          <h2>Recheck due</h2>
+          <p className="cap">
+            Nut mark and wheel nuts again after <b className="num text-ink">160 km</b> / 99 mi
+          </p>
+        </div>
+        {due.slice(0, 3).map((r) => (
+          <Recheck key={r.id} r={r} />
+        ))}
         {due.length === 0 && <p className="note">Nothing is due.</p>}
       </section>
       {starting && <StartJob units={first.units} who={who} onClose={() => setStarting(false)} />}
@@ -49,11 +108,50 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
   const href = `/jobs/${r.id}/${r.station}`;
   return (
     <li className="row">
-      <a className="who" href={href}><CornerGlyph corner={r.corner} height={62} /><span className="un">{r.fleetNo}</span><span className="what"><b>{r.complaint}</b><span>{r.unitName}</span><span>{r.family}{r.corner === 'unknown' ? '' : `, ${r.corner}`}</span></span></a>
-      <div className="cline"><ol>{r.spine.map((m, i) => <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}><BearingMark mark={m.mark} small /><span className="vh">{stationNames[m.station]}: {m.mark}</span></li>)}</ol></div>
+      <a className="who" href={href}>
+        <CornerGlyph corner={r.corner} height={62} />
+        <span className="un">{r.fleetNo}</span>
+        <span className="what">
+          <b>{r.complaint}</b>
+          <span>{r.unitName}</span>
+          <span>
+            {r.family}
+            {r.corner === 'unknown' ? '' : `, ${r.corner}`}
+          </span>
+        </span>
+      </a>
+      <div className="cline">
+        <ol>
+          {r.spine.map((m, i) => (
+            <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}>
+              <BearingMark mark={m.mark} small />
+              <span className="vh">
+                {stationNames[m.station]}: {m.mark}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </div>
       <div className="do">
-        <a className="next" href={href}><p><b>{r.next.short}</b><span>{r.next.text}, {r.who}</span></p><ArrowRight aria-hidden="true" /></a>
-        <div className="tm">{blocked ? <><VerdictWord status="stop" size={24} /><span>{blocked.result.replace('Stop: ', '')}</span></> : <Clock r={r} now={now} />}</div>
+        <a className="next" href={href}>
+          <p>
+            <b>{r.next.short}</b>
+            <span>
+              {r.next.text}, {r.who}
+            </span>
+          </p>
+          <ArrowRight aria-hidden="true" />
+        </a>
+        <div className="tm">
+          {blocked ? (
+            <>
+              <VerdictWord status="stop" size={24} />
+              <span>{blocked.result.replace('Stop: ', '')}</span>
+            </>
+          ) : (
+            <Clock r={r} now={now} />
+          )}
+        </div>
       </div>
     </li>
   );
@@ -61,12 +159,33 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
 
 function Clock({ r, now }: { r: FloorRow; now: number }) {
   const timer = r.timers[0];
-  if (!timer) return <><b className="num">{timeLeft(Math.max(60_000, now - r.startedMs)).replace(/^(\d+):\d\d$/u, '$1 min')}</b><span>open</span></>;
+  if (!timer)
+    return (
+      <>
+        <b className="num">
+          {timeLeft(Math.max(60_000, now - r.startedMs)).replace(/^(\d+):\d\d$/u, '$1 min')}
+        </b>
+        <span>open</span>
+      </>
+    );
   const share = Math.min(1, (now - timer.startedMs) / (timer.endsMs - timer.startedMs));
   return (
     <>
-      <b className="num">{share >= 1 ? 'over' : timeLeft(timer.endsMs - now)} {share < 1 && <small>left</small>}</b><span>{timer.label}</span>
-      <svg className="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect className="fi" x="0" y="1" width={100 * share} height="8" /><rect className="fr" x=".6" y="1" width="98.8" height="8" vectorEffect="non-scaling-stroke" /></svg>
+      <b className="num">
+        {share >= 1 ? 'over' : timeLeft(timer.endsMs - now)} {share < 1 && <small>left</small>}
+      </b>
+      <span>{timer.label}</span>
+      <svg className="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+        <rect className="fi" x="0" y="1" width={100 * share} height="8" />
+        <rect
+          className="fr"
+          x=".6"
+          y="1"
+          width="98.8"
+          height="8"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
     </>
   );
 }
@@ -80,9 +199,26 @@ function Recheck({ r }: { r: FloorRow }) {
   return (
     <a className="it" href={`/jobs/${r.id}/card`}>
       <CornerGlyph corner={r.corner} height={58} />
-      <p><b>Unit {r.fleetNo}</b>{over ? <span className="vd check"><VerdictShape status="check" size={16} />Check: due now</span> : <span>{left.value} km / {left.other} to go</span>}</p>
-      <p className="k">{km.value} km<small>/ {km.other} driven</small></p>
-      <svg className="km" viewBox="0 0 260 20" preserveAspectRatio="none" aria-hidden="true"><path d={`M4 15H256M4 9v10M${x(dueKm)} 2v17`} /><path className={`v${over ? ' over' : ''}`} d={`M4 11H${x(drivenKm)}`} /></svg>
+      <p>
+        <b>Unit {r.fleetNo}</b>
+        {over ? (
+          <span className="vd check">
+            <VerdictShape status="check" size={16} />
+            Check: due now
+          </span>
+        ) : (
+          <span>
+            {left.value} km / {left.other} to go
+          </span>
+        )}
+      </p>
+      <p className="k">
+        {km.value} km<small>/ {km.other} driven</small>
+      </p>
+      <svg className="km" viewBox="0 0 260 20" preserveAspectRatio="none" aria-hidden="true">
+        <path d={`M4 15H256M4 9v10M${x(dueKm)} 2v17`} />
+        <path className={`v${over ? ' over' : ''}`} d={`M4 11H${x(drivenKm)}`} />
+      </svg>
     </a>
   );
 }

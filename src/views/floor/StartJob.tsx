@@ -10,7 +10,15 @@ import { call } from '../shell/useJob.ts';
 const places: readonly JobCorner[] = ['LF', 'RF', 'LR', 'RR', 'unknown'];
 
 /** Two taps and a start: which unit, which corner. */
-export function StartJob({ units, who, onClose }: { units: readonly UnitRecord[]; who: string; onClose: () => void }) {
+export function StartJob({
+  units,
+  who,
+  onClose,
+}: {
+  units: readonly UnitRecord[];
+  who: string;
+  onClose: () => void;
+}) {
   const [unitId, setUnit] = useState<string>();
   const [corner, setCorner] = useState<JobCorner>();
   const [id] = useState(() => uuid());
@@ -22,10 +30,51 @@ export function StartJob({ units, who, onClose }: { units: readonly UnitRecord[]
   };
   return (
     <Dialog title="Start a job" onClose={onClose}>
-      <section><h2>Which unit?</h2><div className="units-pick"><Choices name="Unit" value={unitId} onValue={setUnit} options={units.map((u) => ({ id: u.id, label: <><b className="num block text-[26px]">{u.fleetNo}</b>{u.name}</> }))} /></div></section>
-      <section><h2>Which corner?</h2><Choices name="Corner" value={corner} onValue={setCorner} options={places.map((c) => ({ id: c, label: c === 'unknown' ? 'Cannot tell' : cornerNames[c], picture: <CornerGlyph corner={c} height={48} /> }))} /></section>
-      {fault && <p className="vd stop" role="alert"><VerdictShape status="stop" size={20} />{fault}</p>}
-      <div className="foot"><MainAction label="Start" missing={!unitId ? 'Tap a unit' : !corner ? 'Tap a corner, or “cannot tell”' : undefined} onAct={start} /></div>
+      <section>
+        <h2>Which unit?</h2>
+        <div className="units-pick">
+          <Choices
+            name="Unit"
+            value={unitId}
+            onValue={setUnit}
+            options={units.map((u) => ({
+              id: u.id,
+              label: (
+                <>
+                  <b className="num block text-[26px]">{u.fleetNo}</b>
+                  {u.name}
+                </>
+              ),
+            }))}
+          />
+        </div>
+      </section>
+      <section>
+        <h2>Which corner?</h2>
+        <Choices
+          name="Corner"
+          value={corner}
+          onValue={setCorner}
+          options={places.map((c) => ({
+            id: c,
+            label: c === 'unknown' ? 'Cannot tell' : cornerNames[c],
+            picture: <CornerGlyph corner={c} height={48} />,
+          }))}
+        />
+      </section>
+      {fault && (
+        <p className="vd stop" role="alert">
+          <VerdictShape status="stop" size={20} />
+          {fault}
+        </p>
+      )}
+      <div className="foot">
+        <MainAction
+          label="Start"
+          missing={!unitId ? 'Tap a unit' : !corner ? 'Tap a corner, or “cannot tell”' : undefined}
+          onAct={start}
+        />
+      </div>
     </Dialog>
   );
 }

@@ -11,14 +11,40 @@ interface GapList {
 /** What this kit cannot set up on the fleet, and the one piece to turn, borrow or buy. */
 export function Gaps({ count }: { count: number }) {
   const [gaps, setGaps] = useState<GapList>();
-  useEffect(() => { void call<GapList>('GET', '/api/kit/gaps').then((r) => { if (r.ok) setGaps(r.value); }); }, [count]);
+  useEffect(() => {
+    void call<GapList>('GET', '/api/kit/gaps').then((r) => {
+      if (r.ok) setGaps(r.value);
+    });
+  }, [count]);
   if (!gaps) return null;
   const { piece, opens } = gaps.purchase ?? {};
   return (
-    <section><h2>Gaps on this fleet</h2>
-      <p className="note"><b className="num">{gaps.all - gaps.open.length} of {gaps.all}</b> strokes can be set up with this kit.</p>
-      {gaps.open.length > 0 && <ul>{gaps.open.slice(0, 4).map((g) => <li key={g} className="cap">{g}</li>)}</ul>}
-      {piece && opens && <p className="note mt-1">One piece would open {opens.length}: <b className="num">{piece.outerMm} × {piece.innerMm || 'solid'} × {piece.heightMm} mm</b>, {piece.shape}, {piece.ratingKn} kN.</p>}
+    <section>
+      <h2>Gaps on this fleet</h2>
+      <p className="note">
+        <b className="num">
+          {gaps.all - gaps.open.length} of {gaps.all}
+        </b>{' '}
+        strokes can be set up with this kit.
+      </p>
+      {gaps.open.length > 0 && (
+        <ul>
+          {gaps.open.slice(0, 4).map((g) => (
+            <li key={g} className="cap">
+              {g}
+            </li>
+          ))}
+        </ul>
+      )}
+      {piece && opens && (
+        <p className="note mt-1">
+          One piece would open {opens.length}:{' '}
+          <b className="num">
+            {piece.outerMm} × {piece.innerMm || 'solid'} × {piece.heightMm} mm
+          </b>
+          , {piece.shape}, {piece.ratingKn} kN.
+        </p>
+      )}
     </section>
   );
 }

@@ -10,7 +10,10 @@ interface Said {
   rest?: { text: string; good: number };
 }
 
-const taken = (r: Record<string, number>) => Object.entries(r).map(([k, n]) => (k === 'leftOut' ? `${n} left out` : `${n} ${k}`)).join(', ');
+const taken = (r: Record<string, number>) =>
+  Object.entries(r)
+    .map(([k, n]) => (k === 'leftOut' ? `${n} left out` : `${n} ${k}`))
+    .join(', ');
 
 /** Brings a table or a workshop file in. A table with faulty lines is refused whole, and the good lines are offered. */
 export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }) {
@@ -20,13 +23,22 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
     setBusy(true);
     const r = await call<Record<string, number>>('POST', path, body, type);
     setBusy(false);
-    if (r.ok) { setSaid({ status: 'good', text: `${name}: took ${taken(r.value)}.` }); return onTaken(); }
+    if (r.ok) {
+      setSaid({ status: 'good', text: `${name}: took ${taken(r.value)}.` });
+      return onTaken();
+    }
     const { good } = r.problem as ProblemDoc & { good?: number };
-    setSaid({ status: 'stop', text: `${name}: ${r.problem.detail}`, errors: r.problem.errors, ...(good ? { rest: { text, good } } : {}) });
+    setSaid({
+      status: 'stop',
+      text: `${name}: ${r.problem.detail}`,
+      errors: r.problem.errors,
+      ...(good ? { rest: { text, good } } : {}),
+    });
   };
   const load = async (file: File) => {
     const text = await file.text();
-    if (file.name.toLowerCase().endsWith('.csv')) return send(`/api/import/${kind}`, text, 'text/csv', file.name, text);
+    if (file.name.toLowerCase().endsWith('.csv'))
+      return send(`/api/import/${kind}`, text, 'text/csv', file.name, text);
     try {
       await send('/api/import', JSON.parse(text), 'application/json', file.name, text);
     } catch (e) {
@@ -35,10 +47,65 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
   };
   return (
     <>
-      {said && <Call status={said.status}>{said.text}{said.errors && said.errors.length > 0 && <ul>{said.errors.slice(0, 6).map((e) => <li key={e.field + e.reason}><b>{e.field}</b>: {e.reason}</li>)}</ul>}
-        {said.rest && <button type="button" className="btn q small mt-2" onClick={() => send(`/api/import/${kind}/rest`, said.rest!.text, 'text/csv', 'Without the faulty lines', said.rest!.text)}>Take the other {said.rest.good}</button>}</Call>}
-      <section><h2>Import and export</h2><label className="btn q small import-btn" aria-busy={busy}>{busy ? 'Reading…' : 'CSV or JSON file'}<input type="file" className="vh" accept=".csv,.json,text/csv,application/json" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void load(f); }} /></label>
-        <p className="cap mt-1">All of a file is taken or nothing. <a className="link" href={`/api/export/${kind}.csv`} download>CSV of these</a> <a className="link" href={`/api/export/${kind}.json`} download>JSON</a> <a className="link" href="/api/schema/workshop">Schema</a></p></section>
+      {said && (
+        <Call status={said.status}>
+          {said.text}
+          {said.errors && said.errors.length > 0 && (
+            <ul>
+              {said.errors.slice(0, 6).map((e) => (
+                <li key={e.field + e.reason}>
+                  <b>{e.field}</b>: {e.reason}
+                </li>
+              ))}
+            </ul>
+          )}
+          {said.rest && (
+            <button
+              type="button"
+              className="btn q small mt-2"
+              onClick={() =>
+                send(
+                  `/api/import/${kind}/rest`,
+                  said.rest!.text,
+                  'text/csv',
+                  'Without the faulty lines',
+                  said.rest!.text,
+                )
+              }
+            >
+              Take the other {said.rest.good}
+            </button>
+          )}
+        </Call>
+      )}
+      <section>
+        <h2>Import and export</h2>
+        <label className="btn q small import-btn" aria-busy={busy}>
+          {busy ? 'Reading…' : 'CSV or JSON file'}
+          <input
+            type="file"
+            className="vh"
+            accept=".csv,.json,text/csv,application/json"
+            onChange={(e) => {
+              const f = e.target.files?.[0];
+              e.target.value = '';
+              if (f) void load(f);
+            }}
+          />
+        </label>
+        <p className="cap mt-1">
+          All of a file is taken or nothing.{' '}
+          <a className="link" href={`/api/export/${kind}.csv`} download>
+            CSV of these
+          </a>{' '}
+          <a className="link" href={`/api/export/${kind}.json`} download>
+            JSON
+          </a>{' '}
+          <a className="link" href="/api/schema/workshop">
+            Schema
+          </a>
+        </p>
+      </section>
     </>
   );
 }

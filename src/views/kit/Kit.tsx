@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { adapterFaults, adapterShapes, kitNames, type KitName, type Adapter, type AdapterShape, type Press } from '../../core/press/index.ts';
+import {
+  adapterFaults,
+  adapterShapes,
+  kitNames,
+  type KitName,
+  type Adapter,
+  type AdapterShape,
+  type Press,
+} from '../../core/press/index.ts';
 import { parseQuantity, type Dimension } from '../../core/units/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -22,8 +30,12 @@ interface Props {
 
 type Figure = 'outerMm' | 'innerMm' | 'heightMm' | 'ratingKn' | 'recessMm' | 'pilotMm';
 const fields: readonly { id: Figure; label: string; dimension: Dimension; may?: boolean }[] = [
-  { id: 'outerMm', label: 'Outside diameter', dimension: 'length' }, { id: 'innerMm', label: 'Inside diameter, 0 for solid', dimension: 'length' }, { id: 'heightMm', label: 'Height', dimension: 'length' }, { id: 'ratingKn', label: 'Rating', dimension: 'force' },
-  { id: 'recessMm', label: 'Inside depth, if blind', dimension: 'length', may: true }, { id: 'pilotMm', label: 'Guiding nose, if any', dimension: 'length', may: true },
+  { id: 'outerMm', label: 'Outside diameter', dimension: 'length' },
+  { id: 'innerMm', label: 'Inside diameter, 0 for solid', dimension: 'length' },
+  { id: 'heightMm', label: 'Height', dimension: 'length' },
+  { id: 'ratingKn', label: 'Rating', dimension: 'force' },
+  { id: 'recessMm', label: 'Inside depth, if blind', dimension: 'length', may: true },
+  { id: 'pilotMm', label: 'Guiding nose, if any', dimension: 'length', may: true },
 ];
 
 /** What pieces have I got: all to one scale on one axis; add one, or import a table. */
@@ -34,23 +46,87 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
   const [open, setOpen] = useState<Adapter | undefined>();
   const [said, setSaid] = useState<string>();
   const [kit, setKit] = useState<KitName | 'all'>('all');
-  const refreshTools = async () => { const r = await call<Press[]>('GET', '/api/records/presses'); if (r.ok) setTools(r.value); };
-  const refresh = async () => { const r = await call<Adapter[]>('GET', '/api/records/adapters'); if (r.ok) setPieces(r.value); };
+  const refreshTools = async () => {
+    const r = await call<Press[]>('GET', '/api/records/presses');
+    if (r.ok) setTools(r.value);
+  };
+  const refresh = async () => {
+    const r = await call<Adapter[]>('GET', '/api/records/adapters');
+    if (r.ok) setPieces(r.value);
+  };
   return (
     <div className="frame kit-frame">
-      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Adapter kit, {tools.length} presses, rams and screws</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
-      <div className="tophd"><div><h1>{pieces.length} pieces</h1><p><span>{pieces.filter((p) => p.retired).length} retired</span><span>One scale, half-sections by inside diameter</span></p></div><a className="btn q" href="/">Floor</a></div>
+      <TitleBlock>
+        <div className="c job">
+          <p>
+            <b>{shop}</b>
+            <span>Adapter kit, {tools.length} presses, rams and screws</span>
+          </p>
+        </div>
+        <div className="c person">
+          <WhoPick people={people} who={who} onWho={setWho} />
+        </div>
+      </TitleBlock>
+      <div className="tophd">
+        <div>
+          <h1>{pieces.length} pieces</h1>
+          <p>
+            <span>{pieces.filter((p) => p.retired).length} retired</span>
+            <span>One scale, half-sections by inside diameter</span>
+          </p>
+        </div>
+        <a className="btn q" href="/">
+          Floor
+        </a>
+      </div>
       <main className="station kit-main">
-        <div className="pic"><div className="kit-pick"><Choices<KitName | 'all'> name="Kit" value={kit} onValue={setKit} options={[{ id: 'all', label: 'all' }, ...kitNames.map((id) => ({ id, label: id }))]} /></div><Shelf pieces={kit === 'all' ? pieces : pieces.filter((p) => (p.kit ?? 'bench') === kit)} open={open?.id} onOpen={setOpen} /></div>
-        <aside className="side" aria-label="Add or import"><div className="side-in">
-          {said && <Call status="good">{said}</Call>}
-          {open && <OnePiece key={open.id} piece={open} onKept={async (a, text) => { setSaid(text); setOpen(a); await refresh(); }} />}
-          <Gaps count={pieces.length} />
-          <AddPiece onAdded={async (name) => { setSaid(`${name} is in the kit.`); await refresh(); }} />
-          <ImportBox kind="adapters" onTaken={refresh} />
-          <Tools tools={tools} onKept={async (name) => { setSaid(`${name} is among the tools.`); await refreshTools(); }} />
-          <div className="grow" />
-        </div></aside>
+        <div className="pic">
+          <div className="kit-pick">
+            <Choices<KitName | 'all'>
+              name="Kit"
+              value={kit}
+              onValue={setKit}
+              options={[{ id: 'all', label: 'all' }, ...kitNames.map((id) => ({ id, label: id }))]}
+            />
+          </div>
+          <Shelf
+            pieces={kit === 'all' ? pieces : pieces.filter((p) => (p.kit ?? 'bench') === kit)}
+            open={open?.id}
+            onOpen={setOpen}
+          />
+        </div>
+        <aside className="side" aria-label="Add or import">
+          <div className="side-in">
+            {said && <Call status="good">{said}</Call>}
+            {open && (
+              <OnePiece
+                key={open.id}
+                piece={open}
+                onKept={async (a, text) => {
+                  setSaid(text);
+                  setOpen(a);
+                  await refresh();
+                }}
+              />
+            )}
+            <Gaps count={pieces.length} />
+            <AddPiece
+              onAdded={async (name) => {
+                setSaid(`${name} is in the kit.`);
+                await refresh();
+              }}
+            />
+            <ImportBox kind="adapters" onTaken={refresh} />
+            <Tools
+              tools={tools}
+              onKept={async (name) => {
+                setSaid(`${name} is among the tools.`);
+                await refreshTools();
+              }}
+            />
+            <div className="grow" />
+          </div>
+        </aside>
       </main>
     </div>
   );
@@ -60,23 +136,91 @@ function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
   const [text, setText, clear] = useDraft('kit:new');
   const [problem, setProblem] = useState<ProblemDoc>();
   const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
-  const set = (k: string, v: string) => { setProblem(undefined); setText(JSON.stringify({ ...draft, [k]: v })); };
-  const value = (id: Figure) => { const f = fields.find((x) => x.id === id)!; const p = parseQuantity(draft[id] ?? '', f.dimension); return p.ok ? p.value : Number.NaN; };
+  const set = (k: string, v: string) => {
+    setProblem(undefined);
+    setText(JSON.stringify({ ...draft, [k]: v }));
+  };
+  const value = (id: Figure) => {
+    const f = fields.find((x) => x.id === id)!;
+    const p = parseQuantity(draft[id] ?? '', f.dimension);
+    return p.ok ? p.value : Number.NaN;
+  };
   const shape = draft['shape'] as AdapterShape | undefined;
-  const piece: Adapter = { id: (draft['name'] ?? '').trim().toLowerCase().replaceAll(/[^a-z0-9]+/gu, '-').replaceAll(/^-|-$/gu, ''), name: (draft['name'] ?? '').trim(), shape: shape ?? 'sleeve', outerMm: value('outerMm'), innerMm: value('innerMm'), heightMm: value('heightMm'), material: 'steel', ratingKn: value('ratingKn'), ...(Number.isFinite(value('recessMm')) ? { recessMm: value('recessMm') } : {}), ...(Number.isFinite(value('pilotMm')) ? { pilotMm: value('pilotMm') } : {}) };
-  const complete = fields.every((f) => (f.may ? (draft[f.id] ?? '').trim() === '' || Number.isFinite(value(f.id)) : Number.isFinite(value(f.id))));
+  const piece: Adapter = {
+    id: (draft['name'] ?? '')
+      .trim()
+      .toLowerCase()
+      .replaceAll(/[^a-z0-9]+/gu, '-')
+      .replaceAll(/^-|-$/gu, ''),
+    name: (draft['name'] ?? '').trim(),
+    shape: shape ?? 'sleeve',
+    outerMm: value('outerMm'),
+    innerMm: value('innerMm'),
+    heightMm: value('heightMm'),
+    material: 'steel',
+    ratingKn: value('ratingKn'),
+    ...(Number.isFinite(value('recessMm')) ? { recessMm: value('recessMm') } : {}),
+    ...(Number.isFinite(value('pilotMm')) ? { pilotMm: value('pilotMm') } : {}),
+  };
+  const complete = fields.every((f) =>
+    f.may
+      ? (draft[f.id] ?? '').trim() === '' || Number.isFinite(value(f.id))
+      : Number.isFinite(value(f.id)),
+  );
   const faults = complete ? adapterFaults(piece) : [];
-  const missing = !shape ? 'Tap a shape' : piece.id === '' ? 'Give it a name' : !complete ? 'Four figures' : faults[0]?.reason;
+  const missing = !shape
+    ? 'Tap a shape'
+    : piece.id === ''
+      ? 'Give it a name'
+      : !complete
+        ? 'Four figures'
+        : faults[0]?.reason;
   const add = async () => {
     const r = await call<Adapter>('POST', '/api/adapters', piece);
-    if (r.ok) { clear(); onAdded(piece.name); } else setProblem(r.problem);
+    if (r.ok) {
+      clear();
+      onAdded(piece.name);
+    } else setProblem(r.problem);
   };
   return (
-    <section className="add-piece"><h2>Add a piece</h2>
-      <form onSubmit={(e) => { e.preventDefault(); if (!missing) void add(); }} className="grid gap-2">
-        <Choices name="Shape" value={shape} onValue={(v) => set('shape', v)} options={adapterShapes.map((s) => ({ id: s, label: s.replace('-', ' ') }))} />
-        <label className="field"><span>Name</span><input className="text-in" value={draft['name'] ?? ''} onChange={(e) => set('name', e.target.value)} maxLength={60} /></label>
-        <div className="two-in">{fields.map((f) => <QuantityInput key={f.id} compact label={f.label} dimension={f.dimension} decimals={1} text={draft[f.id] ?? ''} onText={(t) => set(f.id, t)} fault={faults.find((x) => x.field === f.id)?.reason ?? faultOf(problem, f.id)} />)}</div>
+    <section className="add-piece">
+      <h2>Add a piece</h2>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (!missing) void add();
+        }}
+        className="grid gap-2"
+      >
+        <Choices
+          name="Shape"
+          value={shape}
+          onValue={(v) => set('shape', v)}
+          options={adapterShapes.map((s) => ({ id: s, label: s.replace('-', ' ') }))}
+        />
+        <label className="field">
+          <span>Name</span>
+          <input
+            className="text-in"
+            value={draft['name'] ?? ''}
+            onChange={(e) => set('name', e.target.value)}
+            maxLength={60}
+          />
+        </label>
+        <div className="two-in">
+          {fields.map((f) => (
+            <QuantityInput
+              key={f.id}
+              compact
+              label={f.label}
+              dimension={f.dimension}
+              decimals={1}
+              text={draft[f.id] ?? ''}
+              onText={(t) => set(f.id, t)}
+              fault={faults.find((x) => x.field === f.id)?.reason ?? faultOf(problem, f.id)}
+            />
+          ))}
+        </div>
         <MainAction type="submit" label="Add piece" missing={missing} />
       </form>
     </section>

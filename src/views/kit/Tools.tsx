@@ -1,25 +1,78 @@
 import { useState } from 'react';
-import { greased, pressFaults, pressKinds, ramForceKn, screwTorqueNm, type Press, type PressKind } from '../../core/press/index.ts';
+import {
+  greased,
+  pressFaults,
+  pressKinds,
+  ramForceKn,
+  screwTorqueNm,
+  type Press,
+  type PressKind,
+} from '../../core/press/index.ts';
 import { both, parseQuantity, type Dimension } from '../../core/units/index.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
 
-type Figure = 'capacityKn' | 'ramMm' | 'daylightMm' | 'strokeMm' | 'pistonMm' | 'rodMm' | 'pitchMm' | 'flankMm';
-const words: Record<Figure, { label: string; dimension: Dimension; of?: readonly PressKind[]; may?: boolean }> = {
-  capacityKn: { label: 'Capacity', dimension: 'force' }, ramMm: { label: 'Nose or washer, across', dimension: 'length' }, daylightMm: { label: 'Daylight or usable length', dimension: 'length' },
-  strokeMm: { label: 'Stroke', dimension: 'length', may: true }, pistonMm: { label: 'Piston, for a bar gauge', dimension: 'length', of: ['press', 'ram'], may: true },
-  rodMm: { label: 'Screw, outside', dimension: 'length', of: ['screw'] }, pitchMm: { label: 'Pitch', dimension: 'length', of: ['screw'] }, flankMm: { label: 'Flank diameter', dimension: 'length', of: ['screw'] },
+type Figure =
+  'capacityKn' | 'ramMm' | 'daylightMm' | 'strokeMm' | 'pistonMm' | 'rodMm' | 'pitchMm' | 'flankMm';
+const words: Record<
+  Figure,
+  { label: string; dimension: Dimension; of?: readonly PressKind[]; may?: boolean }
+> = {
+  capacityKn: { label: 'Capacity', dimension: 'force' },
+  ramMm: { label: 'Nose or washer, across', dimension: 'length' },
+  daylightMm: { label: 'Daylight or usable length', dimension: 'length' },
+  strokeMm: { label: 'Stroke', dimension: 'length', may: true },
+  pistonMm: {
+    label: 'Piston, for a bar gauge',
+    dimension: 'length',
+    of: ['press', 'ram'],
+    may: true,
+  },
+  rodMm: { label: 'Screw, outside', dimension: 'length', of: ['screw'] },
+  pitchMm: { label: 'Pitch', dimension: 'length', of: ['screw'] },
+  flankMm: { label: 'Flank diameter', dimension: 'length', of: ['screw'] },
 };
 const figures = Object.keys(words) as Figure[];
 
 /** What gives the force, each with what it can do; and one more of them. */
-export function Tools({ tools, onKept }: { tools: readonly Press[]; onKept: (name: string) => void }) {
+export function Tools({
+  tools,
+  onKept,
+}: {
+  tools: readonly Press[];
+  onKept: (name: string) => void;
+}) {
   return (
-    <section className="tools"><h2>Presses, rams, screws</h2>
-      <table className="rows"><tbody>{tools.map((p) => <tr key={p.id}><td><b>{p.name}</b><br /><span className="cap num">opens {p.daylightMm} mm{p.strokeMm ? `, stroke ${p.strokeMm}` : ''}{p.pistonMm ? `, 100 bar is ${ramForceKn(100, p.pistonMm).toFixed(0)} kN` : ''}{p.screw ? `, ${both(screwTorqueNm(10, p.screw), 'torque', 0).value} N·m for 10 kN` : ''}</span></td><td className="n"><b>{p.capacityKn}</b> kN</td></tr>)}</tbody></table>
-      <details className="more"><summary>Add a press, ram or screw</summary><AddTool onKept={onKept} /></details>
+    <section className="tools">
+      <h2>Presses, rams, screws</h2>
+      <table className="rows">
+        <tbody>
+          {tools.map((p) => (
+            <tr key={p.id}>
+              <td>
+                <b>{p.name}</b>
+                <br />
+                <span className="cap num">
+                  opens {p.daylightMm} mm{p.strokeMm ? `, stroke ${p.strokeMm}` : ''}
+                  {p.pistonMm ? `, 100 bar is ${ramForceKn(100, p.pistonMm).toFixed(0)} kN` : ''}
+                  {p.screw
+                    ? `, ${both(screwTorqueNm(10, p.screw), 'torque', 0).value} N·m for 10 kN`
+                    : ''}
+                </span>
+              </td>
+              <td className="n">
+                <b>{p.capacityKn}</b> kN
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <details className="more">
+        <summary>Add a press, ram or screw</summary>
+        <AddTool onKept={onKept} />
+      </details>
     </section>
   );
 }
@@ -28,29 +81,104 @@ function AddTool({ onKept }: { onKept: (name: string) => void }) {
   const [text, setText, clear] = useDraft('kit:tool');
   const [problem, setProblem] = useState<ProblemDoc>();
   const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
-  const set = (k: string, v: string) => { setProblem(undefined); setText(JSON.stringify({ ...draft, [k]: v })); };
+  const set = (k: string, v: string) => {
+    setProblem(undefined);
+    setText(JSON.stringify({ ...draft, [k]: v }));
+  };
   const kind = draft['kind'] as PressKind | undefined;
-  const shown = figures.filter((f) => kind !== undefined && (words[f].of === undefined || words[f].of.includes(kind)));
-  const value = (f: Figure) => { const p = parseQuantity(draft[f] ?? '', words[f].dimension); return p.ok ? p.value : undefined; };
+  const shown = figures.filter(
+    (f) => kind !== undefined && (words[f].of === undefined || words[f].of.includes(kind)),
+  );
+  const value = (f: Figure) => {
+    const p = parseQuantity(draft[f] ?? '', words[f].dimension);
+    return p.ok ? p.value : undefined;
+  };
   const name = (draft['name'] ?? '').trim();
-  const open = shown.find((f) => (words[f].may && (draft[f] ?? '').trim() === '' ? false : value(f) === undefined));
-  const tool: Press | undefined = kind && name && !open ? {
-    id: name.toLowerCase().replaceAll(/[^a-z0-9]+/gu, '-').replaceAll(/^-|-$/gu, ''), name, kind, capacityKn: value('capacityKn')!, ramMm: value('ramMm')!, daylightMm: value('daylightMm')!,
-    ...(value('strokeMm') ? { strokeMm: value('strokeMm')! } : {}), ...(kind !== 'screw' && value('pistonMm') ? { pistonMm: value('pistonMm')! } : {}),
-    ...(kind === 'screw' ? { screw: { rodMm: value('rodMm')!, pitchMm: value('pitchMm')!, flankMm: value('flankMm')!, threadDeg: 60, faceMm: 0, threadFriction: greased, faceFriction: greased } } : {}),
-  } : undefined;
+  const open = shown.find((f) =>
+    words[f].may && (draft[f] ?? '').trim() === '' ? false : value(f) === undefined,
+  );
+  const tool: Press | undefined =
+    kind && name && !open
+      ? {
+          id: name
+            .toLowerCase()
+            .replaceAll(/[^a-z0-9]+/gu, '-')
+            .replaceAll(/^-|-$/gu, ''),
+          name,
+          kind,
+          capacityKn: value('capacityKn')!,
+          ramMm: value('ramMm')!,
+          daylightMm: value('daylightMm')!,
+          ...(value('strokeMm') ? { strokeMm: value('strokeMm')! } : {}),
+          ...(kind !== 'screw' && value('pistonMm') ? { pistonMm: value('pistonMm')! } : {}),
+          ...(kind === 'screw'
+            ? {
+                screw: {
+                  rodMm: value('rodMm')!,
+                  pitchMm: value('pitchMm')!,
+                  flankMm: value('flankMm')!,
+                  threadDeg: 60,
+                  faceMm: 0,
+                  threadFriction: greased,
+                  faceFriction: greased,
+                },
+              }
+            : {}),
+        }
+      : undefined;
   const faults = tool ? pressFaults(tool) : [];
-  const missing = !kind ? 'Tap what it is' : !name ? 'Give it a name' : open ? words[open].label : faults[0]?.reason;
+  const missing = !kind
+    ? 'Tap what it is'
+    : !name
+      ? 'Give it a name'
+      : open
+        ? words[open].label
+        : faults[0]?.reason;
   const add = async () => {
     if (!tool) return;
     const r = await call<Press>('POST', '/api/presses', tool);
-    if (r.ok) { clear(); onKept(tool.name); } else setProblem(r.problem);
+    if (r.ok) {
+      clear();
+      onKept(tool.name);
+    } else setProblem(r.problem);
   };
   return (
-    <form onSubmit={(e) => { e.preventDefault(); if (!missing) void add(); }} className="grid gap-2">
-      <Choices name="What it is" value={kind} onValue={(v) => set('kind', v)} options={pressKinds.map((k) => ({ id: k, label: k }))} />
-      <label className="field"><span>Name of the tool</span><input className="text-in" value={draft['name'] ?? ''} onChange={(e) => set('name', e.target.value)} maxLength={60} /></label>
-      <div className="two-in">{shown.map((f) => <QuantityInput key={f} compact label={words[f].label} dimension={words[f].dimension} decimals={1} text={draft[f] ?? ''} onText={(t) => set(f, t)} fault={faults.find((x) => x.field.endsWith(f))?.reason ?? faultOf(problem, f)} />)}</div>
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!missing) void add();
+      }}
+      className="grid gap-2"
+    >
+      <Choices
+        name="What it is"
+        value={kind}
+        onValue={(v) => set('kind', v)}
+        options={pressKinds.map((k) => ({ id: k, label: k }))}
+      />
+      <label className="field">
+        <span>Name of the tool</span>
+        <input
+          className="text-in"
+          value={draft['name'] ?? ''}
+          onChange={(e) => set('name', e.target.value)}
+          maxLength={60}
+        />
+      </label>
+      <div className="two-in">
+        {shown.map((f) => (
+          <QuantityInput
+            key={f}
+            compact
+            label={words[f].label}
+            dimension={words[f].dimension}
+            decimals={1}
+            text={draft[f] ?? ''}
+            onText={(t) => set(f, t)}
+            fault={faults.find((x) => x.field.endsWith(f))?.reason ?? faultOf(problem, f)}
+          />
+        ))}
+      </div>
       <MainAction type="submit" label="Add tool" missing={missing} />
     </form>
   );

@@ -1,5 +1,11 @@
 import { useEffect, useState } from 'react';
-import { chosenPart, familyCodeOf, missingFor, openItems, type ItemState } from '../../core/job/index.ts';
+import {
+  chosenPart,
+  familyCodeOf,
+  missingFor,
+  openItems,
+  type ItemState,
+} from '../../core/job/index.ts';
 import { itemName, itemsOf } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -16,31 +22,148 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
   const items = itemsOf(familyCodeOf(ctx, state));
   const missing = openItems(view);
   const [supply, setSupply] = useState<Record<string, Consumable[]>>({});
-  const wanted = items.map((i) => i.id).filter((id) => id !== 'bearing').join(' ');
-  useEffect(() => { if (wanted) void call<Record<string, Consumable[]>>('POST', '/api/consumables/search', { items: wanted.split(' ') }).then((r) => { if (r.ok) setSupply(r.value); }); }, [wanted]);
+  const wanted = items
+    .map((i) => i.id)
+    .filter((id) => id !== 'bearing')
+    .join(' ');
+  useEffect(() => {
+    if (wanted)
+      void call<Record<string, Consumable[]>>('POST', '/api/consumables/search', {
+        items: wanted.split(' '),
+      }).then((r) => {
+        if (r.ok) setSupply(r.value);
+      });
+  }, [wanted]);
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
   const owned = state.overrides.filter((o) => o.rule.startsWith('match.open-item:'));
   const part = chosenPart(ctx, view.choices);
   const gate = missingFor('match', view)[0];
   return (
     <StationBody
-      kicker="Match, 4 of 4" title="Is everything on the bench?" tabs={bar}
-      picture={<BenchAxis items={items} states={state.items} part={part} onState={(itemId, s) => send('item-marked', { itemId, state: s })} />}
+      kicker="Match, 4 of 4"
+      title="Is everything on the bench?"
+      tabs={bar}
+      picture={
+        <BenchAxis
+          items={items}
+          states={state.items}
+          part={part}
+          onState={(itemId, s) => send('item-marked', { itemId, state: s })}
+        />
+      }
       side={
         <>
-          <Call status={missing.length === 0 ? 'good' : 'check'}>{missing.length === 0 ? 'Everything the job uses up is here.' : `Work can start. It stops at “${missing[0]!.blocksText}” unless it comes.`}</Call>
-          <section><p><b className="num text-[52px] leading-none">{inHand}</b> <span className="note">of {items.length} in hand</span></p></section>
-          <section><h2>Missing</h2>{missing.length === 0 && <p className="note">Nothing.</p>}
-            <ul>{missing.map((i) => <li key={i.id} className="miss"><ItemMark state={state.items[i.id]} /><span><b>{i.name}</b><br /><span className="cap">blocks {i.blocksText}</span></span><button type="button" className="link" onClick={() => setOwning(i.id)}>Answer for it</button></li>)}</ul>
-            {owned.map((o) => <p key={o.rule} className="cap mt-2">{view.people.find((p) => p.id === o.byId)?.name} answers for {itemName(o.rule.split(':')[1]!).toLowerCase()}: {o.reason}</p>)}
+          <Call status={missing.length === 0 ? 'good' : 'check'}>
+            {missing.length === 0
+              ? 'Everything the job uses up is here.'
+              : `Work can start. It stops at “${missing[0]!.blocksText}” unless it comes.`}
+          </Call>
+          <section>
+            <p>
+              <b className="num text-[52px] leading-none">{inHand}</b>{' '}
+              <span className="note">of {items.length} in hand</span>
+            </p>
           </section>
-          {Object.keys(supply).length > 0 && <section><h2>From our catalogue</h2><table className="rows"><tbody>{items.filter((i) => supply[i.id]?.[0]).map((i) => { const c = supply[i.id]![0]!; return <tr key={i.id}><td>{i.name}<br /><span className="cap">{c.maker} {c.number}, {c.sizeText}</span></td><td className="n">{c.stock > 0 ? <><b>{c.stock}</b> in stock</> : `${c.leadDays} days`}</td></tr>; })}</tbody></table></section>}
-          <section><h2>Marks, tap to change</h2><ul className="legend2">{itemStates.map(([s, name]) => <li key={s}><ItemMark state={s} /> {name}</li>)}</ul></section>
+          <section>
+            <h2>Missing</h2>
+            {missing.length === 0 && <p className="note">Nothing.</p>}
+            <ul>
+              {missing.map((i) => (
+                <li key={i.id} className="miss">
+                  <ItemMark state={state.items[i.id]} />
+                  <span>
+                    <b>{i.name}</b>
+                    <br />
+                    <span className="cap">blocks {i.blocksText}</span>
+                  </span>
+                  <button type="button" className="link" onClick={() => setOwning(i.id)}>
+                    Answer for it
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {owned.map((o) => (
+              <p key={o.rule} className="cap mt-2">
+                {view.people.find((p) => p.id === o.byId)?.name} answers for{' '}
+                {itemName(o.rule.split(':')[1]!).toLowerCase()}: {o.reason}
+              </p>
+            ))}
+          </section>
+          {Object.keys(supply).length > 0 && (
+            <section>
+              <h2>From our catalogue</h2>
+              <table className="rows">
+                <tbody>
+                  {items
+                    .filter((i) => supply[i.id]?.[0])
+                    .map((i) => {
+                      const c = supply[i.id]![0]!;
+                      return (
+                        <tr key={i.id}>
+                          <td>
+                            {i.name}
+                            <br />
+                            <span className="cap">
+                              {c.maker} {c.number}, {c.sizeText}
+                            </span>
+                          </td>
+                          <td className="n">
+                            {c.stock > 0 ? (
+                              <>
+                                <b>{c.stock}</b> in stock
+                              </>
+                            ) : (
+                              `${c.leadDays} days`
+                            )}
+                          </td>
+                        </tr>
+                      );
+                    })}
+                </tbody>
+              </table>
+            </section>
+          )}
+          <section>
+            <h2>Marks, tap to change</h2>
+            <ul className="legend2">
+              {itemStates.map(([s, name]) => (
+                <li key={s}>
+                  <ItemMark state={s} /> {name}
+                </li>
+              ))}
+            </ul>
+          </section>
           <div className="grow" />
-          {owning && <PinDialog title={`Start without ${itemName(owning).toLowerCase()}?`} text="The job can go on; it stops where the part is needed. Name and reason are kept on the job card." reason onClose={() => setOwning(undefined)} onPin={(pin, reason) => send('overridden', { rule: `match.open-item:${owning}`, reason }, pin)} />}
+          {owning && (
+            <PinDialog
+              title={`Start without ${itemName(owning).toLowerCase()}?`}
+              text="The job can go on; it stops where the part is needed. Name and reason are kept on the job card."
+              reason
+              onClose={() => setOwning(undefined)}
+              onPin={(pin, reason) =>
+                send('overridden', { rule: `match.open-item:${owning}`, reason }, pin)
+              }
+            />
+          )}
         </>
       }
-      actions={<><MainAction label="All here" missing={gate} onAct={finish} />{missing.length > 1 && <button type="button" className="btn q small" onClick={async () => { for (const i of missing) await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState }); }}>Mark all in hand</button>}</>}
+      actions={
+        <>
+          <MainAction label="All here" missing={gate} onAct={finish} />
+          {missing.length > 1 && (
+            <button
+              type="button"
+              className="btn q small"
+              onClick={async () => {
+                for (const i of missing)
+                  await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState });
+              }}
+            >
+              Mark all in hand
+            </button>
+          )}
+        </>
+      }
     />
   );
 }

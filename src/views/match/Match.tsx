@@ -9,10 +9,19 @@ import { useMeasure } from './Measure.tsx';
 import { PartTab } from './PartTab.tsx';
 
 export default function Match(props: SheetProps) {
-  return <JobSheet {...props} station="match"><Body /></JobSheet>;
+  return (
+    <JobSheet {...props} station="match">
+      <Body />
+    </JobSheet>
+  );
 }
 
-const tabs = [{ id: 'family', name: 'Family' }, { id: 'measure', name: 'Measure' }, { id: 'part', name: 'Part' }, { id: 'bench', name: 'On the bench' }] as const;
+const tabs = [
+  { id: 'family', name: 'Family' },
+  { id: 'measure', name: 'Measure' },
+  { id: 'part', name: 'Part' },
+  { id: 'bench', name: 'On the bench' },
+] as const;
 type Tab = (typeof tabs)[number]['id'];
 
 /** Which family, which part, and is everything here that the job uses up. */
@@ -21,10 +30,19 @@ function Body() {
   const { ctx, state, choices, job } = view;
   const family = familyOf(ctx, state);
   const [open, setOpen] = useTab<Tab>(`match:${job.id}`, family ? 'part' : 'family');
-  const done: Tab[] = [...(family ? ['family' as const] : []), ...(Object.keys(state.oldReadings).length > 0 ? ['measure' as const] : []), ...(choices.match ? ['part' as const] : []), ...(family && openItems(view).length === 0 ? ['bench' as const] : [])];
+  const done: Tab[] = [
+    ...(family ? ['family' as const] : []),
+    ...(Object.keys(state.oldReadings).length > 0 ? ['measure' as const] : []),
+    ...(choices.match ? ['part' as const] : []),
+    ...(family && openItems(view).length === 0 ? ['bench' as const] : []),
+  ];
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
-  const finish = async () => { if (state.done.includes('match') || (await send('station-done', { station: 'match' }))) location.assign(`/jobs/${job.id}/plan`); };
-  if (open === 'family' || !family) return <FamilyTab tabs={bar} onNext={() => setOpen('measure')} />;
+  const finish = async () => {
+    if (state.done.includes('match') || (await send('station-done', { station: 'match' })))
+      location.assign(`/jobs/${job.id}/plan`);
+  };
+  if (open === 'family' || !family)
+    return <FamilyTab tabs={bar} onNext={() => setOpen('measure')} />;
   if (open === 'measure') return <MeasureTab bar={bar} onNext={() => setOpen('part')} />;
   if (open === 'bench') return <Bench bar={bar} finish={finish} />;
   return <PartTab tabs={bar} onNext={() => setOpen('bench')} />;
@@ -38,16 +56,49 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
   const any = Object.keys(view.state.oldReadings).length > 0;
   return (
     <StationBody
-      kicker="Match, 2 of 4: what can be reached now; the rest on the bench" title="What does the old part measure?" tabs={bar} picture={picture}
+      kicker="Match, 2 of 4: what can be reached now; the rest on the bench"
+      title="What does the old part measure?"
+      tabs={bar}
+      picture={picture}
       side={
         <>
-          <Call status={!any ? 'check' : standing.length === 1 ? 'good' : 'check'}>{!any ? `${left} readings would settle it. They can wait for the bench.` : standing.length === 0 ? 'No part of the catalogue agrees with this.' : standing.length === 1 ? `Only ${standing[0]!.part.number} agrees.` : `${standing.length} parts still agree.`}</Call>
+          <Call status={!any ? 'check' : standing.length === 1 ? 'good' : 'check'}>
+            {!any
+              ? `${left} readings would settle it. They can wait for the bench.`
+              : standing.length === 0
+                ? 'No part of the catalogue agrees with this.'
+                : standing.length === 1
+                  ? `Only ${standing[0]!.part.number} agrees.`
+                  : `${standing.length} parts still agree.`}
+          </Call>
           {side}
-          <section><h2>Still agree</h2>{standing.length === 0 && <p className="note">None.</p>}<table className="rows"><tbody>{standing.slice(0, 6).map((c) => <tr key={c.part.number}><td>{c.part.maker} {c.part.number}</td><td className="n"><b>{c.score}</b></td></tr>)}</tbody></table></section>
+          <section>
+            <h2>Still agree</h2>
+            {standing.length === 0 && <p className="note">None.</p>}
+            <table className="rows">
+              <tbody>
+                {standing.slice(0, 6).map((c) => (
+                  <tr key={c.part.number}>
+                    <td>
+                      {c.part.maker} {c.part.number}
+                    </td>
+                    <td className="n">
+                      <b>{c.score}</b>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
           <div className="grow" />
         </>
       }
-      actions={<MainAction label={chosenPart(view.ctx, view.choices) ? 'Compare with the part' : 'On to the part'} onAct={onNext} />}
+      actions={
+        <MainAction
+          label={chosenPart(view.ctx, view.choices) ? 'Compare with the part' : 'On to the part'}
+          onAct={onNext}
+        />
+      }
     />
   );
 }

@@ -1,7 +1,32 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
-import { candidatesFor, chosenComparison, chosenPart, cornerRecord, familyOf, oldPart, sensorSide } from '../../core/job/index.ts';
-import { compare, dimensionNames, dimensionsOf, isCount, kindNames, measureAgain, oneRow, meanOf, partInShort, pointNames, points, sizeOf, type CataloguePart, type Comparison, type Found, type PointId } from '../../core/matching/index.ts';
+import {
+  candidatesFor,
+  chosenComparison,
+  chosenPart,
+  cornerRecord,
+  familyOf,
+  oldPart,
+  sensorSide,
+} from '../../core/job/index.ts';
+import {
+  compare,
+  dimensionNames,
+  dimensionsOf,
+  isCount,
+  kindNames,
+  measureAgain,
+  oneRow,
+  meanOf,
+  partInShort,
+  pointNames,
+  points,
+  sizeOf,
+  type CataloguePart,
+  type Comparison,
+  type Found,
+  type PointId,
+} from '../../core/matching/index.ts';
 import { both } from '../../core/units/index.ts';
 import { Call, Caution, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -29,36 +54,138 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
   const shown = part && own ? own : nearest;
   const again = measureAgain(list, old, ctx.instruments);
   const named = cornerRecord(ctx)?.partNumber;
-  const offers = useOffers([...(part ? [part.number] : []), ...list.map((c) => c.part.number)].slice(0, 12));
-  const offerOf = (n: string) => { const o = offers.byNumber.get(n); return o && `${(o.priceMinor / 100).toFixed(2)} ${o.currency}, ${o.stock > 0 ? `${o.stock} there` : `${o.leadDays} days`}`; };
-  const take = async (number: string) => { await choose('match', { partNumber: number }); setFound(undefined); };
+  const offers = useOffers(
+    [...(part ? [part.number] : []), ...list.map((c) => c.part.number)].slice(0, 12),
+  );
+  const offerOf = (n: string) => {
+    const o = offers.byNumber.get(n);
+    return (
+      o &&
+      `${(o.priceMinor / 100).toFixed(2)} ${o.currency}, ${o.stock > 0 ? `${o.stock} there` : `${o.leadDays} days`}`
+    );
+  };
+  const take = async (number: string) => {
+    await choose('match', { partNumber: number });
+    setFound(undefined);
+  };
   const status = part && own ? own.status : 'check';
   return (
     <StationBody
-      kicker={read ? 'Match, 3 of 4: old over new' : 'Match, provisional: the old part on the bench decides'} title={part ? `${part.maker} ${part.number}` : 'Which part?'} tabs={tabs}
-      picture={shown ? (
-        <div className="match-pic">
-          {kind === 'hub-unit' ? <FlangeOver part={shown.part} old={state.oldReadings} lit={undefined} /> : <OldOverNew part={shown.part.bearing} single={oneRow(shown.part.kind)} rolling={shown.part.rolling} partName={part ? part.number : `${shown.part.number}, nearest`} old={state.oldReadings} lit={undefined} nominal encoderSide={sensorSide(ctx, state)} />}
-          <Points c={shown} />
-        </div>
-      ) : <div className="fam-known"><FamilySection code={familyOf(ctx, state)!.code} label={`${familyOf(ctx, state)!.name} in section`} /><p className="note big">No part is named for this corner. Measure the old one, look in the catalogue by size, or choose from the list.</p></div>}
+      kicker={
+        read
+          ? 'Match, 3 of 4: old over new'
+          : 'Match, provisional: the old part on the bench decides'
+      }
+      title={part ? `${part.maker} ${part.number}` : 'Which part?'}
+      tabs={tabs}
+      picture={
+        shown ? (
+          <div className="match-pic">
+            {kind === 'hub-unit' ? (
+              <FlangeOver part={shown.part} old={state.oldReadings} lit={undefined} />
+            ) : (
+              <OldOverNew
+                part={shown.part.bearing}
+                single={oneRow(shown.part.kind)}
+                rolling={shown.part.rolling}
+                partName={part ? part.number : `${shown.part.number}, nearest`}
+                old={state.oldReadings}
+                lit={undefined}
+                nominal
+                encoderSide={sensorSide(ctx, state)}
+              />
+            )}
+            <Points c={shown} />
+          </div>
+        ) : (
+          <div className="fam-known">
+            <FamilySection
+              code={familyOf(ctx, state)!.code}
+              label={`${familyOf(ctx, state)!.name} in section`}
+            />
+            <p className="note big">
+              No part is named for this corner. Measure the old one, look in the catalogue by size,
+              or choose from the list.
+            </p>
+          </div>
+        )
+      }
       side={
         <>
-          <Call status={status}>{!part || !own ? 'No part chosen.' : own.blockers[0]?.text ?? (own.status === 'good' ? `${part.number} is the same where it matters.` : `${part.number === named ? 'The unit’s record names this part. ' : ''}${read ? 'Not everything is read yet.' : 'Confirmed once the old one is read.'}`)}</Call>
-          {own && own.blockers.length > 1 && <section><VerdictLines verdicts={own.blockers.slice(1)} /></section>}
-          {again && <section className="p-0!"><Caution>{again.text}</Caution></section>}
-          {offers.down && <section className="p-0!"><Caution why="The job goes on with what the catalogue says.">{offers.down}</Caution></section>}
+          <Call status={status}>
+            {!part || !own
+              ? 'No part chosen.'
+              : (own.blockers[0]?.text ??
+                (own.status === 'good'
+                  ? `${part.number} is the same where it matters.`
+                  : `${part.number === named ? 'The unit’s record names this part. ' : ''}${read ? 'Not everything is read yet.' : 'Confirmed once the old one is read.'}`))}
+          </Call>
+          {own && own.blockers.length > 1 && (
+            <section>
+              <VerdictLines verdicts={own.blockers.slice(1)} />
+            </section>
+          )}
+          {again && (
+            <section className="p-0!">
+              <Caution>{again.text}</Caution>
+            </section>
+          )}
+          {offers.down && (
+            <section className="p-0!">
+              <Caution why="The job goes on with what the catalogue says.">{offers.down}</Caution>
+            </section>
+          )}
           <SearchBox kind={kind} onFound={setFound} found={found !== undefined} />
-          <section className="cands"><Legend />{found && <p className="cap">{found.total} {found.total === 1 ? 'part' : 'parts'} for “{found.asked}”{found.total > found.parts.length ? `, the first ${found.parts.length}` : ''}. <button type="button" className="link" onClick={() => setFound(undefined)}>Back to candidates</button></p>}
-            {list.map((c) => <Candidate key={c.part.number} c={c} chosen={c.part.number === part?.number && choices.match !== undefined} offer={offerOf(c.part.number)} onChoose={() => take(c.part.number)} />)}
-            {list.length === 0 && <p className="note">No {kindNames[kind]} near this size.</p>}</section>
-          <section><button type="button" className="btn q small w-full" onClick={() => setEntering(true)}>A part from outside the catalogue</button></section>
+          <section className="cands">
+            <Legend />
+            {found && (
+              <p className="cap">
+                {found.total} {found.total === 1 ? 'part' : 'parts'} for “{found.asked}”
+                {found.total > found.parts.length ? `, the first ${found.parts.length}` : ''}.{' '}
+                <button type="button" className="link" onClick={() => setFound(undefined)}>
+                  Back to candidates
+                </button>
+              </p>
+            )}
+            {list.map((c) => (
+              <Candidate
+                key={c.part.number}
+                c={c}
+                chosen={c.part.number === part?.number && choices.match !== undefined}
+                offer={offerOf(c.part.number)}
+                onChoose={() => take(c.part.number)}
+              />
+            ))}
+            {list.length === 0 && <p className="note">No {kindNames[kind]} near this size.</p>}
+          </section>
+          <section>
+            <button type="button" className="btn q small w-full" onClick={() => setEntering(true)}>
+              A part from outside the catalogue
+            </button>
+          </section>
           <Mood mood={offers.mood} onMood={offers.setMood} />
           <div className="grow" />
           {entering && <HandPart onClose={() => setEntering(false)} onEntered={take} />}
         </>
       }
-      actions={<MainAction label={choices.match ? 'On to the bench list' : part ? `Take ${part.number}` : 'Take part'} missing={!part ? 'No part chosen' : own?.status === 'stop' ? 'This part is blocked: choose another' : undefined} onAct={async () => { if (part && (choices.match || (await choose('match', { partNumber: part.number })))) onNext(); }} />}
+      actions={
+        <MainAction
+          label={
+            choices.match ? 'On to the bench list' : part ? `Take ${part.number}` : 'Take part'
+          }
+          missing={
+            !part
+              ? 'No part chosen'
+              : own?.status === 'stop'
+                ? 'This part is blocked: choose another'
+                : undefined
+          }
+          onAct={async () => {
+            if (part && (choices.match || (await choose('match', { partNumber: part.number }))))
+              onNext();
+          }}
+        />
+      }
     />
   );
 }
@@ -69,43 +196,165 @@ function Points({ c }: { c: Comparison }) {
   const { state, ctx } = view;
   const old = oldPart(ctx, state);
   const p = c.part;
-  const enc = (e: { kind: string; pairs: number } | undefined) => (!e ? 'not read' : e.kind === 'none' ? 'none' : `${e.pairs} ${e.kind === 'magnetic' ? 'pairs' : 'teeth'}`);
+  const enc = (e: { kind: string; pairs: number } | undefined) =>
+    !e
+      ? 'not read'
+      : e.kind === 'none'
+        ? 'none'
+        : `${e.pairs} ${e.kind === 'magnetic' ? 'pairs' : 'teeth'}`;
   const seal = (s: typeof old.seals) => (s ? `${s.outboard} / ${s.inboard}` : '–');
-  const rows: [PointId, string, string][] = [['encoder', enc(old.encoder), enc(p.bearing.encoder)], ['rolling', old.rolling ?? '–', p.rolling ?? 'not said'], ['seals', seal(old.seals), p.seals ? seal(p.seals) : 'not said'], ['spacer', old.spacer ?? '–', p.spacer ?? 'not said'], ['rating', old.ratingKn ? `${old.ratingKn} kN` : '–', `${p.bearing.staticRatingKn} kN`]];
-  const size = (v: number | undefined, count: boolean) => (v === undefined ? '–' : count ? String(v) : both(v, 'length', 2).value);
+  const rows: [PointId, string, string][] = [
+    ['encoder', enc(old.encoder), enc(p.bearing.encoder)],
+    ['rolling', old.rolling ?? '–', p.rolling ?? 'not said'],
+    ['seals', seal(old.seals), p.seals ? seal(p.seals) : 'not said'],
+    ['spacer', old.spacer ?? '–', p.spacer ?? 'not said'],
+    ['rating', old.ratingKn ? `${old.ratingKn} kN` : '–', `${p.bearing.staticRatingKn} kN`],
+  ];
+  const size = (v: number | undefined, count: boolean) =>
+    v === undefined ? '–' : count ? String(v) : both(v, 'length', 2).value;
   return (
-    <table className="rows points-table"><thead><tr><th>{partInShort(p)}</th><th className="n">old</th><th className="n">new</th><th /></tr></thead><tbody>
-      {dimensionsOf(old.kind).map((d) => <tr key={d}><td>{dimensionNames[d]}</td><td className="n">{size(meanOf(old.readings[d]), isCount(d))}</td><td className="n"><b>{size(sizeOf(p, d), isCount(d))}</b></td><td><Sign mark={c.marks[d] ?? 'unread'} /></td></tr>)}
-      {rows.filter(([id]) => points.includes(id)).map(([id, o, n]) => <tr key={id}><td>{pointNames[id]}{id === 'seals' ? ', out / in' : ''}</td><td className="n">{o}</td><td className="n"><b>{n}</b></td><td><Sign mark={c.marks[id] ?? 'unread'} /></td></tr>)}
-      {c.notes.map((n) => <tr key={n}><td colSpan={4} className="cap">{n}</td></tr>)}
-      <tr><td>Like the old one</td><td /><td className="n"><b>{c.score}</b> of 100</td><td /></tr>
-    </tbody></table>
+    <table className="rows points-table">
+      <thead>
+        <tr>
+          <th>{partInShort(p)}</th>
+          <th className="n">old</th>
+          <th className="n">new</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {dimensionsOf(old.kind).map((d) => (
+          <tr key={d}>
+            <td>{dimensionNames[d]}</td>
+            <td className="n">{size(meanOf(old.readings[d]), isCount(d))}</td>
+            <td className="n">
+              <b>{size(sizeOf(p, d), isCount(d))}</b>
+            </td>
+            <td>
+              <Sign mark={c.marks[d] ?? 'unread'} />
+            </td>
+          </tr>
+        ))}
+        {rows
+          .filter(([id]) => points.includes(id))
+          .map(([id, o, n]) => (
+            <tr key={id}>
+              <td>
+                {pointNames[id]}
+                {id === 'seals' ? ', out / in' : ''}
+              </td>
+              <td className="n">{o}</td>
+              <td className="n">
+                <b>{n}</b>
+              </td>
+              <td>
+                <Sign mark={c.marks[id] ?? 'unread'} />
+              </td>
+            </tr>
+          ))}
+        {c.notes.map((n) => (
+          <tr key={n}>
+            <td colSpan={4} className="cap">
+              {n}
+            </td>
+          </tr>
+        ))}
+        <tr>
+          <td>Like the old one</td>
+          <td />
+          <td className="n">
+            <b>{c.score}</b> of 100
+          </td>
+          <td />
+        </tr>
+      </tbody>
+    </table>
   );
 }
 
 /** "76", "40x76x37" or part of a number. */
-function SearchBox({ kind, onFound, found }: { kind: CataloguePart['kind']; onFound: (f: { asked: string } & Found) => void; found: boolean }) {
+function SearchBox({
+  kind,
+  onFound,
+  found,
+}: {
+  kind: CataloguePart['kind'];
+  onFound: (f: { asked: string } & Found) => void;
+  found: boolean;
+}) {
   const [text, setText] = useState('');
   const [said, setSaid] = useState<string>();
   const go = async (e: React.FormEvent) => {
     e.preventDefault();
     const asked = text.trim();
     if (asked === '') return setSaid('Type a size such as 40 × 76 × 37, or part of a number.');
-    const [boreMm, outerMm, widthMm] = asked.split(/[x×*\s]+/iu).map((x) => Number(x.replace(',', '.')));
+    const [boreMm, outerMm, widthMm] = asked
+      .split(/[x×*\s]+/iu)
+      .map((x) => Number(x.replace(',', '.')));
     const bySize = Number.isFinite(boreMm) && Number.isFinite(outerMm);
-    const body = bySize ? { kind, toleranceMm: 0.5, sizes: { boreMm, outerMm, ...(Number.isFinite(widthMm) ? { widthMm } : {}) } } : { text: asked };
+    const body = bySize
+      ? {
+          kind,
+          toleranceMm: 0.5,
+          sizes: { boreMm, outerMm, ...(Number.isFinite(widthMm) ? { widthMm } : {}) },
+        }
+      : { text: asked };
     const r = await call<Found>('POST', '/api/parts/search', body);
-    if (r.ok) { setSaid(undefined); onFound({ asked, ...r.value }); } else setSaid(r.problem.errors[0]?.reason ?? r.problem.detail);
+    if (r.ok) {
+      setSaid(undefined);
+      onFound({ asked, ...r.value });
+    } else setSaid(r.problem.errors[0]?.reason ?? r.problem.detail);
   };
   return (
-    <section><form className="search-box" onSubmit={go}><label className="vh" htmlFor="part-search">Look in the catalogue</label><input id="part-search" className="text-in" placeholder="40 × 76 × 37, or a number" value={text} onChange={(e) => setText(e.target.value)} /><button type="submit" className="btn q small" aria-label="Look in the catalogue"><Search aria-hidden="true" /></button></form>
-      {said && <p className="note" role="alert">{said}</p>}{!found && !said && <p className="cap">Bore × outside × width finds within 0.5 mm.</p>}</section>
+    <section>
+      <form className="search-box" onSubmit={go}>
+        <label className="vh" htmlFor="part-search">
+          Look in the catalogue
+        </label>
+        <input
+          id="part-search"
+          className="text-in"
+          placeholder="40 × 76 × 37, or a number"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <button type="submit" className="btn q small" aria-label="Look in the catalogue">
+          <Search aria-hidden="true" />
+        </button>
+      </form>
+      {said && (
+        <p className="note" role="alert">
+          {said}
+        </p>
+      )}
+      {!found && !said && <p className="cap">Bore × outside × width finds within 0.5 mm.</p>}
+    </section>
   );
 }
 
-function Mood({ mood, onMood }: { mood: 'no' | 'error' | 'nonsense' | undefined; onMood: (m: 'no' | 'error') => void }) {
+function Mood({
+  mood,
+  onMood,
+}: {
+  mood: 'no' | 'error' | 'nonsense' | undefined;
+  onMood: (m: 'no' | 'error') => void;
+}) {
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
   if (!ready || mood === undefined) return null;
-  return <section><details className="more"><summary>Stand-in parts service</summary><label className="check"><input type="checkbox" checked={mood !== 'no'} onChange={(e) => onMood(e.target.checked ? 'error' : 'no')} /> Let it fail</label></details></section>;
+  return (
+    <section>
+      <details className="more">
+        <summary>Stand-in parts service</summary>
+        <label className="check">
+          <input
+            type="checkbox"
+            checked={mood !== 'no'}
+            onChange={(e) => onMood(e.target.checked ? 'error' : 'no')}
+          />{' '}
+          Let it fail
+        </label>
+      </details>
+    </section>
+  );
 }

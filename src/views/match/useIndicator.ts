@@ -9,7 +9,11 @@ interface IndicatorReading {
 export function useIndicator() {
   const source = useRef<EventSource>(undefined);
   const [now, setNow] = useState<number>();
-  const stop = () => { source.current?.close(); source.current = undefined; setNow(undefined); };
+  const stop = () => {
+    source.current?.close();
+    source.current = undefined;
+    setNow(undefined);
+  };
   useEffect(() => stop, []);
   const read = (nominalMm: number, onSettled: (mm: number) => void) => {
     stop();
@@ -18,7 +22,10 @@ export function useIndicator() {
     s.onmessage = (e: MessageEvent<string>) => {
       const r = JSON.parse(e.data) as IndicatorReading;
       setNow(r.valueMm);
-      if (r.settled) { onSettled(r.valueMm); stop(); }
+      if (r.settled) {
+        onSettled(r.valueMm);
+        stop();
+      }
     };
     s.onerror = stop;
   };

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { dimensionNames, kindNames, partInShort, partKinds, type CataloguePart, type Found, type PartKind } from '../../core/matching/index.ts';
+import {
+  dimensionNames,
+  kindNames,
+  partInShort,
+  partKinds,
+  type CataloguePart,
+  type Found,
+  type PartKind,
+} from '../../core/matching/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { families } from '../../core/families/index.ts';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -13,7 +21,19 @@ const asked = ['boreMm', 'outerMm', 'widthMm'] as const;
 const familyOfKind = (kind: PartKind) => families.find((f) => f.kind === kind)!.code;
 
 /** What can be bought: found by size, kind or number, drawn to scale. */
-export default function Catalogue({ first, total, shop, people, who: firstWho }: { first: Found; total: number; shop: string; people: { id: string; name: string; lead: boolean }[]; who: string }) {
+export default function Catalogue({
+  first,
+  total,
+  shop,
+  people,
+  who: firstWho,
+}: {
+  first: Found;
+  total: number;
+  shop: string;
+  people: { id: string; name: string; lead: boolean }[];
+  who: string;
+}) {
   const [who, setWho] = useState(firstWho);
   const [found, setFound] = useState(first);
   const [count, setCount] = useState(total);
@@ -25,7 +45,11 @@ export default function Catalogue({ first, total, shop, people, who: firstWho }:
   const [width, setWidth] = useDraft('parts:width');
   const [said, setSaid] = useState<string>();
   const [open, setOpen] = useState<CataloguePart | undefined>(first.parts[0]);
-  const values = { boreMm: [bore, setBore], outerMm: [outer, setOuter], widthMm: [width, setWidth] } as const;
+  const values = {
+    boreMm: [bore, setBore],
+    outerMm: [outer, setOuter],
+    widthMm: [width, setWidth],
+  } as const;
   const look = async (k = kind) => {
     const sizes: Record<string, number> = {};
     for (const d of asked) {
@@ -36,31 +60,179 @@ export default function Catalogue({ first, total, shop, people, who: firstWho }:
     }
     const t = parseQuantity(tol, 'length');
     if (!t.ok || t.value < 0) return setSaid('Within: a size from 0 mm.');
-    const r = await call<Found>('POST', '/api/parts/search', { sizes, toleranceMm: t.value, ...(k ? { kind: k } : {}), ...(text.trim() ? { text: text.trim() } : {}), most: 60 });
+    const r = await call<Found>('POST', '/api/parts/search', {
+      sizes,
+      toleranceMm: t.value,
+      ...(k ? { kind: k } : {}),
+      ...(text.trim() ? { text: text.trim() } : {}),
+      most: 60,
+    });
     setSaid(r.ok ? undefined : (r.problem.errors[0]?.reason ?? r.problem.detail));
-    if (r.ok) { setFound(r.value); setOpen(r.value.parts[0]); }
+    if (r.ok) {
+      setFound(r.value);
+      setOpen(r.value.parts[0]);
+    }
   };
   return (
     <div className="frame kit-frame">
-      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Catalogue, {count} parts</span></p></div><div className="c person"><WhoPick people={people} who={who} onWho={setWho} /></div></TitleBlock>
-      <div className="tophd"><div><h1>{found.total} {found.total === 1 ? 'part' : 'parts'}{found.total === count ? '' : ' found'}</h1><p><span>Nearest first{found.total > found.parts.length ? `, the first ${found.parts.length} shown` : ''}</span></p></div><a className="btn q" href="/">Floor</a></div>
+      <TitleBlock>
+        <div className="c job">
+          <p>
+            <b>{shop}</b>
+            <span>Catalogue, {count} parts</span>
+          </p>
+        </div>
+        <div className="c person">
+          <WhoPick people={people} who={who} onWho={setWho} />
+        </div>
+      </TitleBlock>
+      <div className="tophd">
+        <div>
+          <h1>
+            {found.total} {found.total === 1 ? 'part' : 'parts'}
+            {found.total === count ? '' : ' found'}
+          </h1>
+          <p>
+            <span>
+              Nearest first
+              {found.total > found.parts.length ? `, the first ${found.parts.length} shown` : ''}
+            </span>
+          </p>
+        </div>
+        <a className="btn q" href="/">
+          Floor
+        </a>
+      </div>
       <main className="station kit-main">
         <div className="pic catalogue">
-          <ul className="cat-list">{found.parts.map((p) => (
-            <li key={p.number}><button type="button" aria-pressed={open?.number === p.number} onClick={() => setOpen(p)}><b>{p.maker} {p.number}</b><span className="num">{partInShort(p)}{p.bearing.encoder.pairs ? `, ${p.bearing.encoder.pairs} pairs` : ''}</span><span className="cap">{kindNames[p.kind]}{p.rolling ? `, ${p.rolling}` : ''}</span></button></li>
-          ))}{found.parts.length === 0 && <li><p className="note big">Nothing within that. Widen the window or leave a size out.</p></li>}</ul>
-          {open && <div className="fam-known"><FamilySection code={familyOfKind(open.kind)} ring={open.bearing} label={`${open.number} where it sits`} /><p className="num">{open.bearing.boreMm} × {open.bearing.outerMm} × {open.bearing.widthMm} mm, {open.bearing.balls} × {open.bearing.ballMm} mm, static {open.bearing.staticRatingKn} kN. {open.stock > 0 ? `${open.stock} in stock` : `${open.leadDays} days`}, {(open.priceMinor / 100).toFixed(2)} {open.currency}.</p></div>}
+          <ul className="cat-list">
+            {found.parts.map((p) => (
+              <li key={p.number}>
+                <button
+                  type="button"
+                  aria-pressed={open?.number === p.number}
+                  onClick={() => setOpen(p)}
+                >
+                  <b>
+                    {p.maker} {p.number}
+                  </b>
+                  <span className="num">
+                    {partInShort(p)}
+                    {p.bearing.encoder.pairs ? `, ${p.bearing.encoder.pairs} pairs` : ''}
+                  </span>
+                  <span className="cap">
+                    {kindNames[p.kind]}
+                    {p.rolling ? `, ${p.rolling}` : ''}
+                  </span>
+                </button>
+              </li>
+            ))}
+            {found.parts.length === 0 && (
+              <li>
+                <p className="note big">
+                  Nothing within that. Widen the window or leave a size out.
+                </p>
+              </li>
+            )}
+          </ul>
+          {open && (
+            <div className="fam-known">
+              <FamilySection
+                code={familyOfKind(open.kind)}
+                ring={open.bearing}
+                label={`${open.number} where it sits`}
+              />
+              <p className="num">
+                {open.bearing.boreMm} × {open.bearing.outerMm} × {open.bearing.widthMm} mm,{' '}
+                {open.bearing.balls} × {open.bearing.ballMm} mm, static{' '}
+                {open.bearing.staticRatingKn} kN.{' '}
+                {open.stock > 0 ? `${open.stock} in stock` : `${open.leadDays} days`},{' '}
+                {(open.priceMinor / 100).toFixed(2)} {open.currency}.
+              </p>
+            </div>
+          )}
         </div>
-        <aside className="side" aria-label="Look and import"><div className="side-in">
-          <section><form className="grid gap-2" onSubmit={(e) => { e.preventDefault(); void look(); }}><h2>Look by size</h2>
-            <div className="two-in">{asked.map((d) => <QuantityInput key={d} compact label={dimensionNames[d]} dimension="length" text={values[d][0]} onText={values[d][1]} />)}<QuantityInput compact label="Within ±" dimension="length" text={tol} onText={setTol} /></div>
-            <label className="field compact"><span>Part of a number, or maker</span><input className="text-in" value={text} onChange={(e) => setText(e.target.value)} maxLength={60} /></label>
-            <label className="field"><span>Kind</span><select className="pick" value={kind ?? ''} onChange={(e) => { const k = (e.target.value || undefined) as PartKind | undefined; setKind(k); void look(k); }}><option value="">every kind</option>{partKinds.map((k) => <option key={k} value={k}>{kindNames[k]}</option>)}</select></label>
-            {said && <p className="note" role="alert">{said}</p>}
-            <button type="submit" className="btn">Look</button></form></section>
-          <ImportBox kind="parts" onTaken={async () => { const r = await call<Found>('POST', '/api/parts/search', { most: 60 }); if (r.ok) { setCount(r.value.total); setFound(r.value); } }} />
-          <div className="grow" />
-        </div></aside>
+        <aside className="side" aria-label="Look and import">
+          <div className="side-in">
+            <section>
+              <form
+                className="grid gap-2"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  void look();
+                }}
+              >
+                <h2>Look by size</h2>
+                <div className="two-in">
+                  {asked.map((d) => (
+                    <QuantityInput
+                      key={d}
+                      compact
+                      label={dimensionNames[d]}
+                      dimension="length"
+                      text={values[d][0]}
+                      onText={values[d][1]}
+                    />
+                  ))}
+                  <QuantityInput
+                    compact
+                    label="Within ±"
+                    dimension="length"
+                    text={tol}
+                    onText={setTol}
+                  />
+                </div>
+                <label className="field compact">
+                  <span>Part of a number, or maker</span>
+                  <input
+                    className="text-in"
+                    value={text}
+                    onChange={(e) => setText(e.target.value)}
+                    maxLength={60}
+                  />
+                </label>
+                <label className="field">
+                  <span>Kind</span>
+                  <select
+                    className="pick"
+                    value={kind ?? ''}
+                    onChange={(e) => {
+                      const k = (e.target.value || undefined) as PartKind | undefined;
+                      setKind(k);
+                      void look(k);
+                    }}
+                  >
+                    <option value="">every kind</option>
+                    {partKinds.map((k) => (
+                      <option key={k} value={k}>
+                        {kindNames[k]}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                {said && (
+                  <p className="note" role="alert">
+                    {said}
+                  </p>
+                )}
+                <button type="submit" className="btn">
+                  Look
+                </button>
+              </form>
+            </section>
+            <ImportBox
+              kind="parts"
+              onTaken={async () => {
+                const r = await call<Found>('POST', '/api/parts/search', { most: 60 });
+                if (r.ok) {
+                  setCount(r.value.total);
+                  setFound(r.value);
+                }
+              }}
+            />
+            <div className="grow" />
+          </div>
+        </aside>
       </main>
     </div>
   );

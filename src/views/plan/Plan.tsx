@@ -1,4 +1,14 @@
-import { benchOf, chosenPart, familyCodeOf, familyOf, filmNames, missingFor, stepsOf, strokesOf, walkOf } from '../../core/job/index.ts';
+import {
+  benchOf,
+  chosenPart,
+  familyCodeOf,
+  familyOf,
+  filmNames,
+  missingFor,
+  stepsOf,
+  strokesOf,
+  walkOf,
+} from '../../core/job/index.ts';
 import { expansionMm, films, materials, type Film } from '../../core/fits/index.ts';
 import { itemsOf, type Family, type RouteId } from '../../core/families/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
@@ -12,7 +22,11 @@ import { useServerClock } from '../shell/useTick.ts';
 import { Timeline } from './Timeline.tsx';
 
 export default function Plan(props: SheetProps) {
-  return <JobSheet {...props} station="plan"><Body /></JobSheet>;
+  return (
+    <JobSheet {...props} station="plan">
+      <Body />
+    </JobSheet>
+  );
 }
 
 type Wait = 'soak' | 'chill';
@@ -23,13 +37,57 @@ function OtherFamily({ family }: { family: Family }) {
   const part = chosenPart(view.ctx, view.choices);
   return (
     <StationBody
-      kicker="Plan" title={family.name}
-      picture={<div className="fam-known"><FamilySection code={family.code} ring={part?.kind === family.kind ? part.bearing : undefined} label={`${family.name} in section`} /><p className="note big">{family.out}</p>
-        <div className="routes">{family.routes.map((r) => <div key={r.id}><b>{r.name}</b><span>{r.risk}</span></div>)}</div></div>}
-      side={<><Call status="stop">{family.name}: strip, strokes and rebuild are not walked here. Work this one by the maker’s instructions; parts and findings stay on the card.</Call>
-        <section><h2>Grips or slides</h2><p className="note">{family.grips}</p></section>
-        <section><h2>New each time</h2><p className="note">{itemsOf(family.code).filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section><div className="grow" /></>}
-      actions={<MainAction label="Close this job" onAct={() => send('job-closed', { reason: `${family.name}: worked outside True Spindle` })} />}
+      kicker="Plan"
+      title={family.name}
+      picture={
+        <div className="fam-known">
+          <FamilySection
+            code={family.code}
+            ring={part?.kind === family.kind ? part.bearing : undefined}
+            label={`${family.name} in section`}
+          />
+          <p className="note big">{family.out}</p>
+          <div className="routes">
+            {family.routes.map((r) => (
+              <div key={r.id}>
+                <b>{r.name}</b>
+                <span>{r.risk}</span>
+              </div>
+            ))}
+          </div>
+        </div>
+      }
+      side={
+        <>
+          <Call status="stop">
+            {family.name}: strip, strokes and rebuild are not walked here. Work this one by the
+            maker’s instructions; parts and findings stay on the card.
+          </Call>
+          <section>
+            <h2>Grips or slides</h2>
+            <p className="note">{family.grips}</p>
+          </section>
+          <section>
+            <h2>New each time</h2>
+            <p className="note">
+              {itemsOf(family.code)
+                .filter((i) => i.singleUse)
+                .map((i) => i.name)
+                .join(', ')}
+              .
+            </p>
+          </section>
+          <div className="grow" />
+        </>
+      }
+      actions={
+        <MainAction
+          label="Close this job"
+          onAct={() =>
+            send('job-closed', { reason: `${family.name}: worked outside True Spindle` })
+          }
+        />
+      }
     />
   );
 }
@@ -40,19 +98,34 @@ function Body() {
   const { ctx, state, choices, job } = view;
   const family = familyOf(ctx, state);
   const routes = family?.routes ?? [];
-  const usual = (routes.find((r) => r.id === 'bench' && r.walked) ?? routes.find((r) => r.walked))?.id ?? 'bench';
+  const usual =
+    (routes.find((r) => r.id === 'bench' && r.walked) ?? routes.find((r) => r.walked))?.id ??
+    'bench';
   const plan = choices.plan?.value ?? { route: usual, soak: true, chill: false, film: undefined };
   const s = schedule({ ...plan, family: family?.code });
   const strip = stepsOf(view, 'strip');
   const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
-  const strokes = strokesOf(view).map((o) => { const b = benchOf(o, ctx, state, choices); return { o, found: b && solve(ctx.adapters, b, 1) }; });
+  const strokes = strokesOf(view).map((o) => {
+    const b = benchOf(o, ctx, state, choices);
+    return { o, found: b && solve(ctx.adapters, b, 1) };
+  });
   const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
-  const waits: Wait[] = [...(plan.soak ? ['soak' as const] : []), ...(plan.chill ? ['chill' as const] : [])];
-  const set = (route: RouteId, w: readonly Wait[], film = plan.film) => choose('plan', { route, soak: w.includes('soak'), chill: w.includes('chill'), ...(film ? { film } : {}) });
+  const waits: Wait[] = [
+    ...(plan.soak ? ['soak' as const] : []),
+    ...(plan.chill ? ['chill' as const] : []),
+  ];
+  const set = (route: RouteId, w: readonly Wait[], film = plan.film) =>
+    choose('plan', {
+      route,
+      soak: w.includes('soak'),
+      chill: w.includes('chill'),
+      ...(film ? { film } : {}),
+    });
   const walkable = routes.find((r) => r.id === plan.route)?.walked;
   const start = async () => {
     if (!choices.plan && !(await set(plan.route, waits))) return;
-    if (state.done.includes('plan') || (await send('station-done', { station: 'plan' }))) location.assign(`/jobs/${job.id}/press-out`);
+    if (state.done.includes('plan') || (await send('station-done', { station: 'plan' })))
+      location.assign(`/jobs/${job.id}/press-out`);
   };
   if (family && !walkOf(view)) return <OtherFamily family={family} />;
   const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
@@ -63,32 +136,128 @@ function Body() {
       picture={
         <div className="plan-pic">
           <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
-          <div className="waits"><h2>Waits</h2><Toggles<Wait> name="Waits" values={waits} onValues={(w) => set(plan.route, w)} options={[...(strip.some((x) => x.id === 'soak') ? [{ id: 'soak' as const, label: 'penetrant soak, 20 min' }] : []), { id: 'chill', label: 'chill the bearing, 75 min' }]} />
-            <h2>Film on the seat</h2><Choices<Film> name="Film on the seat" value={plan.film ?? 'oiled'} onValue={(f) => set(plan.route, waits, f)} options={films.map((f) => ({ id: f, label: filmNames[f] }))} /></div>
-          <div className="routes" role="radiogroup" aria-label="Route">{routes.map((r) => (
-            <button key={r.id} type="button" role="radio" aria-checked={r.id === plan.route} className={r.id === plan.route ? 'on' : ''} onClick={() => set(r.id, waits)}>
-              <b>{r.name}</b><span>{r.walked ? hours(schedule({ ...plan, route: r.id, family: family?.code }).endMin) : 'worked outside True Spindle'}</span><span>Alignment {r.alignment}</span><span>{r.risk}</span>
-            </button>
-          ))}</div>
+          <div className="waits">
+            <h2>Waits</h2>
+            <Toggles<Wait>
+              name="Waits"
+              values={waits}
+              onValues={(w) => set(plan.route, w)}
+              options={[
+                ...(strip.some((x) => x.id === 'soak')
+                  ? [{ id: 'soak' as const, label: 'penetrant soak, 20 min' }]
+                  : []),
+                { id: 'chill', label: 'chill the bearing, 75 min' },
+              ]}
+            />
+            <h2>Film on the seat</h2>
+            <Choices<Film>
+              name="Film on the seat"
+              value={plan.film ?? 'oiled'}
+              onValue={(f) => set(plan.route, waits, f)}
+              options={films.map((f) => ({ id: f, label: filmNames[f] }))}
+            />
+          </div>
+          <div className="routes" role="radiogroup" aria-label="Route">
+            {routes.map((r) => (
+              <button
+                key={r.id}
+                type="button"
+                role="radio"
+                aria-checked={r.id === plan.route}
+                className={r.id === plan.route ? 'on' : ''}
+                onClick={() => set(r.id, waits)}
+              >
+                <b>{r.name}</b>
+                <span>
+                  {r.walked
+                    ? hours(schedule({ ...plan, route: r.id, family: family?.code }).endMin)
+                    : 'worked outside True Spindle'}
+                </span>
+                <span>Alignment {r.alignment}</span>
+                <span>{r.risk}</span>
+              </button>
+            ))}
+          </div>
         </div>
       }
       side={
         <>
-          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>{!walkable ? 'This route is worked outside True Spindle. Choose one with its hours.' : gaps.length > 0 ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.` : `${strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`} can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}</Call>
+          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>
+            {!walkable
+              ? 'This route is worked outside True Spindle. Choose one with its hours.'
+              : gaps.length > 0
+                ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.`
+                : `${strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`} can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}
+          </Call>
           {plan.chill && choices.plan && <Freezer />}
-          <section><h2>Take to the car and the press</h2><p className="note">{tools.join(', ')}.</p><table className="rows"><tbody>
-            {strokes.map(({ o, found }) => found?.solutions[0] && <tr key={o}><td>{operationNames[o].replace('Press ', '')}</td><td className="right">{[found.solutions[0].stack.pusher, found.solutions[0].stack.support].flatMap((a) => a?.name ?? []).join(', ')}</td></tr>)}
-          </tbody></table></section>
-          <section><h2>Fasteners</h2><table className="rows"><tbody>
-            {Object.entries(ctx.unit.fasteners).map(([k, f]) => <tr key={k}><td>{f.name}</td><td className="n"><b>{f.figure}</b></td></tr>)}
-            {Object.keys(ctx.unit.fasteners).length === 0 && <tr><td>No figures on record: take them from the maker’s data.</td></tr>}
-          </tbody></table><p className="cap">{Object.values(ctx.unit.fasteners)[0]?.source}</p></section>
-          <section><h2>New each time</h2><p className="note">{itemsOf(familyCodeOf(ctx, state)).filter((i) => i.singleUse).map((i) => i.name).join(', ')}.</p></section>
-          <section><p className="cap">True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.</p></section>
+          <section>
+            <h2>Take to the car and the press</h2>
+            <p className="note">{tools.join(', ')}.</p>
+            <table className="rows">
+              <tbody>
+                {strokes.map(
+                  ({ o, found }) =>
+                    found?.solutions[0] && (
+                      <tr key={o}>
+                        <td>{operationNames[o].replace('Press ', '')}</td>
+                        <td className="right">
+                          {[found.solutions[0].stack.pusher, found.solutions[0].stack.support]
+                            .flatMap((a) => a?.name ?? [])
+                            .join(', ')}
+                        </td>
+                      </tr>
+                    ),
+                )}
+              </tbody>
+            </table>
+          </section>
+          <section>
+            <h2>Fasteners</h2>
+            <table className="rows">
+              <tbody>
+                {Object.entries(ctx.unit.fasteners).map(([k, f]) => (
+                  <tr key={k}>
+                    <td>{f.name}</td>
+                    <td className="n">
+                      <b>{f.figure}</b>
+                    </td>
+                  </tr>
+                ))}
+                {Object.keys(ctx.unit.fasteners).length === 0 && (
+                  <tr>
+                    <td>No figures on record: take them from the maker’s data.</td>
+                  </tr>
+                )}
+              </tbody>
+            </table>
+            <p className="cap">{Object.values(ctx.unit.fasteners)[0]?.source}</p>
+          </section>
+          <section>
+            <h2>New each time</h2>
+            <p className="note">
+              {itemsOf(familyCodeOf(ctx, state))
+                .filter((i) => i.singleUse)
+                .map((i) => i.name)
+                .join(', ')}
+              .
+            </p>
+          </section>
+          <section>
+            <p className="cap">
+              True Spindle supports a trained person. The vehicle maker’s instructions, local rules
+              and licensed practice come first.
+            </p>
+          </section>
           <div className="grow" />
         </>
       }
-      actions={<MainAction label="Start work" missing={walkable ? missing : 'Choose a route that can be walked'} onAct={start} />}
+      actions={
+        <MainAction
+          label="Start work"
+          missing={walkable ? missing : 'Choose a route that can be walked'}
+          onAct={start}
+        />
+      }
     />
   );
 }
@@ -102,9 +271,44 @@ function Freezer() {
   const timer = view.state.timers.find((t) => t.id === 'chill');
   const part = chosenPart(view.ctx, view.choices);
   return (
-    <section><h2>Freezer</h2>
-      {!timer ? <><p className="note">In its wrapping, against frost. Cold after about {chillMinutes} min; gloves. {part && `At −18 °C the ring is ${(-expansionMm(part.bearing.outerMm, materials.steel.alphaPerK, -38)).toFixed(3)} mm smaller outside.`}</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-started', { timerId: 'chill', label: 'bearing chills', minutes: chillMinutes })}>Bearing is in: start the clock</button></>
-        : <><p className="note"><b className="num">{now < timer.endsMs ? timeLeft(timer.endsMs - now) : 'Cold'}</b> {now < timer.endsMs ? 'left' : 'now: wipe the frost, oil, press at once'}</p><button type="button" className="btn q small w-full mt-2" onClick={() => send('timer-ended', { timerId: 'chill' })}>Taken out</button></>}
+    <section>
+      <h2>Freezer</h2>
+      {!timer ? (
+        <>
+          <p className="note">
+            In its wrapping, against frost. Cold after about {chillMinutes} min; gloves.{' '}
+            {part &&
+              `At −18 °C the ring is ${(-expansionMm(part.bearing.outerMm, materials.steel.alphaPerK, -38)).toFixed(3)} mm smaller outside.`}
+          </p>
+          <button
+            type="button"
+            className="btn q small w-full mt-2"
+            onClick={() =>
+              send('timer-started', {
+                timerId: 'chill',
+                label: 'bearing chills',
+                minutes: chillMinutes,
+              })
+            }
+          >
+            Bearing is in: start the clock
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="note">
+            <b className="num">{now < timer.endsMs ? timeLeft(timer.endsMs - now) : 'Cold'}</b>{' '}
+            {now < timer.endsMs ? 'left' : 'now: wipe the frost, oil, press at once'}
+          </p>
+          <button
+            type="button"
+            className="btn q small w-full mt-2"
+            onClick={() => send('timer-ended', { timerId: 'chill' })}
+          >
+            Taken out
+          </button>
+        </>
+      )}
     </section>
   );
 }

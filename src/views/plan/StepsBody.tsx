@@ -12,7 +12,19 @@ import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
 
 /** One step at a time, large, with its caution where the danger is; all steps along the axis above it. */
-export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: Phase; kicker: string; tabs: ReactNode; onNext: () => void; skip?: readonly string[] }) {
+export function StepsBody({
+  phase,
+  kicker,
+  tabs,
+  onNext,
+  skip = [],
+}: {
+  phase: Phase;
+  kicker: string;
+  tabs: ReactNode;
+  onNext: () => void;
+  skip?: readonly string[];
+}) {
   const { view, send } = useJob();
   const { state, ctx } = view;
   const steps = stepsOf(view, phase).filter((s) => !skip.includes(s.id));
@@ -32,7 +44,9 @@ export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: P
     return send('step-done', { phase, stepId: step.id, ...(found ? { found } : {}) });
   };
   const isDone = done.includes(step.id);
-  const startClock = () => step.wait && send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
+  const startClock = () =>
+    step.wait &&
+    send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
   const act = async () => {
     if (isDone) return setPicked(undefined);
     // The wait runs by itself beside the next steps, so the clock starts and the hands go on.
@@ -41,38 +55,171 @@ export function StepsBody({ phase, kicker, tabs, onNext, skip = [] }: { phase: P
   };
   return (
     <StationBody
-      kicker={kicker} title={phase === 'strip' ? 'Strip' : 'Rebuild'} tabs={tabs}
+      kicker={kicker}
+      title={phase === 'strip' ? 'Strip' : 'Rebuild'}
+      tabs={tabs}
       picture={
         <div className="steps">
-          <ol className="steps-line">{steps.map((s) => <li key={s.id}><button type="button" aria-current={s === step ? 'step' : undefined} onClick={() => setPicked(s.id)} aria-label={`${s.text}${done.includes(s.id) ? ', done' : ''}`}><BearingMark small mark={s === step && !isDone ? 'now' : done.includes(s.id) ? 'done' : 'todo'} /></button></li>)}</ol>
+          <ol className="steps-line">
+            {steps.map((s) => (
+              <li key={s.id}>
+                <button
+                  type="button"
+                  aria-current={s === step ? 'step' : undefined}
+                  onClick={() => setPicked(s.id)}
+                  aria-label={`${s.text}${done.includes(s.id) ? ', done' : ''}`}
+                >
+                  <BearingMark
+                    small
+                    mark={s === step && !isDone ? 'now' : done.includes(s.id) ? 'done' : 'todo'}
+                  />
+                </button>
+              </li>
+            ))}
+          </ol>
           <article className="step" aria-live="polite">
-            <p className="cap num">{at + 1} of {steps.length} · {step.place} · {step.minutes} min</p>
+            <p className="cap num">
+              {at + 1} of {steps.length} · {step.place} · {step.minutes} min
+            </p>
             <p className="step-text">{step.text}</p>
             <p className="note big">{step.why}</p>
-            {step.look && <p className="look"><b>Look:</b> {step.look}</p>}
-            {(step.tools || figure || step.single) && <ul className="step-facts">
-              {step.tools?.map((t) => <li key={t}><span>Tool</span><b>{t}</b></li>)}
-              {figure && <li><span>{figure.name}</span><b className="num">{figure.figure}</b><em>{figure.source}</em></li>}
-              {step.fastener && !figure && <li><span>Figure</span><b>not on record: the maker’s data</b></li>}
-              {step.single && <li><span>New each time</span><b>{step.single.replace('-', ' ')}</b></li>}
-            </ul>}
-            {step.caution && <Caution why={cautions[step.caution]!.why}>{cautions[step.caution]!.text}</Caution>}
-            {step.wait && <div className="wait"><p className="far-n num">{timer ? (running ? timeLeft(timer.endsMs - now) : 'over') : timeLeft(step.wait.minutes * 60_000)}<span>{step.wait.label}</span></p>
-              {!timer ? <button type="button" className="btn q" onClick={startClock}>Start the clock</button> : <button type="button" className="btn q" onClick={() => send('timer-ended', { timerId: step.id })}>{running ? 'End the wait early' : 'Clear the clock'}</button>}</div>}
+            {step.look && (
+              <p className="look">
+                <b>Look:</b> {step.look}
+              </p>
+            )}
+            {(step.tools || figure || step.single) && (
+              <ul className="step-facts">
+                {step.tools?.map((t) => (
+                  <li key={t}>
+                    <span>Tool</span>
+                    <b>{t}</b>
+                  </li>
+                ))}
+                {figure && (
+                  <li>
+                    <span>{figure.name}</span>
+                    <b className="num">{figure.figure}</b>
+                    <em>{figure.source}</em>
+                  </li>
+                )}
+                {step.fastener && !figure && (
+                  <li>
+                    <span>Figure</span>
+                    <b>not on record: the maker’s data</b>
+                  </li>
+                )}
+                {step.single && (
+                  <li>
+                    <span>New each time</span>
+                    <b>{step.single.replace('-', ' ')}</b>
+                  </li>
+                )}
+              </ul>
+            )}
+            {step.caution && (
+              <Caution why={cautions[step.caution]!.why}>{cautions[step.caution]!.text}</Caution>
+            )}
+            {step.wait && (
+              <div className="wait">
+                <p className="far-n num">
+                  {timer
+                    ? running
+                      ? timeLeft(timer.endsMs - now)
+                      : 'over'
+                    : timeLeft(step.wait.minutes * 60_000)}
+                  <span>{step.wait.label}</span>
+                </p>
+                {!timer ? (
+                  <button type="button" className="btn q" onClick={startClock}>
+                    Start the clock
+                  </button>
+                ) : (
+                  <button
+                    type="button"
+                    className="btn q"
+                    onClick={() => send('timer-ended', { timerId: step.id })}
+                  >
+                    {running ? 'End the wait early' : 'Clear the clock'}
+                  </button>
+                )}
+              </div>
+            )}
           </article>
-          {code === 'P1' || !code ? <CornerAssembly phase={phase} lit={step.id} done={done} /> : <div className="step-fam"><FamilySection code={code} lit={step.lit ?? []} label={step.text} /><p className="cap">Usual proportions of the family. Outboard to the left.</p></div>}
+          {code === 'P1' || !code ? (
+            <CornerAssembly phase={phase} lit={step.id} done={done} />
+          ) : (
+            <div className="step-fam">
+              <FamilySection code={code} lit={step.lit ?? []} label={step.text} />
+              <p className="cap">Usual proportions of the family. Outboard to the left.</p>
+            </div>
+          )}
         </div>
       }
       side={
         <>
-          <Call status={first ? 'check' : 'good'}>{first ? `${steps.filter((s) => !done.includes(s.id)).length} of ${steps.length} steps to go, about ${steps.filter((s) => !done.includes(s.id)).reduce((a, s) => a + s.minutes, 0)} min of hands.` : phase === 'strip' ? 'Stripped. On to the press.' : 'Everything is back on.'}</Call>
-          {state.found.length > 0 && <section><h2>Found on the way</h2><ul>{state.found.map((f) => <li key={f} className="line-v"><span>•</span>{f}</li>)}</ul></section>}
-          <section><h2>Then</h2><ul className="then">{steps.slice(at + 1, at + 5).map((s) => <li key={s.id}>{s.text}</li>)}</ul></section>
+          <Call status={first ? 'check' : 'good'}>
+            {first
+              ? `${steps.filter((s) => !done.includes(s.id)).length} of ${steps.length} steps to go, about ${steps.filter((s) => !done.includes(s.id)).reduce((a, s) => a + s.minutes, 0)} min of hands.`
+              : phase === 'strip'
+                ? 'Stripped. On to the press.'
+                : 'Everything is back on.'}
+          </Call>
+          {state.found.length > 0 && (
+            <section>
+              <h2>Found on the way</h2>
+              <ul>
+                {state.found.map((f) => (
+                  <li key={f} className="line-v">
+                    <span>•</span>
+                    {f}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          <section>
+            <h2>Then</h2>
+            <ul className="then">
+              {steps.slice(at + 1, at + 5).map((s) => (
+                <li key={s.id}>{s.text}</li>
+              ))}
+            </ul>
+          </section>
           <div className="grow" />
-          {finding && <ReasonDialog title="Found something" text="What is it? It is kept on the job card; the step counts as done." onClose={() => setFinding(false)} onReason={finish} />}
+          {finding && (
+            <ReasonDialog
+              title="Found something"
+              text="What is it? It is kept on the job card; the step counts as done."
+              onClose={() => setFinding(false)}
+              onReason={finish}
+            />
+          )}
         </>
       }
-      actions={first ? <><MainAction label={isDone ? 'To the next open step' : step.wait && !timer ? 'Done, start the clock' : 'Done'} onAct={act} />{!isDone && <button type="button" className="btn q" onClick={() => setFinding(true)}>Found something</button>}</> : <MainAction label="Next" onAct={onNext} />}
+      actions={
+        first ? (
+          <>
+            <MainAction
+              label={
+                isDone
+                  ? 'To the next open step'
+                  : step.wait && !timer
+                    ? 'Done, start the clock'
+                    : 'Done'
+              }
+              onAct={act}
+            />
+            {!isDone && (
+              <button type="button" className="btn q" onClick={() => setFinding(true)}>
+                Found something
+              </button>
+            )}
+          </>
+        ) : (
+          <MainAction label="Next" onAct={onNext} />
+        )
+      }
     />
   );
 }

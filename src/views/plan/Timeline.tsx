@@ -2,38 +2,124 @@ import type { Bar, Place, Schedule } from '../../core/plan/index.ts';
 import { clockTime } from '../../core/units/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 
-const rows: readonly [Place, string][] = [['car', 'Car'], ['bench', 'Bench'], ['press', 'Press'], ['freezer', 'Freezer']];
+const rows: readonly [Place, string][] = [
+  ['car', 'Car'],
+  ['bench', 'Bench'],
+  ['press', 'Press'],
+  ['freezer', 'Freezer'],
+];
 const x0 = 84;
 const x1 = 872;
 
 /** One row a place; hands on solid and hatched, waits open and dashed; the heavy line shows where the hands are. */
-export function Timeline({ plan, startMs, timeZone }: { plan: Schedule; startMs: number; timeZone: string }) {
+export function Timeline({
+  plan,
+  startMs,
+  timeZone,
+}: {
+  plan: Schedule;
+  startMs: number;
+  timeZone: string;
+}) {
   const marks = useMarks();
   const X = (min: number) => x0 + ((x1 - x0) * min) / plan.endMin;
   const Y = (p: Place) => 64 + rows.findIndex(([id]) => id === p) * 54;
   const start = new Date(startMs);
   const clock = (min: number) => clockTime(startMs + min * 60_000, timeZone);
   const firstHour = Math.ceil((start.getUTCMinutes() + 0.01) / 60) * 60 - start.getUTCMinutes();
-  const hours = Array.from({ length: Math.floor((plan.endMin - firstHour) / 60) + 1 }, (_, i) => firstHour + i * 60).filter((m) => m > 20 && m < plan.endMin - 24);
+  const hours = Array.from(
+    { length: Math.floor((plan.endMin - firstHour) / 60) + 1 },
+    (_, i) => firstHour + i * 60,
+  ).filter((m) => m > 20 && m < plan.endMin - 24);
   const hands = plan.bars.filter((b) => b.handsOn);
-  const wayOfHands = hands.map((b, i) => `${i === 0 ? 'M' : `L${X(b.startMin)} ${Y(hands[i - 1]!.place) + 20}L`}${X(b.startMin)} ${Y(b.place) + 20}L${X(b.endMin)} ${Y(b.place) + 20}`).join('');
+  const wayOfHands = hands
+    .map(
+      (b, i) =>
+        `${i === 0 ? 'M' : `L${X(b.startMin)} ${Y(hands[i - 1]!.place) + 20}L`}${X(b.startMin)} ${Y(b.place) + 20}L${X(b.endMin)} ${Y(b.place) + 20}`,
+    )
+    .join('');
   return (
-    <svg className="dr tl" viewBox="0 0 890 300" role="img" aria-label={`Work ends at ${clock(plan.endMin)}`}>
+    <svg
+      className="dr tl"
+      viewBox="0 0 890 300"
+      role="img"
+      aria-label={`Work ends at ${clock(plan.endMin)}`}
+    >
       <Defs id={marks.id} />
       <path className="thin" d={`M0 46H${x1}M0 282H${x1}`} />
-      {hours.map((m) => <g key={m}><path className="gax" d={`M${X(m)} 34V282`} /><text className="n" x={X(m)} y="28" textAnchor="middle">{clock(m)}</text></g>)}
-      {rows.map(([id, name]) => <g key={id}><text className="b" x="0" y={Y(id) + 25}>{name}</text><path className="gax" d={`M0 ${Y(id) + 42}H${x1}`} /></g>)}
+      {hours.map((m) => (
+        <g key={m}>
+          <path className="gax" d={`M${X(m)} 34V282`} />
+          <text className="n" x={X(m)} y="28" textAnchor="middle">
+            {clock(m)}
+          </text>
+        </g>
+      ))}
+      {rows.map(([id, name]) => (
+        <g key={id}>
+          <text className="b" x="0" y={Y(id) + 25}>
+            {name}
+          </text>
+          <path className="gax" d={`M0 ${Y(id) + 42}H${x1}`} />
+        </g>
+      ))}
       <path className="hands" d={wayOfHands} />
-      {plan.bars.map((b, i) => <BarShape key={b.id} b={b} first={i === plan.bars.findIndex((x) => x.handsOn)} x={X(b.startMin)} w={X(b.endMin) - X(b.startMin)} y={Y(b.place)} fill={marks.fill('outer')} />)}
-      <path className="nowline" d={`M${x0} 46V282`} /><path className="f-blue" d={`M${x0 - 6} 40h12l-6 9z`} /><text className="bl" x={x0} y="298" textAnchor="middle">now {clock(0)}</text>
-      <path className="endline" d={`M${x1} 34V282`} /><text className="n b" x={x1} y="28" textAnchor="end" fontSize="18">ends {clock(plan.endMin)}</text>
+      {plan.bars.map((b, i) => (
+        <BarShape
+          key={b.id}
+          b={b}
+          first={i === plan.bars.findIndex((x) => x.handsOn)}
+          x={X(b.startMin)}
+          w={X(b.endMin) - X(b.startMin)}
+          y={Y(b.place)}
+          fill={marks.fill('outer')}
+        />
+      ))}
+      <path className="nowline" d={`M${x0} 46V282`} />
+      <path className="f-blue" d={`M${x0 - 6} 40h12l-6 9z`} />
+      <text className="bl" x={x0} y="298" textAnchor="middle">
+        now {clock(0)}
+      </text>
+      <path className="endline" d={`M${x1} 34V282`} />
+      <text className="n b" x={x1} y="28" textAnchor="end" fontSize="18">
+        ends {clock(plan.endMin)}
+      </text>
     </svg>
   );
 }
 
-function BarShape({ b, first, x, w, y, fill }: { b: Bar; first: boolean; x: number; w: number; y: number; fill: string }) {
+function BarShape({
+  b,
+  first,
+  x,
+  w,
+  y,
+  fill,
+}: {
+  b: Bar;
+  first: boolean;
+  x: number;
+  w: number;
+  y: number;
+  fill: string;
+}) {
   return (
-    <g><rect className={b.handsOn ? (first ? 'hb first' : 'hb') : 'wb'} fill={b.handsOn ? fill : 'none'} x={x} y={y + 6} width={w} height="28" />
-      <text className={first ? 'in-enc' : b.handsOn ? 'bgp' : ''} x={b.handsOn ? x : x + 6} y={b.handsOn ? y + 1 : y + 25}>{b.label}</text></g>
+    <g>
+      <rect
+        className={b.handsOn ? (first ? 'hb first' : 'hb') : 'wb'}
+        fill={b.handsOn ? fill : 'none'}
+        x={x}
+        y={y + 6}
+        width={w}
+        height="28"
+      />
+      <text
+        className={first ? 'in-enc' : b.handsOn ? 'bgp' : ''}
+        x={b.handsOn ? x : x + 6}
+        y={b.handsOn ? y + 1 : y + 25}
+      >
+        {b.label}
+      </text>
+    </g>
   );
 }

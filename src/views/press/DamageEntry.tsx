@@ -19,16 +19,54 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
   const none = share.trim() === '' && depth.trim() === '' && grooved;
   const wrong = !none && ((!p.ok && share !== '') || (p.ok && (p.value < 0 || p.value > 100)));
   const ready = none || (p.ok && d.ok && !wrong);
-  const body = { seat: kind, nickShare: p.ok ? p.value / 100 : 0, nickDepthMm: d.ok ? d.value : 0, sealTrack: seal, grooved };
+  const body = {
+    seat: kind,
+    nickShare: p.ok ? p.value / 100 : 0,
+    nickDepthMm: d.ok ? d.value : 0,
+    sealTrack: seal,
+    grooved,
+  };
   const verdicts = ready ? judgeDamage(kind, body) : kept ? judgeDamage(kind, kept) : [];
   return (
-    <details className="more" open={kept !== undefined}><summary>Marks on the seat{kept ? ', recorded' : ''}</summary>
-      <form className="grid gap-2" onSubmit={(e) => { e.preventDefault(); if (ready) void send('damage-read', body); }}>
-        <div className="pair-in"><label className={`field compact${wrong ? ' bad' : ''}`}><span>Share of the circle</span><span className="box"><input value={share} onChange={(e) => setShare(e.target.value)} inputMode="decimal" /><span className="un">%</span></span><span className="say">{wrong ? 'From 0 to 100 %.' : ''}</span></label><QuantityInput compact label="Deepest" dimension="length" text={depth} onText={setDepth} /></div>
-        <label className="check"><input type="checkbox" checked={seal} onChange={(e) => setSeal(e.target.checked)} /> Under a seal lip</label>
-        <label className="check"><input type="checkbox" checked={grooved} onChange={(e) => setGrooved(e.target.checked)} /> Grooved all round by a spun ring</label>
+    <details className="more" open={kept !== undefined}>
+      <summary>Marks on the seat{kept ? ', recorded' : ''}</summary>
+      <form
+        className="grid gap-2"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (ready) void send('damage-read', body);
+        }}
+      >
+        <div className="pair-in">
+          <label className={`field compact${wrong ? ' bad' : ''}`}>
+            <span>Share of the circle</span>
+            <span className="box">
+              <input value={share} onChange={(e) => setShare(e.target.value)} inputMode="decimal" />
+              <span className="un">%</span>
+            </span>
+            <span className="say">{wrong ? 'From 0 to 100 %.' : ''}</span>
+          </label>
+          <QuantityInput
+            compact
+            label="Deepest"
+            dimension="length"
+            text={depth}
+            onText={setDepth}
+          />
+        </div>
+        <label className="check">
+          <input type="checkbox" checked={seal} onChange={(e) => setSeal(e.target.checked)} /> Under
+          a seal lip
+        </label>
+        <label className="check">
+          <input type="checkbox" checked={grooved} onChange={(e) => setGrooved(e.target.checked)} />{' '}
+          Grooved all round by a spun ring
+        </label>
         <VerdictLines verdicts={verdicts} />
-        <button type="submit" className={`btn q small${ready ? '' : ' notyet'}`}>Record marks</button>
-      </form></details>
+        <button type="submit" className={`btn q small${ready ? '' : ' notyet'}`}>
+          Record marks
+        </button>
+      </form>
+    </details>
   );
 }

@@ -8,39 +8,134 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 
 /** Which face carries the magnet, as the bearing lies now; the stroke stays locked until it is right. */
-export function EncoderBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
+export function EncoderBody({
+  kicker,
+  tabs,
+  onNext,
+}: {
+  kicker: string;
+  tabs: ReactNode;
+  onNext: () => void;
+}) {
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
   const work = workOf(ctx, state, choices);
   const [side, setSide] = useState<Side | undefined>(state.encoderChecked?.side);
-  const [method, setMethod] = useState<'viewing-card' | 'paper-clip' | undefined>(state.encoderChecked?.method);
+  const [method, setMethod] = useState<'viewing-card' | 'paper-clip' | undefined>(
+    state.encoderChecked?.method,
+  );
   const sensor = sensorSide(ctx, state);
   const standing = encoderState(view);
   const checked = state.encoderChecked;
   const right = standing === 'right';
   const fresh = side !== checked?.side || method !== checked?.method;
-  if (standing === 'no-encoder') return <StationBody kicker={kicker} title="No encoder in this bearing" tabs={tabs} picture={<p className="note big">Either face may go first. Look at the seals all the same.</p>} side={<Call status="good">Nothing to check: this bearing carries no encoder.</Call>} actions={<MainAction label="Next" onAct={onNext} />} />;
-  if (!sensor) return <StationBody kicker={kicker} title="Which way does it face?" tabs={tabs} picture={<p className="note big">Where the sensor sits is not on record. The old part’s encoder says it: read it at Press out, Old part.</p>} side={<Call status="stop">The side is not guessed.</Call>} actions={<MainAction label="Record side" missing="Sensor side not known" />} />;
+  if (standing === 'no-encoder')
+    return (
+      <StationBody
+        kicker={kicker}
+        title="No encoder in this bearing"
+        tabs={tabs}
+        picture={
+          <p className="note big">Either face may go first. Look at the seals all the same.</p>
+        }
+        side={<Call status="good">Nothing to check: this bearing carries no encoder.</Call>}
+        actions={<MainAction label="Next" onAct={onNext} />}
+      />
+    );
+  if (!sensor)
+    return (
+      <StationBody
+        kicker={kicker}
+        title="Which way does it face?"
+        tabs={tabs}
+        picture={
+          <p className="note big">
+            Where the sensor sits is not on record. The old part’s encoder says it: read it at Press
+            out, Old part.
+          </p>
+        }
+        side={<Call status="stop">The side is not guessed.</Call>}
+        actions={<MainAction label="Record side" missing="Sensor side not known" />}
+      />
+    );
   return (
     <StationBody
-      kicker={kicker} title="Which way does it face?" tabs={tabs}
-      picture={work ? <EncoderPicture bearing={work.bearing} sensor={sensor} side={side} /> : <p className="note">Dimensions are not on record.</p>}
+      kicker={kicker}
+      title="Which way does it face?"
+      tabs={tabs}
+      picture={
+        work ? (
+          <EncoderPicture bearing={work.bearing} sensor={sensor} side={side} />
+        ) : (
+          <p className="note">Dimensions are not on record.</p>
+        )
+      }
       side={
         <>
-          <Call status={!checked ? 'check' : right ? 'good' : 'stop'}>{!checked ? 'Hold the viewing card to both faces before the bearing goes near the press.' : right ? `Encoder faces ${sensor}, to the sensor.` : `Encoder would face ${checked.side}; the sensor sits ${sensor}. Turn the bearing over: pressed in like this it is lost.`}</Call>
-          <section><h2>The magnet shows on the face that will look</h2><Choices name="Encoder faces" value={side} onValue={setSide} options={[{ id: 'inboard', label: 'inboard' }, { id: 'outboard', label: 'outboard' }]} /></section>
-          <section><h2>Found with</h2><Choices name="Found with" value={method} onValue={setMethod} options={[{ id: 'viewing-card', label: 'viewing card' }, { id: 'paper-clip', label: 'paper clip' }]} /></section>
-          <section className="p-0!"><Caution why="A magnet wipes the encoder; the lamp comes on and the bearing has to come out again.">Never find it with a magnet. Keep trays and pick-ups away.</Caution></section>
+          <Call status={!checked ? 'check' : right ? 'good' : 'stop'}>
+            {!checked
+              ? 'Hold the viewing card to both faces before the bearing goes near the press.'
+              : right
+                ? `Encoder faces ${sensor}, to the sensor.`
+                : `Encoder would face ${checked.side}; the sensor sits ${sensor}. Turn the bearing over: pressed in like this it is lost.`}
+          </Call>
+          <section>
+            <h2>The magnet shows on the face that will look</h2>
+            <Choices
+              name="Encoder faces"
+              value={side}
+              onValue={setSide}
+              options={[
+                { id: 'inboard', label: 'inboard' },
+                { id: 'outboard', label: 'outboard' },
+              ]}
+            />
+          </section>
+          <section>
+            <h2>Found with</h2>
+            <Choices
+              name="Found with"
+              value={method}
+              onValue={setMethod}
+              options={[
+                { id: 'viewing-card', label: 'viewing card' },
+                { id: 'paper-clip', label: 'paper clip' },
+              ]}
+            />
+          </section>
+          <section className="p-0!">
+            <Caution why="A magnet wipes the encoder; the lamp comes on and the bearing has to come out again.">
+              Never find it with a magnet. Keep trays and pick-ups away.
+            </Caution>
+          </section>
           <div className="grow" />
         </>
       }
-      actions={right && !fresh ? <MainAction label="Next" onAct={onNext} /> : <MainAction label={checked && !right ? 'Record again' : 'Record side'} missing={!side ? 'Tap the side' : !method ? 'Tap what it was found with' : undefined} onAct={() => side && method && send('encoder-checked', { side, method })} />}
+      actions={
+        right && !fresh ? (
+          <MainAction label="Next" onAct={onNext} />
+        ) : (
+          <MainAction
+            label={checked && !right ? 'Record again' : 'Record side'}
+            missing={!side ? 'Tap the side' : !method ? 'Tap what it was found with' : undefined}
+            onAct={() => side && method && send('encoder-checked', { side, method })}
+          />
+        )
+      }
     />
   );
 }
 
 /** Section as fitted: outboard left, inboard right, the sensor where it sits. */
-function EncoderPicture({ bearing, sensor, side }: { bearing: Bearing; sensor: Side; side: Side | undefined }) {
+function EncoderPicture({
+  bearing,
+  sensor,
+  side,
+}: {
+  bearing: Bearing;
+  sensor: Side;
+  side: Side | undefined;
+}) {
   const marks = useMarks();
   const u = Math.min(11, 400 / bearing.widthMm);
   const w = bearing.widthMm * u;
@@ -52,14 +147,61 @@ function EncoderPicture({ bearing, sensor, side }: { bearing: Bearing; sensor: S
   const sx = sensor === 'inboard' ? face('inboard') + 16 : face('outboard') - 16 - 90;
   const height = top - (bearing.boreMm / 2) * u + 60;
   return (
-    <svg className="dr enc" viewBox={`0 0 800 ${height}`} role="img" aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}>
+    <svg
+      className="dr enc"
+      viewBox={`0 0 800 ${height}`}
+      role="img"
+      aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}
+    >
       <Defs id={marks.id} />
-      <g transform={`translate(${mid - w / 2} ${top}) rotate(-90)`}><BearingHalf b={bearing} at={{ ax: 0, u }} top={0} marks={marks} encoderUp={side === undefined ? undefined : side === 'outboard'} wrong={wrong} /></g>
-      <path className="out f-sheet" d={`M${sx} ${seal - 26}h90v52h-90z`} /><path className="cl1" d={`M${sx - 12} ${seal}h114`} /><text className="b" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">sensor</text>
-      <text x="8" y={height - 12} fontSize="18">outboard, to the wheel</text><text x="792" y={height - 12} textAnchor="end" fontSize="18">inboard, to the shaft</text>
-      {wrong && <><text className="st" x={mid} y="40" textAnchor="middle" fontSize="22">air gap grows by about {bearing.widthMm} mm: no signal</text><path className="dim" markerStart={marks.arrow} markerEnd={marks.arrow} d={`M${face(side)} 70H${sensor === 'inboard' ? sx : sx + 90}`} /><path className="extl" d={`M${face(side)} 60V${top - (bearing.outerMm / 2) * u}M${sensor === 'inboard' ? sx : sx + 90} 60V${seal - 26}`} /></>}
-      {side !== undefined && !wrong && <text className="in-enc" x={mid} y="60" textAnchor="middle" fontSize="20">encoder {side}, at the sensor</text>}
-      {side === undefined && <text className="cap" x={mid} y="60" textAnchor="middle">Both faces look alike to the eye: only the card shows the magnet</text>}
+      <g transform={`translate(${mid - w / 2} ${top}) rotate(-90)`}>
+        <BearingHalf
+          b={bearing}
+          at={{ ax: 0, u }}
+          top={0}
+          marks={marks}
+          encoderUp={side === undefined ? undefined : side === 'outboard'}
+          wrong={wrong}
+        />
+      </g>
+      <path className="out f-sheet" d={`M${sx} ${seal - 26}h90v52h-90z`} />
+      <path className="cl1" d={`M${sx - 12} ${seal}h114`} />
+      <text className="b" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">
+        sensor
+      </text>
+      <text x="8" y={height - 12} fontSize="18">
+        outboard, to the wheel
+      </text>
+      <text x="792" y={height - 12} textAnchor="end" fontSize="18">
+        inboard, to the shaft
+      </text>
+      {wrong && (
+        <>
+          <text className="st" x={mid} y="40" textAnchor="middle" fontSize="22">
+            air gap grows by about {bearing.widthMm} mm: no signal
+          </text>
+          <path
+            className="dim"
+            markerStart={marks.arrow}
+            markerEnd={marks.arrow}
+            d={`M${face(side)} 70H${sensor === 'inboard' ? sx : sx + 90}`}
+          />
+          <path
+            className="extl"
+            d={`M${face(side)} 60V${top - (bearing.outerMm / 2) * u}M${sensor === 'inboard' ? sx : sx + 90} 60V${seal - 26}`}
+          />
+        </>
+      )}
+      {side !== undefined && !wrong && (
+        <text className="in-enc" x={mid} y="60" textAnchor="middle" fontSize="20">
+          encoder {side}, at the sensor
+        </text>
+      )}
+      {side === undefined && (
+        <text className="cap" x={mid} y="60" textAnchor="middle">
+          Both faces look alike to the eye: only the card shows the magnet
+        </text>
+      )}
     </svg>
   );
 }

@@ -1,7 +1,13 @@
 import { useRef } from 'react';
 import { Plus } from 'lucide-react';
 import { parseQuantity } from '../../core/units/index.ts';
-import { fromPressureText, screwForceKn, type Operation, type Press, type ScrewTool } from '../../core/press/index.ts';
+import {
+  fromPressureText,
+  screwForceKn,
+  type Operation,
+  type Press,
+  type ScrewTool,
+} from '../../core/press/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
@@ -12,16 +18,30 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   const [force, setForce, clearForce] = useDraft(`${view.job.id}:${operation}:force`);
   const [travel, setTravel, clearTravel] = useDraft(`${view.job.id}:${operation}:travel`);
   // What is typed anew is no longer what was refused.
-  const typed = (set: (t: string) => void) => (t: string) => { if (problem) clear(); set(t); };
+  const typed = (set: (t: string) => void) => (t: string) => {
+    if (problem) clear();
+    set(t);
+  };
   const form = useRef<HTMLFormElement>(null);
   // A gauge may read pressure, and a wrench on a screw torque: force by the piston, or by the greased thread.
   const other = press.screw ? fromTorque(force, press.screw) : fromPressureText(force, press);
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
-    const f = other?.ok ? { ok: true as const, value: other.forceKn, typed: force.trim() } : other ? { ok: false as const } : parseQuantity(force, 'force');
+    const f = other?.ok
+      ? { ok: true as const, value: other.forceKn, typed: force.trim() }
+      : other
+        ? { ok: false as const }
+        : parseQuantity(force, 'force');
     const t = parseQuantity(travel, 'length');
     if (!f.ok || !t.ok) return form.current?.querySelectorAll('input')[f.ok ? 0 : 1]?.focus();
-    if (await send('stroke-reading', { operation, forceKn: f.value, travelMm: t.value, typed: `${f.typed} at ${t.typed}`.slice(0, 80) })) {
+    if (
+      await send('stroke-reading', {
+        operation,
+        forceKn: f.value,
+        travelMm: t.value,
+        typed: `${f.typed} at ${t.typed}`.slice(0, 80),
+      })
+    ) {
       clearForce();
       clearTravel();
       form.current?.querySelector('input')?.focus();
@@ -29,16 +49,41 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   };
   return (
     <form ref={form} className="gauge" onSubmit={submit}>
-      <QuantityInput label="Travel" dimension="length" decimals={1} text={travel} onText={typed(setTravel)} fault={faultOf(problem, 'travelMm')} />
-      <QuantityInput label={press.screw ? 'Wrench or gauge' : 'Gauge'} dimension="force" text={force} onText={typed(setForce)} fault={faultOf(problem, 'forceKn') ?? (other && !other.ok ? other.reason : undefined)} {...(other?.ok ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` } : {})} />
-      <button type="submit" className="btn q small" aria-label="Add reading"><Plus aria-hidden="true" /></button>
+      <QuantityInput
+        label="Travel"
+        dimension="length"
+        decimals={1}
+        text={travel}
+        onText={typed(setTravel)}
+        fault={faultOf(problem, 'travelMm')}
+      />
+      <QuantityInput
+        label={press.screw ? 'Wrench or gauge' : 'Gauge'}
+        dimension="force"
+        text={force}
+        onText={typed(setForce)}
+        fault={faultOf(problem, 'forceKn') ?? (other && !other.ok ? other.reason : undefined)}
+        {...(other?.ok
+          ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` }
+          : {})}
+      />
+      <button type="submit" className="btn q small" aria-label="Add reading">
+        <Plus aria-hidden="true" />
+      </button>
     </form>
   );
 }
 
 /** Force of the greased screw from a torque with its unit; undefined where the text is a force. */
-function fromTorque(text: string, screw: ScrewTool): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
+function fromTorque(
+  text: string,
+  screw: ScrewTool,
+): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
   if (/k?n\s*$|kip|tonf?\s*$|lbf\s*$/iu.test(text) && !/m\s*$/iu.test(text)) return undefined;
   const t = parseQuantity(text, 'torque');
-  return t.ok ? { ok: true, forceKn: screwForceKn(t.value, screw) } : text.trim() === '' ? undefined : { ok: false, reason: t.reason };
+  return t.ok
+    ? { ok: true, forceKn: screwForceKn(t.value, screw) }
+    : text.trim() === ''
+      ? undefined
+      : { ok: false, reason: t.reason };
 }

@@ -1,11 +1,35 @@
 import { useState, type ReactNode } from 'react';
-import { DndContext, DragOverlay, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent, type KeyboardCoordinateGetter } from '@dnd-kit/core';
-import { judgeStack, roles, type Adapter, type Bench, type Role, type Stack } from '../../core/press/index.ts';
+import {
+  DndContext,
+  DragOverlay,
+  KeyboardSensor,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+} from '@dnd-kit/core';
+import {
+  judgeStack,
+  roles,
+  type Adapter,
+  type Bench,
+  type Role,
+  type Stack,
+} from '../../core/press/index.ts';
 import { verdictWords } from '../../ui/Marks.tsx';
 import { layoutOf } from '../../ui/section/layout.ts';
 import { PieceFigure } from './PieceFigure.tsx';
 
-const roleWords: Record<Role, string> = { cap: 'under the ram', pusher: 'pushes', support: 'carries', riser: 'raises' };
+const roleWords: Record<Role, string> = {
+  cap: 'under the ram',
+  pusher: 'pushes',
+  support: 'carries',
+  riser: 'raises',
+};
 
 /** Arrow keys go from place to place along the axis. */
 const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordinates }) => {
@@ -17,44 +41,123 @@ const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordina
   if (!own || places.length === 0) return undefined;
   const at = context.over ? roles.indexOf(context.over.id as Role) : step > 0 ? -1 : roles.length;
   const next = places[Math.max(0, Math.min(places.length - 1, at + step))]!;
-  return { x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2), y: currentCoordinates.y + next.top + next.height / 2 - (own.top + own.height / 2) };
+  return {
+    x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2),
+    y: currentCoordinates.y + next.top + next.height / 2 - (own.top + own.height / 2),
+  };
 };
 
 /** A piece hanging over a place. */
-export interface Held { role: Role; piece: Adapter }
+export interface Held {
+  role: Role;
+  piece: Adapter;
+}
 
 /** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
-export function HandStack({ kit, stack, bench, onHold, onLay, children }: { kit: readonly Adapter[]; stack: Stack; bench: Bench; /** A piece hangs over a place, or none does any more. */ onHold: (over: Held | undefined) => void; onLay: (role: Role, piece: Adapter) => void; children: ReactNode }) {
-  const sensors = useSensors(useSensor(MouseSensor, { activationConstraint: { distance: 6 } }), useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }), useSensor(KeyboardSensor, { coordinateGetter: toNextPlace }));
+export function HandStack({
+  kit,
+  stack,
+  bench,
+  onHold,
+  onLay,
+  children,
+}: {
+  kit: readonly Adapter[];
+  stack: Stack;
+  bench: Bench;
+  /** A piece hangs over a place, or none does any more. */ onHold: (
+    over: Held | undefined,
+  ) => void;
+  onLay: (role: Role, piece: Adapter) => void;
+  children: ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: toNextPlace }),
+  );
   const [held, setHeld] = useState<Adapter>();
   const [over, setOver] = useState<Role>();
   const judged = held && over ? judgeStack({ ...stack, [over]: held }, bench) : undefined;
-  const word = judged && (judged.verdicts.find((v) => v.status === judged.status && v.text.startsWith(held!.name)) ?? judged.verdicts[0]);
-  const hang = (place: Role | undefined) => { setOver(place); onHold(held && place ? { role: place, piece: held } : undefined); };
-  const drop = () => { setHeld(undefined); setOver(undefined); onHold(undefined); };
+  const word =
+    judged &&
+    (judged.verdicts.find((v) => v.status === judged.status && v.text.startsWith(held!.name)) ??
+      judged.verdicts[0]);
+  const hang = (place: Role | undefined) => {
+    setOver(place);
+    onHold(held && place ? { role: place, piece: held } : undefined);
+  };
+  const drop = () => {
+    setHeld(undefined);
+    setOver(undefined);
+    onHold(undefined);
+  };
   const lay = ({ over: place }: DragEndEvent) => {
     if (held && place) onLay(place.id as Role, held);
     drop();
   };
   return (
-    <DndContext sensors={sensors} onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))} onDragOver={(e) => hang(e.over?.id as Role | undefined)} onDragEnd={lay} onDragCancel={drop}>
+    <DndContext
+      sensors={sensors}
+      onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))}
+      onDragOver={(e) => hang(e.over?.id as Role | undefined)}
+      onDragEnd={lay}
+      onDragCancel={drop}
+    >
       <div className={`hand-stack${held ? ' holding' : ''}`}>
         {children}
-        {judged && word && <p className={`hand-word is-${judged.status}`} role="status"><b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b> {word.text}</p>}
-        <ul className="hand-drawer" aria-label="Drawer: draw a piece on to the axis">{kit.filter((a) => !a.retired).map((a) => <li key={a.id}><Piece piece={a} /></li>)}</ul>
+        {judged && word && (
+          <p className={`hand-word is-${judged.status}`} role="status">
+            <b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b> {word.text}
+          </p>
+        )}
+        <ul className="hand-drawer" aria-label="Drawer: draw a piece on to the axis">
+          {kit
+            .filter((a) => !a.retired)
+            .map((a) => (
+              <li key={a.id}>
+                <Piece piece={a} />
+              </li>
+            ))}
+        </ul>
       </div>
-      <DragOverlay dropAnimation={null}>{held && <div className="hand-held"><PieceFigure piece={held} /></div>}</DragOverlay>
+      <DragOverlay dropAnimation={null}>
+        {held && (
+          <div className="hand-held">
+            <PieceFigure piece={held} />
+          </div>
+        )}
+      </DragOverlay>
     </DndContext>
   );
 }
 
 function Piece({ piece }: { piece: Adapter }) {
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: piece.id });
-  return <button ref={setNodeRef} type="button" className={isDragging ? 'gone' : ''} {...listeners} {...attributes}><PieceFigure piece={piece} /><span>{piece.name}</span></button>;
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      className={isDragging ? 'gone' : ''}
+      {...listeners}
+      {...attributes}
+    >
+      <PieceFigure piece={piece} />
+      <span>{piece.name}</span>
+    </button>
+  );
 }
 
 /** Places on the axis that take a piece, drawn over the section as the stack lies: they stay while the drawing shows what hangs there. */
-export function DropPlaces({ stack, bench, travelMm }: { stack: Stack; bench: Bench; travelMm: number }) {
+export function DropPlaces({
+  stack,
+  bench,
+  travelMm,
+}: {
+  stack: Stack;
+  bench: Bench;
+  travelMm: number;
+}) {
   const { scene, y } = layoutOf(stack, bench, travelMm);
   const { at } = scene;
   const head = y(at.cap?.[0] ?? at.pusher?.[0] ?? scene.ramBottom);
@@ -63,12 +166,36 @@ export function DropPlaces({ stack, bench, travelMm }: { stack: Stack; bench: Be
     const z = at[role];
     if (z) return [y(z[0]), y(z[1])];
     // An empty place at either end still takes a piece.
-    return role === 'cap' ? [Math.max(0, head - 34), head] : role === 'riser' && at.support ? [foot, Math.min(580, foot + 30)] : undefined;
+    return role === 'cap'
+      ? [Math.max(0, head - 34), head]
+      : role === 'riser' && at.support
+        ? [foot, Math.min(580, foot + 30)]
+        : undefined;
   };
-  return <g>{roles.map((r) => { const s = span(r); return s && <Place key={r} role={r} from={s[0]} to={Math.max(s[0] + 26, s[1])} />; })}</g>;
+  return (
+    <g>
+      {roles.map((r) => {
+        const s = span(r);
+        return s && <Place key={r} role={r} from={s[0]} to={Math.max(s[0] + 26, s[1])} />;
+      })}
+    </g>
+  );
 }
 
 function Place({ role, from, to }: { role: Role; from: number; to: number }) {
   const { setNodeRef, isOver } = useDroppable({ id: role });
-  return <g className={`place${isOver ? ' over' : ''}`}><rect ref={(el) => setNodeRef(el as unknown as HTMLElement | null)} x="80" y={from} width="424" height={to - from} /><text className="cap" x="86" y={from + 16}>{roleWords[role]}</text></g>;
+  return (
+    <g className={`place${isOver ? ' over' : ''}`}>
+      <rect
+        ref={(el) => setNodeRef(el as unknown as HTMLElement | null)}
+        x="80"
+        y={from}
+        width="424"
+        height={to - from}
+      />
+      <text className="cap" x="86" y={from + 16}>
+        {roleWords[role]}
+      </text>
+    </g>
+  );
 }

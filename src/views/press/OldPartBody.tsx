@@ -9,28 +9,68 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { call, useJob } from '../shell/useJob.ts';
 
 /** Is the old one the same as the new? Read on the bench, dimension by dimension, then accepted or chosen again. */
-export function OldPartBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
+export function OldPartBody({
+  kicker,
+  tabs,
+  onNext,
+}: {
+  kicker: string;
+  tabs: ReactNode;
+  onNext: () => void;
+}) {
   const { view, send, choose } = useJob();
   const { ctx, state, choices } = view;
   const { picture, side, left, list, part, instrument, conflicts } = useMeasure({ off: true });
   const own = chosenComparison(ctx, state, choices);
-  const accept = async () => { if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext(); };
+  const accept = async () => {
+    if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext();
+  };
   const status = left > 0 ? 'check' : (own?.status ?? 'stop');
   return (
     <StationBody
-      kicker={kicker} title="Same as the new one?" tabs={tabs} picture={picture}
+      kicker={kicker}
+      title="Same as the new one?"
+      tabs={tabs}
+      picture={picture}
       side={
         <>
-          <Call status={status}>{left > 0 ? `${left} ${left === 1 ? 'reading' : 'readings'} to go${instrument ? ` with the ${instrument.name}` : ''}.` : own?.status === 'good' ? `${part?.number} is the same where it matters.` : own?.blockers[0]?.text ?? `${part?.number} is within doubt: measure again with a finer instrument.`}</Call>
+          <Call status={status}>
+            {left > 0
+              ? `${left} ${left === 1 ? 'reading' : 'readings'} to go${instrument ? ` with the ${instrument.name}` : ''}.`
+              : own?.status === 'good'
+                ? `${part?.number} is the same where it matters.`
+                : (own?.blockers[0]?.text ??
+                  `${part?.number} is within doubt: measure again with a finer instrument.`)}
+          </Call>
           {side}
-          <section className="cands"><Legend />
-            {list.slice(0, 4).map((c) => <Candidate key={c.part.number} c={c} chosen={c.part.number === part?.number} onChoose={() => choose('match', { partNumber: c.part.number })} />)}
+          <section className="cands">
+            <Legend />
+            {list.slice(0, 4).map((c) => (
+              <Candidate
+                key={c.part.number}
+                c={c}
+                chosen={c.part.number === part?.number}
+                onChoose={() => choose('match', { partNumber: c.part.number })}
+              />
+            ))}
           </section>
           <KeepRing />
           <div className="grow" />
         </>
       }
-      actions={<MainAction label={state.partConfirmed === part?.number && left === 0 ? 'Next' : 'Accept part'} missing={left > 0 ? `${left} ${left === 1 ? 'reading' : 'readings'} to go` : own?.status === 'stop' ? 'Choose another part: this one is blocked' : conflicts[0]?.reason} onAct={accept} />}
+      actions={
+        <MainAction
+          label={state.partConfirmed === part?.number && left === 0 ? 'Next' : 'Accept part'}
+          missing={
+            left > 0
+              ? `${left} ${left === 1 ? 'reading' : 'readings'} to go`
+              : own?.status === 'stop'
+                ? 'Choose another part: this one is blocked'
+                : conflicts[0]?.reason
+          }
+          onAct={accept}
+        />
+      }
     />
   );
 }
@@ -43,9 +83,38 @@ function KeepRing() {
   const part = chosenPart(ctx, choices);
   const outer = meanOf(state.oldReadings.outerMm);
   const width = meanOf(state.oldReadings.widthMm);
-  if (!part || !['ring-set', 'ball-set', 'taper-set'].includes(part.kind) || outer === undefined || width === undefined) return null;
+  if (
+    !part ||
+    !['ring-set', 'ball-set', 'taper-set'].includes(part.kind) ||
+    outer === undefined ||
+    width === undefined
+  )
+    return null;
   const ring = keptRing(job.number, outer, part.bearing.outerFaceInnerMm, width);
   const known = ctx.adapters.some((a) => a.id === ring.id);
-  const keep = async () => { const r = await call<Adapter>('POST', '/api/adapters', ring); setSaid(r.ok ? `${ring.name} is in the kit: grind ${grindMm} mm off before it is used.` : (r.problem.errors[0]?.reason ?? r.problem.detail)); };
-  return <section><h2>Keep the old ring as a driver</h2>{said || known ? <p className="note">{said ?? `${ring.name} is in the kit.`}</p> : <><p className="cap num">{ring.outerMm} × {ring.innerMm} × {ring.heightMm} mm once ground {grindMm} mm off</p><button type="button" className="btn q small w-full mt-1" onClick={keep}>Into the kit</button></>}</section>;
+  const keep = async () => {
+    const r = await call<Adapter>('POST', '/api/adapters', ring);
+    setSaid(
+      r.ok
+        ? `${ring.name} is in the kit: grind ${grindMm} mm off before it is used.`
+        : (r.problem.errors[0]?.reason ?? r.problem.detail),
+    );
+  };
+  return (
+    <section>
+      <h2>Keep the old ring as a driver</h2>
+      {said || known ? (
+        <p className="note">{said ?? `${ring.name} is in the kit.`}</p>
+      ) : (
+        <>
+          <p className="cap num">
+            {ring.outerMm} × {ring.innerMm} × {ring.heightMm} mm once ground {grindMm} mm off
+          </p>
+          <button type="button" className="btn q small w-full mt-1" onClick={keep}>
+            Into the kit
+          </button>
+        </>
+      )}
+    </section>
+  );
 }

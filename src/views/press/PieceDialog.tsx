@@ -1,28 +1,83 @@
-import { judgeStack, type Adapter, type Bench, type Judgement, type Role, type Stack } from '../../core/press/index.ts';
+import {
+  judgeStack,
+  type Adapter,
+  type Bench,
+  type Judgement,
+  type Role,
+  type Stack,
+} from '../../core/press/index.ts';
 import type { Status } from '../../core/verdict.ts';
 import { Dialog } from '../../ui/Panels.tsx';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { PieceFigure } from './PieceFigure.tsx';
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
-const titles: Record<Role, string> = { cap: 'What lies on the pusher?', pusher: 'What pushes?', support: 'What does it stand on?', riser: 'What raises it?' };
+const titles: Record<Role, string> = {
+  cap: 'What lies on the pusher?',
+  pusher: 'What pushes?',
+  support: 'What does it stand on?',
+  riser: 'What raises it?',
+};
 
 const stops = (j: Judgement) => j.verdicts.filter((v) => v.status === 'stop').length;
 
 /** What speaks of this piece itself comes before what it does to the whole. */
-const word = (piece: Adapter, j: Judgement) => (j.verdicts.find((v) => v.status === j.status && v.text.startsWith(piece.name)) ?? j.verdicts[0])?.text;
+const word = (piece: Adapter, j: Judgement) =>
+  (j.verdicts.find((v) => v.status === j.status && v.text.startsWith(piece.name)) ?? j.verdicts[0])
+    ?.text;
 
 /** The drawer: every piece judged in this place of this stack, best first; a refused one says why. */
-export function PieceDialog({ role, stack, bench, kit, onPick, onClose }: { role: Role; stack: Stack; bench: Bench; kit: readonly Adapter[]; onPick: (a: Adapter | undefined) => void; onClose: () => void }) {
-  const judged: { piece: Adapter; j: Judgement }[] = kit.map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) })).sort((a, b) => order[a.j.status] - order[b.j.status] || stops(a.j) - stops(b.j) || b.j.score - a.j.score);
+export function PieceDialog({
+  role,
+  stack,
+  bench,
+  kit,
+  onPick,
+  onClose,
+}: {
+  role: Role;
+  stack: Stack;
+  bench: Bench;
+  kit: readonly Adapter[];
+  onPick: (a: Adapter | undefined) => void;
+  onClose: () => void;
+}) {
+  const judged: { piece: Adapter; j: Judgement }[] = kit
+    .map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) }))
+    .sort(
+      (a, b) =>
+        order[a.j.status] - order[b.j.status] || stops(a.j) - stops(b.j) || b.j.score - a.j.score,
+    );
   return (
     <Dialog title={titles[role]} onClose={onClose}>
       <ul className="drawer">
-        {(role === 'cap' || role === 'riser') && <li><button type="button" onClick={() => onPick(undefined)}><span className="fig">–</span><span><b>Nothing</b></span></button></li>}
+        {(role === 'cap' || role === 'riser') && (
+          <li>
+            <button type="button" onClick={() => onPick(undefined)}>
+              <span className="fig">–</span>
+              <span>
+                <b>Nothing</b>
+              </span>
+            </button>
+          </li>
+        )}
         {judged.map(({ piece, j }) => (
           <li key={piece.id}>
-            <button type="button" onClick={() => onPick(piece)} aria-label={`${piece.name}: ${verdictWords[j.status]}`}>
-              <PieceFigure piece={piece} /><span><b>{piece.name}</b> <span className="num cap">{piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}</span><br /><span className="note">{word(piece, j)}</span></span><VerdictShape status={j.status} size={26} />
+            <button
+              type="button"
+              onClick={() => onPick(piece)}
+              aria-label={`${piece.name}: ${verdictWords[j.status]}`}
+            >
+              <PieceFigure piece={piece} />
+              <span>
+                <b>{piece.name}</b>{' '}
+                <span className="num cap">
+                  {piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}
+                </span>
+                <br />
+                <span className="note">{word(piece, j)}</span>
+              </span>
+              <VerdictShape status={j.status} size={26} />
             </button>
           </li>
         ))}

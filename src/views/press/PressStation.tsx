@@ -1,4 +1,13 @@
-import { confirmed, encoderState, missingFor, seatKinds, stepsOf, walkOf, workOf, type JobNow } from '../../core/job/index.ts';
+import {
+  confirmed,
+  encoderState,
+  missingFor,
+  seatKinds,
+  stepsOf,
+  walkOf,
+  workOf,
+  type JobNow,
+} from '../../core/job/index.ts';
 import { facts, type Task } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
@@ -13,27 +22,47 @@ import { SeatVerdictBody } from './SeatVerdictBody.tsx';
 import { StrokeBody } from './StrokeBody.tsx';
 
 type Station = 'press-out' | 'press-in';
-const after: Record<Station, { id: string; label: string }> = { 'press-out': { id: 'press-in', label: 'To Press in' }, 'press-in': { id: 'torque', label: 'To Torque' } };
+const after: Record<Station, { id: string; label: string }> = {
+  'press-out': { id: 'press-in', label: 'To Press in' },
+  'press-in': { id: 'torque', label: 'To Torque' },
+};
 
 /** Press out or press in: the tasks of the job's family in the order of the metal, one tab each. */
 export function PressStation({ station, ...props }: SheetProps & { station: Station }) {
-  return <JobSheet {...props} station={station}><Body station={station} /></JobSheet>;
+  return (
+    <JobSheet {...props} station={station}>
+      <Body station={station} />
+    </JobSheet>
+  );
 }
 
 /** A wheel stud is changed only where one is damaged, so its strokes wait behind the others: out, then in. */
-const studTask = (out: boolean): Task => ({ id: 'stud', name: 'Stud', kind: 'stroke', operation: out ? 'stud-in' : 'stud-out', spare: true });
+const studTask = (out: boolean): Task => ({
+  id: 'stud',
+  name: 'Stud',
+  kind: 'stroke',
+  operation: out ? 'stud-in' : 'stud-out',
+  spare: true,
+});
 
 function isDone(t: Task, job: JobNow): boolean {
   const { state } = job;
   const seats = seatKinds(job);
   switch (t.kind) {
-    case 'strip': return stepsOf(job, 'strip').every((s) => state.stepsDone.strip.includes(s.id));
-    case 'stroke': return state.strokes[t.operation] !== undefined;
-    case 'facts': return t.facts.every((f) => state.facts.includes(f));
-    case 'old': return confirmed(job);
-    case 'seats': return seats.length > 0 && seats.every((k) => state.seats[k]);
-    case 'verdict': return seats.length > 0 && seats.every((k) => state.seatDecisions[k]);
-    case 'encoder': return ['no-encoder', 'right'].includes(encoderState(job));
+    case 'strip':
+      return stepsOf(job, 'strip').every((s) => state.stepsDone.strip.includes(s.id));
+    case 'stroke':
+      return state.strokes[t.operation] !== undefined;
+    case 'facts':
+      return t.facts.every((f) => state.facts.includes(f));
+    case 'old':
+      return confirmed(job);
+    case 'seats':
+      return seats.length > 0 && seats.every((k) => state.seats[k]);
+    case 'verdict':
+      return seats.length > 0 && seats.every((k) => state.seatDecisions[k]);
+    case 'encoder':
+      return ['no-encoder', 'right'].includes(encoderState(job));
   }
 }
 
@@ -41,28 +70,81 @@ function Body({ station }: { station: Station }) {
   const { view, send } = useJob();
   const walk = walkOf(view);
   const own = (station === 'press-out' ? walk?.out : walk?.in) ?? [];
-  const studs = workOf(view.ctx, view.state, view.choices)?.stud && station === 'press-in' ? [studTask(view.state.strokes['stud-out'] !== undefined)] : [];
+  const studs =
+    workOf(view.ctx, view.state, view.choices)?.stud && station === 'press-in'
+      ? [studTask(view.state.strokes['stud-out'] !== undefined)]
+      : [];
   const tasks = [...own, ...studs];
   const done = tasks.filter((t) => isDone(t, view)).map((t) => t.id);
   const firstOpen = own.find((t) => !done.includes(t.id))?.id ?? own.at(-1)?.id ?? '';
   const [open, setOpen] = useTab(`${station}:${view.job.id}`, firstOpen);
-  const at = Math.max(0, tasks.findIndex((t) => t.id === open));
+  const at = Math.max(
+    0,
+    tasks.findIndex((t) => t.id === open),
+  );
   const task = tasks[at];
   const name = station === 'press-out' ? 'Press out' : 'Press in';
-  if (!task) return <StationBody kicker={name} title="Not walked here" picture={<p className="note big">This family is worked by the maker’s instructions.</p>} side={<Call status="stop">Nothing to press for this family.</Call>} actions={<MainAction label="Next" missing="Not walked in this version" />} />;
+  if (!task)
+    return (
+      <StationBody
+        kicker={name}
+        title="Not walked here"
+        picture={<p className="note big">This family is worked by the maker’s instructions.</p>}
+        side={<Call status="stop">Nothing to press for this family.</Call>}
+        actions={<MainAction label="Next" missing="Not walked in this version" />}
+      />
+    );
   const tabs = <Tabs tabs={tasks} open={task.id} done={done} onOpen={setOpen} />;
-  const kicker = task.kind === 'stroke' && task.spare ? `${name}, where one is damaged` : `${name}, ${at + 1} of ${own.length}`;
+  const kicker =
+    task.kind === 'stroke' && task.spare
+      ? `${name}, where one is damaged`
+      : `${name}, ${at + 1} of ${own.length}`;
   const missing = missingFor(station, view)[0];
-  const finish = async () => { if (view.state.done.includes(station) || (await send('station-done', { station }))) location.assign(`/jobs/${view.job.id}/${after[station].id}`); };
+  const finish = async () => {
+    if (view.state.done.includes(station) || (await send('station-done', { station })))
+      location.assign(`/jobs/${view.job.id}/${after[station].id}`);
+  };
   const last = at === own.length - 1;
   const next = () => setOpen(own[at + 1]?.id ?? firstOpen);
   switch (task.kind) {
-    case 'strip': return <StepsBody phase="strip" kicker={kicker} tabs={tabs} onNext={next} />;
-    case 'stroke': return <StrokeBody key={task.operation} operation={task.operation} kicker={kicker} tabs={tabs} onNext={next} />;
-    case 'facts': return <FactBody kicker={kicker} title={task.title} tabs={tabs} facts={task.facts} onNext={last ? finish : next} {...(last ? { nextLabel: after[station].label, missing: missing === undefined || task.facts.some((f) => missing.startsWith(facts[f].ask)) ? undefined : missing } : {})} />;
-    case 'old': return <OldPartBody kicker={kicker} tabs={tabs} onNext={next} />;
-    case 'seats': return <SeatReadBody kicker={kicker} tabs={tabs} onDone={finish} missing={missing} />;
-    case 'verdict': return <SeatVerdictBody kicker={kicker} tabs={tabs} onNext={next} />;
-    case 'encoder': return <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />;
+    case 'strip':
+      return <StepsBody phase="strip" kicker={kicker} tabs={tabs} onNext={next} />;
+    case 'stroke':
+      return (
+        <StrokeBody
+          key={task.operation}
+          operation={task.operation}
+          kicker={kicker}
+          tabs={tabs}
+          onNext={next}
+        />
+      );
+    case 'facts':
+      return (
+        <FactBody
+          kicker={kicker}
+          title={task.title}
+          tabs={tabs}
+          facts={task.facts}
+          onNext={last ? finish : next}
+          {...(last
+            ? {
+                nextLabel: after[station].label,
+                missing:
+                  missing === undefined || task.facts.some((f) => missing.startsWith(facts[f].ask))
+                    ? undefined
+                    : missing,
+              }
+            : {})}
+        />
+      );
+    case 'old':
+      return <OldPartBody kicker={kicker} tabs={tabs} onNext={next} />;
+    case 'seats':
+      return <SeatReadBody kicker={kicker} tabs={tabs} onDone={finish} missing={missing} />;
+    case 'verdict':
+      return <SeatVerdictBody kicker={kicker} tabs={tabs} onNext={next} />;
+    case 'encoder':
+      return <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />;
   }
 }

@@ -8,23 +8,50 @@ import { stackIds, type Stroke } from './useStroke.ts';
 
 /** What is measured after the stroke, with the ram released. */
 const depthOf: Partial<Record<Operation, string>> = {
-  'bearing-in': 'Seat depth, knuckle face to where the ring seats', 'hub-in': 'Travel of the hub to the ring, measured', 'cartridge-in': 'Travel of the cartridge until the shoulder stands', 'shaft-bearing-on': 'Travel of the bearing to the shoulder', 'press-ring-on': 'Travel of the ring to the bearing', 'shell-in': 'Depth of the shell from where it entered', 'seal-in': 'Depth of the seal’s inner end', 'stud-in': 'Travel of the stud until its head stands',
+  'bearing-in': 'Seat depth, knuckle face to where the ring seats',
+  'hub-in': 'Travel of the hub to the ring, measured',
+  'cartridge-in': 'Travel of the cartridge until the shoulder stands',
+  'shaft-bearing-on': 'Travel of the bearing to the shoulder',
+  'press-ring-on': 'Travel of the ring to the bearing',
+  'shell-in': 'Depth of the shell from where it entered',
+  'seal-in': 'Depth of the seal’s inner end',
+  'stud-in': 'Travel of the stud until its head stands',
 };
 
 /** Keeps the stroke: peak of the readings, and the seat depth measured with the ram released. */
-export function RecordDialog({ stroke: { operation, bench, readings }, stack, onClose }: { stroke: Stroke; stack: Stack; onClose: () => void }) {
+export function RecordDialog({
+  stroke: { operation, bench, readings },
+  stack,
+  onClose,
+}: {
+  stroke: Stroke;
+  stack: Stack;
+  onClose: () => void;
+}) {
   const { view, send, problem } = useJob();
   const { fitting, travelMm } = bench.requirement;
   const [depth, setDepth, clear] = useDraft(`${view.job.id}:${operation}:depth`);
   const parsed = parseQuantity(depth, 'length');
   // Blows have no gauge, so nothing stands for a force.
-  const peakKn = bench.press.kind === 'hammer' || readings.length === 0 ? undefined : Math.max(...readings.map((r) => r.forceKn));
+  const peakKn =
+    bench.press.kind === 'hammer' || readings.length === 0
+      ? undefined
+      : Math.max(...readings.map((r) => r.forceKn));
   const depthMm = fitting && parsed.ok ? parsed.value : undefined;
-  const verdict = !fitting || depthMm !== undefined ? judgeStroke({ peakKn, depthMm }, bench) : undefined;
+  const verdict =
+    !fitting || depthMm !== undefined ? judgeStroke({ peakKn, depthMm }, bench) : undefined;
   const record = async (e: React.FormEvent) => {
     e.preventDefault();
     if (fitting && depthMm === undefined) return;
-    if (await send('stroke-recorded', { operation, pressId: bench.press.id, stack: stackIds(stack), ...(peakKn === undefined ? {} : { peakKn }), ...(depthMm === undefined ? {} : { depthMm }) })) {
+    if (
+      await send('stroke-recorded', {
+        operation,
+        pressId: bench.press.id,
+        stack: stackIds(stack),
+        ...(peakKn === undefined ? {} : { peakKn }),
+        ...(depthMm === undefined ? {} : { depthMm }),
+      })
+    ) {
       clear();
       onClose();
     }
@@ -32,10 +59,30 @@ export function RecordDialog({ stroke: { operation, bench, readings }, stack, on
   return (
     <Dialog title={fitting ? 'Record seat' : 'Record stroke'} onClose={onClose}>
       <form className="grid gap-3" onSubmit={record}>
-        {peakKn !== undefined && <Frame name="Peak" value={`${peakKn.toFixed(1)} kN`} limit={`${bench.forceKn.low.toFixed(1)}–${bench.forceKn.high.toFixed(1)}`} />}
-        {fitting && <QuantityInput autoFocus label={depthOf[operation] ?? 'Depth of the ring from where it entered'} dimension="length" text={depth} onText={setDepth} fault={faultOf(problem, 'depthMm')} hint={`Plan ${travelMm.toFixed(1)} ± 0.3 mm. Release the ram, then measure.`} />}
+        {peakKn !== undefined && (
+          <Frame
+            name="Peak"
+            value={`${peakKn.toFixed(1)} kN`}
+            limit={`${bench.forceKn.low.toFixed(1)}–${bench.forceKn.high.toFixed(1)}`}
+          />
+        )}
+        {fitting && (
+          <QuantityInput
+            autoFocus
+            label={depthOf[operation] ?? 'Depth of the ring from where it entered'}
+            dimension="length"
+            text={depth}
+            onText={setDepth}
+            fault={faultOf(problem, 'depthMm')}
+            hint={`Plan ${travelMm.toFixed(1)} ± 0.3 mm. Release the ram, then measure.`}
+          />
+        )}
         {verdict && <VerdictLines verdicts={verdict.verdicts} />}
-        <div className="foot"><button type="submit" className={`btn ${verdict ? 'main' : 'notyet'}`}>{verdict ? 'Keep it' : 'Type the measured depth'}</button></div>
+        <div className="foot">
+          <button type="submit" className={`btn ${verdict ? 'main' : 'notyet'}`}>
+            {verdict ? 'Keep it' : 'Type the measured depth'}
+          </button>
+        </div>
       </form>
     </Dialog>
   );

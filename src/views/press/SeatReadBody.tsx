@@ -14,15 +14,49 @@ import { DamageEntry } from './DamageEntry.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
 
 /** The seats of the family, read at three depths and two angles each. */
-export function SeatReadBody({ kicker, tabs, onDone, missing }: { kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
+export function SeatReadBody({
+  kicker,
+  tabs,
+  onDone,
+  missing,
+}: {
+  kicker: string;
+  tabs: ReactNode;
+  onDone: () => void;
+  missing: string | undefined;
+}) {
   const { view } = useJob();
   const kinds = seatKinds(view);
   const [picked, setKind] = useState<SeatKind>();
   const kind = picked ?? kinds.find((k) => !view.state.seats[k]) ?? kinds[0] ?? 'bore';
-  return <SeatForm key={kind} kind={kind} onKind={setKind} kicker={kicker} tabs={tabs} onDone={onDone} missing={missing} />;
+  return (
+    <SeatForm
+      key={kind}
+      kind={kind}
+      onKind={setKind}
+      kicker={kicker}
+      tabs={tabs}
+      onDone={onDone}
+      missing={missing}
+    />
+  );
 }
 
-function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatKind; onKind: (k: SeatKind) => void; kicker: string; tabs: ReactNode; onDone: () => void; missing: string | undefined }) {
+function SeatForm({
+  kind,
+  onKind,
+  kicker,
+  tabs,
+  onDone,
+  missing,
+}: {
+  kind: SeatKind;
+  onKind: (k: SeatKind) => void;
+  kicker: string;
+  tabs: ReactNode;
+  onDone: () => void;
+  missing: string | undefined;
+}) {
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
   const work = workOf(ctx, state, choices);
@@ -30,32 +64,65 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   const kinds = seatKinds(view);
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
-  const [instrumentId, setInstrument] = useState(kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'));
+  const [instrumentId, setInstrument] = useState(
+    kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'),
+  );
   const [again, setAgain] = useState(false);
   const [zero, setZero] = useDraft(`${view.job.id}:seat:${kind}:zero`);
   const [temp, setTemp] = useDraft(`${view.job.id}:seat:${kind}:temp`);
-  if (!seat) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note">Dimensions are not on record.</p>} side={<Call status="stop">No dimensions, no verdict.</Call>} actions={<MainAction label="To Press in" missing="Dimensions missing" />} />;
+  if (!seat)
+    return (
+      <StationBody
+        kicker={kicker}
+        title="Are the seats still good?"
+        tabs={tabs}
+        picture={<p className="note">Dimensions are not on record.</p>}
+        side={<Call status="stop">No dimensions, no verdict.</Call>}
+        actions={<MainAction label="To Press in" missing="Dimensions missing" />}
+      />
+    );
   const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
-  const setCell = (i: number, value: string) => setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
+  const setCell = (i: number, value: string) =>
+    setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
   const { nominalMm } = seat;
   const fault = (t: string) => {
     const p = parseQuantity(t, 'length');
     return p.ok ? seatReadingFault(p.value, nominalMm) : undefined;
   };
-  const values = cells.map((t) => { const p = parseQuantity(t, 'length'); return p.ok && !fault(t) ? p.value : undefined; });
+  const values = cells.map((t) => {
+    const p = parseQuantity(t, 'length');
+    return p.ok && !fault(t) ? p.value : undefined;
+  });
   const editing = !kept || again || text !== '';
   const grid = editing ? [0, 1, 2].map((d) => [values[2 * d], values[2 * d + 1]]) : kept.readingsMm;
   const full = values.every((v) => v !== undefined);
   const readingsMm = editing ? (full ? (grid as number[][]) : undefined) : kept.readingsMm;
   const z = zero.trim() === '' ? undefined : parseQuantity(zero, 'length');
   const t = temp.trim() === '' ? undefined : parseQuantity(temp, 'temperature');
-  const slip = z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
+  const slip =
+    z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
   const taken = { ...(z?.ok ? { zeroMm: z.value } : {}), ...(t?.ok ? { partC: t.value } : {}) };
-  const result = readingsMm && judgeReadings(kind, readingsMm, instrumentId, view, editing ? taken : kept);
-  const odd = statsOf(values.flatMap((v, i) => (v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }])), 0.003)?.outlier;
+  const result =
+    readingsMm && judgeReadings(kind, readingsMm, instrumentId, view, editing ? taken : kept);
+  const odd = statsOf(
+    values.flatMap((v, i) =>
+      v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }],
+    ),
+    0.003,
+  )?.outlier;
   const depths = seatDepths(seat);
   const record = async () => {
-    if (!full || slip || !(await send('seat-read', { seat: kind, readingsMm: grid as number[][], instrumentId, ...taken }))) return;
+    if (
+      !full ||
+      slip ||
+      !(await send('seat-read', {
+        seat: kind,
+        readingsMm: grid as number[][],
+        instrumentId,
+        ...taken,
+      }))
+    )
+      return;
     clear();
     setAgain(false);
     const next = kinds.find((k) => k !== kind && !state.seats[k]);
@@ -63,32 +130,164 @@ function SeatForm({ kind, onKind, kicker, tabs, onDone, missing }: { kind: SeatK
   };
   return (
     <StationBody
-      kicker={kicker} title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'} tabs={tabs}
+      kicker={kicker}
+      title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'}
+      tabs={tabs}
       picture={
         <div className="seat-body">
-          {kinds.length > 1 && <Choices name="Seat" value={kind} onValue={onKind} options={kinds.map((k) => ({ id: k, label: `${seatName(k, view)}${state.seats[k] ? ', read' : ''}` }))} />}
+          {kinds.length > 1 && (
+            <Choices
+              name="Seat"
+              value={kind}
+              onValue={onKind}
+              options={kinds.map((k) => ({
+                id: k,
+                label: `${seatName(k, view)}${state.seats[k] ? ', read' : ''}`,
+              }))}
+            />
+          )}
           <SeatUnrolled kind={kind} seat={seat} readings={grid as (number | undefined)[][]} />
           {editing ? (
-            <form className="seat-grid" onSubmit={(e) => { e.preventDefault(); void record(); }}>
-              {depths.map((d, i) => [0, 1].map((k) => <QuantityInput key={`${d}-${k}`} compact label={`${d} mm deep, ${k * 90}°`} dimension="length" decimals={3} text={cells[2 * i + k] ?? ''} onText={(t) => setCell(2 * i + k, t)} fault={fault(cells[2 * i + k] ?? '')} />))}
-              <button type="submit" className="vh" tabIndex={-1}>Record</button>
+            <form
+              className="seat-grid"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void record();
+              }}
+            >
+              {depths.map((d, i) =>
+                [0, 1].map((k) => (
+                  <QuantityInput
+                    key={`${d}-${k}`}
+                    compact
+                    label={`${d} mm deep, ${k * 90}°`}
+                    dimension="length"
+                    decimals={3}
+                    text={cells[2 * i + k] ?? ''}
+                    onText={(t) => setCell(2 * i + k, t)}
+                    fault={fault(cells[2 * i + k] ?? '')}
+                  />
+                )),
+              )}
+              <button type="submit" className="vh" tabIndex={-1}>
+                Record
+              </button>
             </form>
-          ) : <button type="button" className="btn q small justify-self-start" onClick={() => setAgain(true)}>Read again</button>}
+          ) : (
+            <button
+              type="button"
+              className="btn q small justify-self-start"
+              onClick={() => setAgain(true)}
+            >
+              Read again
+            </button>
+          )}
         </div>
       }
       side={
         <>
-          <Call status={result ? worst(result.verdicts) : 'check'}>{result ? result.verdicts[0]!.text : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}</Call>
-          <section><label className="field"><span>Read with</span><select className="pick" value={instrumentId} onChange={(e) => setInstrument(e.target.value)}>{ctx.instruments.map((i) => <option key={i.id} value={i.id}>{i.name} ± {i.doubtMm} mm</option>)}</select></label>
-            <details className="more"><summary>Zero and temperature</summary><div className="pair-in"><QuantityInput compact label="Zero" dimension="length" decimals={3} text={zero} onText={setZero} /><QuantityInput compact label="Part at" dimension="temperature" decimals={0} text={temp} onText={setTemp} /></div></details></section>
-          {(odd ?? slip) && <section><p className="line-v"><VerdictShape status="check" size={22} /><span>{slip ?? outlierInWords(odd!)}</span></p></section>}
-          <section><DamageEntry kind={kind} /></section>
-          {result && <section><h2>What the readings say</h2><VerdictLines verdicts={result.verdicts} />
-            <table className="rows"><tbody><tr><th>Mean</th><td className="n"><b>{result.meanMm.toFixed(3)} mm</b></td></tr><tr><th>Out of round</th><td className="n"><b>{result.outOfRoundMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>Taper</th><td className="n"><b>{result.taperMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}</td></tr><tr><th>New ring sits tight by</th><td className="n"><b>{result.interference.likely.toFixed(3)}</b> {result.interference.low.toFixed(3)}–{result.interference.high.toFixed(3)}</td></tr></tbody></table></section>}
+          <Call status={result ? worst(result.verdicts) : 'check'}>
+            {result
+              ? result.verdicts[0]!.text
+              : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}
+          </Call>
+          <section>
+            <label className="field">
+              <span>Read with</span>
+              <select
+                className="pick"
+                value={instrumentId}
+                onChange={(e) => setInstrument(e.target.value)}
+              >
+                {ctx.instruments.map((i) => (
+                  <option key={i.id} value={i.id}>
+                    {i.name} ± {i.doubtMm} mm
+                  </option>
+                ))}
+              </select>
+            </label>
+            <details className="more">
+              <summary>Zero and temperature</summary>
+              <div className="pair-in">
+                <QuantityInput
+                  compact
+                  label="Zero"
+                  dimension="length"
+                  decimals={3}
+                  text={zero}
+                  onText={setZero}
+                />
+                <QuantityInput
+                  compact
+                  label="Part at"
+                  dimension="temperature"
+                  decimals={0}
+                  text={temp}
+                  onText={setTemp}
+                />
+              </div>
+            </details>
+          </section>
+          {(odd ?? slip) && (
+            <section>
+              <p className="line-v">
+                <VerdictShape status="check" size={22} />
+                <span>{slip ?? outlierInWords(odd!)}</span>
+              </p>
+            </section>
+          )}
+          <section>
+            <DamageEntry kind={kind} />
+          </section>
+          {result && (
+            <section>
+              <h2>What the readings say</h2>
+              <VerdictLines verdicts={result.verdicts} />
+              <table className="rows">
+                <tbody>
+                  <tr>
+                    <th>Mean</th>
+                    <td className="n">
+                      <b>{result.meanMm.toFixed(3)} mm</b>
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Out of round</th>
+                    <td className="n">
+                      <b>{result.outOfRoundMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Taper</th>
+                    <td className="n">
+                      <b>{result.taperMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>New ring sits tight by</th>
+                    <td className="n">
+                      <b>{result.interference.likely.toFixed(3)}</b>{' '}
+                      {result.interference.low.toFixed(3)}–{result.interference.high.toFixed(3)}
+                    </td>
+                  </tr>
+                </tbody>
+              </table>
+            </section>
+          )}
           <div className="grow" />
         </>
       }
-      actions={editing ? <MainAction label={`Record ${kind}`} missing={full ? slip : `${values.filter((v) => v === undefined).length} readings to go`} onAct={record} /> : <MainAction label="To Press in" missing={missing} onAct={onDone} />}
+      actions={
+        editing ? (
+          <MainAction
+            label={`Record ${kind}`}
+            missing={full ? slip : `${values.filter((v) => v === undefined).length} readings to go`}
+            onAct={record}
+          />
+        ) : (
+          <MainAction label="To Press in" missing={missing} onAct={onDone} />
+        )
+      }
     />
   );
 }

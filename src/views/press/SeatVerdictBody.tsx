@@ -1,5 +1,14 @@
 import { useState, type ReactNode } from 'react';
-import { fitEffects, overrideOf, seatChain, seatKinds, seatName, seatOf, seatResult, workOf } from '../../core/job/index.ts';
+import {
+  fitEffects,
+  overrideOf,
+  seatChain,
+  seatKinds,
+  seatName,
+  seatOf,
+  seatResult,
+  workOf,
+} from '../../core/job/index.ts';
 import type { SeatKind } from '../../core/fits/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
@@ -11,7 +20,15 @@ import { TemperaturePlan } from './TemperaturePlan.tsx';
 import { SeatUnrolled } from './SeatUnrolled.tsx';
 
 /** Reuse or replace: the verdict on each seat before anything is pressed. */
-export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs: ReactNode; onNext: () => void }) {
+export function SeatVerdictBody({
+  kicker,
+  tabs,
+  onNext,
+}: {
+  kicker: string;
+  tabs: ReactNode;
+  onNext: () => void;
+}) {
   const { view, send } = useJob();
   const { ctx, state, choices } = view;
   const kinds = seatKinds(view);
@@ -22,7 +39,19 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
   const seat = work && seatOf(kind, work);
   const result = seatResult(kind, ctx, state, choices);
   const read = state.seats[kind];
-  if (!seat || !result || !read) return <StationBody kicker={kicker} title="Are the seats still good?" tabs={tabs} picture={<p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>} side={<Call status="stop">Press in is locked until the seats are measured.</Call>} actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />} />;
+  if (!seat || !result || !read)
+    return (
+      <StationBody
+        kicker={kicker}
+        title="Are the seats still good?"
+        tabs={tabs}
+        picture={
+          <p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>
+        }
+        side={<Call status="stop">Press in is locked until the seats are measured.</Call>}
+        actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />}
+      />
+    );
   const status = worst(result.verdicts);
   const chain = seatChain(kind, view);
   const effects = fitEffects(kind, view);
@@ -35,19 +64,58 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
     }
   };
   const owned = overrideOf(state, `seat.${kind}`);
-  const actions = both && decided ? <MainAction label="Next" onAct={onNext} />
-    : status !== 'stop' ? <><MainAction label={`Reuse the ${seat.part}`} onAct={() => judge('reuse')} /><button type="button" className="btn q" onClick={() => judge('replace')}>Replace</button></>
-      : owned ? <MainAction label={`Reuse, ${view.people.find((p) => p.id === owned.byId)?.name} answers`} onAct={() => judge('reuse')} />
-        : <><MainAction label={`Replace the ${seat.part}`} onAct={() => judge('replace')} /><button type="button" className="btn q" onClick={() => setOwning(true)}>Answer for it</button></>;
+  const actions =
+    both && decided ? (
+      <MainAction label="Next" onAct={onNext} />
+    ) : status !== 'stop' ? (
+      <>
+        <MainAction label={`Reuse the ${seat.part}`} onAct={() => judge('reuse')} />
+        <button type="button" className="btn q" onClick={() => judge('replace')}>
+          Replace
+        </button>
+      </>
+    ) : owned ? (
+      <MainAction
+        label={`Reuse, ${view.people.find((p) => p.id === owned.byId)?.name} answers`}
+        onAct={() => judge('reuse')}
+      />
+    ) : (
+      <>
+        <MainAction label={`Replace the ${seat.part}`} onAct={() => judge('replace')} />
+        <button type="button" className="btn q" onClick={() => setOwning(true)}>
+          Answer for it
+        </button>
+      </>
+    );
   return (
     <StationBody
-      kicker={kicker} title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'} tabs={tabs}
+      kicker={kicker}
+      title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'}
+      tabs={tabs}
       picture={
         <div className="seat-body">
           <SeatUnrolled kind={kind} seat={seat} readings={read.readingsMm} />
           <div className="seat-foot">
-            <div><p className="cap">Mean {kind}</p><p className="far-n num">{result.meanMm.toFixed(3)} <small>mm</small></p>
-              <div className="grid gap-2 mt-2 justify-items-start"><Frame name="Out of round" value={result.outOfRoundMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'} /><Frame name="Taper" value={result.taperMm.toFixed(3)} limit={`max ${result.limitMm.toFixed(3)}`} status={result.taperMm <= result.limitMm ? 'good' : 'stop'} /></div></div>
+            <div>
+              <p className="cap">Mean {kind}</p>
+              <p className="far-n num">
+                {result.meanMm.toFixed(3)} <small>mm</small>
+              </p>
+              <div className="grid gap-2 mt-2 justify-items-start">
+                <Frame
+                  name="Out of round"
+                  value={result.outOfRoundMm.toFixed(3)}
+                  limit={`max ${result.limitMm.toFixed(3)}`}
+                  status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'}
+                />
+                <Frame
+                  name="Taper"
+                  value={result.taperMm.toFixed(3)}
+                  limit={`max ${result.limitMm.toFixed(3)}`}
+                  status={result.taperMm <= result.limitMm ? 'good' : 'stop'}
+                />
+              </div>
+            </div>
             {chain && <FitSpread key={kind} chain={chain} seed={1} />}
           </div>
         </div>
@@ -55,12 +123,78 @@ export function SeatVerdictBody({ kicker, tabs, onNext }: { kicker: string; tabs
       side={
         <>
           <Call status={status}>{result.verdicts[0]!.text}</Call>
-          <section><h2>Seats</h2>{kinds.map((k) => <button key={k} type="button" className="seat-pick" aria-pressed={k === kind} onClick={() => setKind(k)}><b>{seatName(k, view)}</b><span>{state.seatDecisions[k] ?? 'no verdict yet'}</span></button>)}</section>
-          <section><h2>Reasons</h2><VerdictLines verdicts={result.verdicts} /><p className="cap">Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering judgement; the maker’s figure comes first.</p></section>
-          {effects && <section><h2>What the fit does</h2><table className="rows"><tbody><tr><th>Pressure</th><td className="n"><b>{effects.pressureMpa.toFixed(1)}</b> MPa</td></tr><tr><th>Hoop stress, outer body</th><td className="n"><b>{effects.hoopMpa.toFixed(0)}</b>{effects.yieldMpa ? ` of ${effects.yieldMpa}` : ''} MPa</td></tr><tr><th>Clearance lost</th><td className="n"><b>{effects.clearanceLossMm.toFixed(3)}</b> mm</td></tr><tr><th>Holds before it creeps</th><td className="n"><b>{effects.torqueNm.toFixed(0)}</b> N·m, {effects.axialKn.toFixed(1)} kN</td></tr></tbody></table></section>}
-          {kind === 'bore' && <section><TemperaturePlan /></section>}
+          <section>
+            <h2>Seats</h2>
+            {kinds.map((k) => (
+              <button
+                key={k}
+                type="button"
+                className="seat-pick"
+                aria-pressed={k === kind}
+                onClick={() => setKind(k)}
+              >
+                <b>{seatName(k, view)}</b>
+                <span>{state.seatDecisions[k] ?? 'no verdict yet'}</span>
+              </button>
+            ))}
+          </section>
+          <section>
+            <h2>Reasons</h2>
+            <VerdictLines verdicts={result.verdicts} />
+            <p className="cap">
+              Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering
+              judgement; the maker’s figure comes first.
+            </p>
+          </section>
+          {effects && (
+            <section>
+              <h2>What the fit does</h2>
+              <table className="rows">
+                <tbody>
+                  <tr>
+                    <th>Pressure</th>
+                    <td className="n">
+                      <b>{effects.pressureMpa.toFixed(1)}</b> MPa
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Hoop stress, outer body</th>
+                    <td className="n">
+                      <b>{effects.hoopMpa.toFixed(0)}</b>
+                      {effects.yieldMpa ? ` of ${effects.yieldMpa}` : ''} MPa
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Clearance lost</th>
+                    <td className="n">
+                      <b>{effects.clearanceLossMm.toFixed(3)}</b> mm
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Holds before it creeps</th>
+                    <td className="n">
+                      <b>{effects.torqueNm.toFixed(0)}</b> N·m, {effects.axialKn.toFixed(1)} kN
+                    </td>
+                  </tr>
+                </tbody>
+              </table>
+            </section>
+          )}
+          {kind === 'bore' && (
+            <section>
+              <TemperaturePlan />
+            </section>
+          )}
           <div className="grow" />
-          {owning && <PinDialog title="Reuse a seat that is judged Stop?" text={result.verdicts[0]!.text} reason onClose={() => setOwning(false)} onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)} />}
+          {owning && (
+            <PinDialog
+              title="Reuse a seat that is judged Stop?"
+              text={result.verdicts[0]!.text}
+              reason
+              onClose={() => setOwning(false)}
+              onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)}
+            />
+          )}
         </>
       }
       actions={actions}

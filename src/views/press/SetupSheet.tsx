@@ -1,28 +1,90 @@
 import { useRef } from 'react';
 import { Printer } from 'lucide-react';
 import { cautions } from '../../core/families/index.ts';
-import { operationNames, screws, screwTorqueNm, type Bench, type Judgement, type Press, type Requirement, type Stack } from '../../core/press/index.ts';
+import {
+  operationNames,
+  screws,
+  screwTorqueNm,
+  type Bench,
+  type Judgement,
+  type Press,
+  type Requirement,
+  type Stack,
+} from '../../core/press/index.ts';
 import { both } from '../../core/units/index.ts';
 import { savePng, saveSvg } from '../../ui/exportSvg.ts';
 import { stackList } from '../../ui/section/Cutaway.tsx';
 import { useJob } from '../shell/useJob.ts';
 
 /** Takes the drawing away: as a file, or as one printed page to lay beside the press. */
-export function SetupSheet({ stack, bench, judgement }: { stack: Stack; bench: Bench; judgement: Judgement }) {
+export function SetupSheet({
+  stack,
+  bench,
+  judgement,
+}: {
+  stack: Stack;
+  bench: Bench;
+  judgement: Judgement;
+}) {
   const { view } = useJob();
   const { requirement: r, forceKn, press } = bench;
   const here = useRef<HTMLElement>(null);
-  const drawing = () => here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.dr') ?? undefined;
+  const drawing = () =>
+    here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.dr') ?? undefined;
   const name = `${r.operation}-${view.job.number}`;
-  const kn = (v: number) => { const b = both(v, 'force', 1); return `${b.value} kN / ${b.other}`; };
+  const kn = (v: number) => {
+    const b = both(v, 'force', 1);
+    return `${b.value} kN / ${b.other}`;
+  };
   return (
-    <section ref={here} className="setup"><h2 className="no-print">Take it to the press</h2>
-      <div className="three-btns no-print"><button type="button" className="btn q small" onClick={() => window.print()}><Printer aria-hidden="true" />Sheet</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) saveSvg(d, name); }}>SVG</button><button type="button" className="btn q small" onClick={() => { const d = drawing(); if (d) void savePng(d, name); }}>PNG</button></div>
+    <section ref={here} className="setup">
+      <h2 className="no-print">Take it to the press</h2>
+      <div className="three-btns no-print">
+        <button type="button" className="btn q small" onClick={() => window.print()}>
+          <Printer aria-hidden="true" />
+          Sheet
+        </button>
+        <button
+          type="button"
+          className="btn q small"
+          onClick={() => {
+            const d = drawing();
+            if (d) saveSvg(d, name);
+          }}
+        >
+          SVG
+        </button>
+        <button
+          type="button"
+          className="btn q small"
+          onClick={() => {
+            const d = drawing();
+            if (d) void savePng(d, name);
+          }}
+        >
+          PNG
+        </button>
+      </div>
       <div className="sheet-only">
-        <h1>{operationNames[r.operation]}</h1><p>Unit {view.ctx.unit.fleetNo}, {view.ctx.corner}, job {view.job.number}. {press.name}{press.kind === 'hammer' ? '' : `, ${press.capacityKn} kN`}.</p>
-        <ol>{stackList(stack, bench).map((p) => <li key={p.key}><b>{p.name}</b> {p.size}</li>)}</ol>
-        <p>Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm. {judgement.verdicts[0]?.text}</p>
-        <p><b>{cautions['press']!.text}</b> {cautions['press']!.why}</p>
+        <h1>{operationNames[r.operation]}</h1>
+        <p>
+          Unit {view.ctx.unit.fleetNo}, {view.ctx.corner}, job {view.job.number}. {press.name}
+          {press.kind === 'hammer' ? '' : `, ${press.capacityKn} kN`}.
+        </p>
+        <ol>
+          {stackList(stack, bench).map((p) => (
+            <li key={p.key}>
+              <b>{p.name}</b> {p.size}
+            </li>
+          ))}
+        </ol>
+        <p>
+          Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm.{' '}
+          {judgement.verdicts[0]?.text}
+        </p>
+        <p>
+          <b>{cautions['press']!.text}</b> {cautions['press']!.why}
+        </p>
       </div>
       <ScrewTorques bench={bench} presses={view.ctx.presses} />
     </section>
@@ -30,17 +92,49 @@ export function SetupSheet({ stack, bench, judgement }: { stack: Stack; bench: B
 }
 
 /** Torque on the screws of the kit, else on common ones, and how far an impact gun may go. */
-function ScrewTorques({ bench: { requirement: r, forceKn, press }, presses }: { bench: Bench; presses: readonly Press[] }) {
+function ScrewTorques({
+  bench: { requirement: r, forceKn, press },
+  presses,
+}: {
+  bench: Bench;
+  presses: readonly Press[];
+}) {
   const own = presses.flatMap((p) => (p.screw ? [{ id: p.id, name: p.name, tool: p.screw }] : []));
   const shown = press.screw ? own.filter((s) => s.id === press.id) : own.length > 0 ? own : screws;
   if (r.throughMm === 0) return null;
   return (
-    <details className="more no-print" open={press.screw !== undefined}><summary>{press.screw ? 'Torque on the screw' : 'With a screw tool'}</summary><table className="rows"><tbody>{shown.map((s) => { const t = both(screwTorqueNm(forceKn.high, s.tool), 'torque', 0); return <tr key={s.id}><td>{s.name}</td><td className="n"><b>{t.value} N·m</b><br /><span className="cap">{t.other}</span></td></tr>; })}</tbody></table>
-      <p className="cap">Torque for the greatest expected force, thread greased (μ {shown[0]!.tool.threadFriction}). {impactWords(r)}</p></details>
+    <details className="more no-print" open={press.screw !== undefined}>
+      <summary>{press.screw ? 'Torque on the screw' : 'With a screw tool'}</summary>
+      <table className="rows">
+        <tbody>
+          {shown.map((s) => {
+            const t = both(screwTorqueNm(forceKn.high, s.tool), 'torque', 0);
+            return (
+              <tr key={s.id}>
+                <td>{s.name}</td>
+                <td className="n">
+                  <b>{t.value} N·m</b>
+                  <br />
+                  <span className="cap">{t.other}</span>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="cap">
+        Torque for the greatest expected force, thread greased (μ {shown[0]!.tool.threadFriction}).{' '}
+        {impactWords(r)}
+      </p>
+    </details>
   );
 }
 
 const impactWords = (r: Requirement): string =>
-  r.operation === 'hub-in' ? 'The last 10 mm by hand: an impact gun hides the moment it seats and hammers the balls.'
-    : !r.fitting ? 'An impact gun is fine for removal.'
-      : r.carries === 'inner ring' || r.carries === 'press ring' ? 'By hand all the way: the end is felt, not heard.' : `An impact gun may start an outer ring; from ${(0.75 * r.travelMm).toFixed(0)} mm on it goes by hand.`;
+  r.operation === 'hub-in'
+    ? 'The last 10 mm by hand: an impact gun hides the moment it seats and hammers the balls.'
+    : !r.fitting
+      ? 'An impact gun is fine for removal.'
+      : r.carries === 'inner ring' || r.carries === 'press ring'
+        ? 'By hand all the way: the end is felt, not heard.'
+        : `An impact gun may start an outer ring; from ${(0.75 * r.travelMm).toFixed(0)} mm on it goes by hand.`;

@@ -16,13 +16,25 @@ export function TemperaturePlan() {
   const { view, send } = useJob();
   const { ctx, state, choices, job } = view;
   const [what, setWhat] = useState<'bearing' | 'housing'>('bearing');
-  const [startText, setStart] = useDraft(`${job.id}:temp:${what}`, what === 'bearing' ? '-18' : '80');
+  const [startText, setStart] = useDraft(
+    `${job.id}:temp:${what}`,
+    what === 'bearing' ? '-18' : '80',
+  );
   const [shopText, setShop] = useDraft(`${job.id}:temp:shop`, '20');
   const work = workOf(ctx, state, choices);
   const start = parseQuantity(startText, 'temperature');
   const shop = parseQuantity(shopText, 'temperature');
   if (!work) return null;
-  const w: Warming | undefined = start.ok && shop.ok ? { diameterMm: work.bearing.outerMm, material: what === 'bearing' ? 'steel' : (seatOf('bore', work)?.material ?? 'steel'), startC: start.value, shopC: shop.value, tauMin: tau[what] } : undefined;
+  const w: Warming | undefined =
+    start.ok && shop.ok
+      ? {
+          diameterMm: work.bearing.outerMm,
+          material: what === 'bearing' ? 'steel' : (seatOf('bore', work)?.material ?? 'steel'),
+          startC: start.value,
+          shopC: shop.value,
+          tauMin: tau[what],
+        }
+      : undefined;
   const faults = start.ok ? warmingFaults(what, start.value) : [];
   const gain = w ? leftMm(w, 0) : undefined;
   const half = halfGoneMin(tau[what]);
@@ -30,16 +42,103 @@ export function TemperaturePlan() {
   const y = (mm: number) => 44 - (36 * Math.abs(mm)) / Math.max(0.001, Math.abs(gain ?? 0));
   const running = state.timers.some((t) => t.id === 'temperature-window');
   return (
-    <details className="more"><summary>Cold or heat: what it gives</summary><div className="grid gap-2">
-      <Choices name="What is brought to a temperature" value={what} onValue={setWhat} options={[{ id: 'bearing', label: 'chill the bearing' }, { id: 'housing', label: 'warm the housing' }]} />
-      <div className="pair-in"><QuantityInput compact label={what === 'bearing' ? 'Bearing at' : 'Knuckle at'} dimension="temperature" decimals={0} text={startText} onText={setStart} /><QuantityInput compact label="Shop at" dimension="temperature" decimals={0} text={shopText} onText={setShop} /></div>
-      {w && gain !== undefined && <>
-        <p className="num"><b>{gain > 0 ? '+' : '−'}{Math.abs(gain).toFixed(3)} mm</b> on {work.bearing.outerMm} mm; half of it is gone after about <b>{half.toFixed(0)} min</b>.</p>
-        <svg className="dr w-full" viewBox="0 0 318 62" role="img" aria-label={`What is left of it over 15 minutes`}><path className="gtk" d="M10 44H308" /><path className="gtrace" fill="none" d={`M${Array.from({ length: 31 }, (_, i) => `${x(i / 2).toFixed(1)} ${y(leftMm(w, i / 2)).toFixed(1)}`).join('L')}`} /><path className="prj" d={`M${x(half)} 6V44`} />{[0, 5, 10, 15].map((m) => <text key={m} className="n" x={x(m)} y="60" textAnchor={m === 0 ? 'start' : m === 15 ? 'end' : 'middle'}>{m}{m === 15 ? ' min' : ''}</text>)}</svg>
-      </>}
-      {faults.map((f) => <p key={f} className="vd stop"><VerdictShape status="stop" size={18} /><span>{f}</span></p>)}
-      <p className="cap">{what === 'bearing' ? 'Wipe off the frost and oil the seat. Gloves.' : 'No flame. Encoder and seals near it set the ceiling.'} Time constant {tau[what]} min, judgement. School: {choices.plan?.value.chill ? 'chill, chosen at Plan' : 'no chill, chosen at Plan'}.</p>
-      <button type="button" className="btn q small" aria-disabled={faults.length > 0 || running || !w} onClick={() => { if (faults.length === 0 && !running && w) void send('timer-started', { timerId: 'temperature-window', label: what === 'bearing' ? 'chill window' : 'heat window', minutes: Number(half.toFixed(1)) }); }}>{running ? 'The window is running' : 'Out now: start the window'}</button>
-    </div></details>
+    <details className="more">
+      <summary>Cold or heat: what it gives</summary>
+      <div className="grid gap-2">
+        <Choices
+          name="What is brought to a temperature"
+          value={what}
+          onValue={setWhat}
+          options={[
+            { id: 'bearing', label: 'chill the bearing' },
+            { id: 'housing', label: 'warm the housing' },
+          ]}
+        />
+        <div className="pair-in">
+          <QuantityInput
+            compact
+            label={what === 'bearing' ? 'Bearing at' : 'Knuckle at'}
+            dimension="temperature"
+            decimals={0}
+            text={startText}
+            onText={setStart}
+          />
+          <QuantityInput
+            compact
+            label="Shop at"
+            dimension="temperature"
+            decimals={0}
+            text={shopText}
+            onText={setShop}
+          />
+        </div>
+        {w && gain !== undefined && (
+          <>
+            <p className="num">
+              <b>
+                {gain > 0 ? '+' : '−'}
+                {Math.abs(gain).toFixed(3)} mm
+              </b>{' '}
+              on {work.bearing.outerMm} mm; half of it is gone after about{' '}
+              <b>{half.toFixed(0)} min</b>.
+            </p>
+            <svg
+              className="dr w-full"
+              viewBox="0 0 318 62"
+              role="img"
+              aria-label={`What is left of it over 15 minutes`}
+            >
+              <path className="gtk" d="M10 44H308" />
+              <path
+                className="gtrace"
+                fill="none"
+                d={`M${Array.from({ length: 31 }, (_, i) => `${x(i / 2).toFixed(1)} ${y(leftMm(w, i / 2)).toFixed(1)}`).join('L')}`}
+              />
+              <path className="prj" d={`M${x(half)} 6V44`} />
+              {[0, 5, 10, 15].map((m) => (
+                <text
+                  key={m}
+                  className="n"
+                  x={x(m)}
+                  y="60"
+                  textAnchor={m === 0 ? 'start' : m === 15 ? 'end' : 'middle'}
+                >
+                  {m}
+                  {m === 15 ? ' min' : ''}
+                </text>
+              ))}
+            </svg>
+          </>
+        )}
+        {faults.map((f) => (
+          <p key={f} className="vd stop">
+            <VerdictShape status="stop" size={18} />
+            <span>{f}</span>
+          </p>
+        ))}
+        <p className="cap">
+          {what === 'bearing'
+            ? 'Wipe off the frost and oil the seat. Gloves.'
+            : 'No flame. Encoder and seals near it set the ceiling.'}{' '}
+          Time constant {tau[what]} min, judgement. School:{' '}
+          {choices.plan?.value.chill ? 'chill, chosen at Plan' : 'no chill, chosen at Plan'}.
+        </p>
+        <button
+          type="button"
+          className="btn q small"
+          aria-disabled={faults.length > 0 || running || !w}
+          onClick={() => {
+            if (faults.length === 0 && !running && w)
+              void send('timer-started', {
+                timerId: 'temperature-window',
+                label: what === 'bearing' ? 'chill window' : 'heat window',
+                minutes: Number(half.toFixed(1)),
+              });
+          }}
+        >
+          {running ? 'The window is running' : 'Out now: start the window'}
+        </button>
+      </div>
+    </details>
   );
 }

@@ -7,11 +7,25 @@ import { Dialog } from '../../ui/Panels.tsx';
 const TraceChart = lazy(() => import('./TraceChart.tsx'));
 
 /** A recorded stroke, looked at again. */
-export function TraceDialog({ trace, bench, onClose }: { trace: EventBody<'stroke-traced'>; bench: Bench; onClose: () => void }) {
+export function TraceDialog({
+  trace,
+  bench,
+  onClose,
+}: {
+  trace: EventBody<'stroke-traced'>;
+  bench: Bench;
+  onClose: () => void;
+}) {
   return (
     <Dialog title={`The stroke again: ${trace.call}`} onClose={onClose}>
-      <Suspense fallback={<p className="note">Opening the chart…</p>}><TraceChart trace={trace} bench={bench} /></Suspense>
-      <p className="cap num">{trace.samples.length} readings by the {trace.gauge}, {((trace.samples.at(-1)![0]! - trace.samples[0]![0]!) / 1000).toFixed(1)} s. Drag or wheel to zoom.</p>
+      <Suspense fallback={<p className="note">Opening the chart…</p>}>
+        <TraceChart trace={trace} bench={bench} />
+      </Suspense>
+      <p className="cap num">
+        {trace.samples.length} readings by the {trace.gauge},{' '}
+        {((trace.samples.at(-1)![0]! - trace.samples[0]![0]!) / 1000).toFixed(1)} s. Drag or wheel
+        to zoom.
+      </p>
     </Dialog>
   );
 }

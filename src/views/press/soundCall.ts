@@ -1,7 +1,11 @@
 import type { Status } from '../../core/verdict.ts';
 
 let context: AudioContext | undefined;
-const notes: Record<Status, readonly number[]> = { good: [660], check: [440, 440], stop: [220, 220, 220] };
+const notes: Record<Status, readonly number[]> = {
+  good: [660],
+  check: [440, 440],
+  stop: [220, 220, 220],
+};
 
 /** One tone for good, two for check, three low ones for stop. */
 export function soundCall(status: Status): void {

@@ -1,5 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
-import { endsStroke, follower, thinned, type Bench, type LiveCall, type Operation, type StrokeReading, type TraceSample } from '../../core/press/index.ts';
+import {
+  endsStroke,
+  follower,
+  thinned,
+  type Bench,
+  type LiveCall,
+  type Operation,
+  type StrokeReading,
+  type TraceSample,
+} from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';
 import { soundCall } from './soundCall.ts';
 
@@ -22,7 +31,11 @@ export interface Ram {
 }
 
 /** Follows a gauge while somebody pumps: every reading is judged, the picture is drawn once a frame, the trace is kept at release. */
-export function useRam(operation: Operation, bench: Bench | undefined, keep: (body: EventBody<'stroke-traced'>) => Promise<boolean>): Ram {
+export function useRam(
+  operation: Operation,
+  bench: Bench | undefined,
+  keep: (body: EventBody<'stroke-traced'>) => Promise<boolean>,
+): Ram {
   const source = useRef<EventSource>(undefined);
   const samples = useRef<TraceSample[]>([]);
   const call = useRef<LiveCall>(undefined);
@@ -37,7 +50,16 @@ export function useRam(operation: Operation, bench: Bench | undefined, keep: (bo
   const quiet = useRef(true);
   quiet.current = !sound;
 
-  const body = (): EventBody<'stroke-traced'> => ({ operation, gauge: 'stand-in ram', call: call.current?.call ?? 'waiting', samples: samples.current.map((s) => [s.ms, Number(s.travelMm.toFixed(3)), Number(s.forceKn.toFixed(3))]) });
+  const body = (): EventBody<'stroke-traced'> => ({
+    operation,
+    gauge: 'stand-in ram',
+    call: call.current?.call ?? 'waiting',
+    samples: samples.current.map((s) => [
+      s.ms,
+      Number(s.travelMm.toFixed(3)),
+      Number(s.forceKn.toFixed(3)),
+    ]),
+  });
   const end = (keepIt: boolean) => {
     source.current?.close();
     source.current = undefined;
@@ -57,8 +79,14 @@ export function useRam(operation: Operation, bench: Bench | undefined, keep: (bo
     // A page that goes away in mid-stroke leaves its trace in this browser; the next one sends it.
     const place = `trace:${location.pathname.split('/')[2]}:${operation}`;
     const left = sessionStorage.getItem(place);
-    if (left) void kept.current(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => { if (ok) sessionStorage.removeItem(place); });
-    const leave = () => { if (source.current && samples.current.length >= 2) sessionStorage.setItem(place, JSON.stringify(now.current())); };
+    if (left)
+      void kept.current(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => {
+        if (ok) sessionStorage.removeItem(place);
+      });
+    const leave = () => {
+      if (source.current && samples.current.length >= 2)
+        sessionStorage.setItem(place, JSON.stringify(now.current()));
+    };
     addEventListener('pagehide', leave);
     return () => {
       removeEventListener('pagehide', leave);
@@ -96,10 +124,27 @@ export function useRam(operation: Operation, bench: Bench | undefined, keep: (bo
       latest.current(true);
     };
     s.onerror = () => {
-      if (samples.current.length === 0) setFault('The gauge does not answer, or another tablet reads it.');
+      if (samples.current.length === 0)
+        setFault('The gauge does not answer, or another tablet reads it.');
       latest.current(true);
     };
     frame.current = requestAnimationFrame(draw);
   };
-  return { running, points, live, noSignal, fault, sound, setSound, pump, release: () => end(true), square: () => { samples.current = []; call.current = undefined; setPoints([]); setLive(undefined); } };
+  return {
+    running,
+    points,
+    live,
+    noSignal,
+    fault,
+    sound,
+    setSound,
+    pump,
+    release: () => end(true),
+    square: () => {
+      samples.current = [];
+      call.current = undefined;
+      setPoints([]);
+      setLive(undefined);
+    },
+  };
 }

@@ -1,6 +1,17 @@
 import { useMemo } from 'react';
 import { beforeStroke, benchOf, requirementOf, stackOf, toolsFor } from '../../core/job/index.ts';
-import { judgeReading, judgeStack, judgeStroke, solve, type Bench, type Judgement, type Operation, type Press, type SolveResult, type Stack } from '../../core/press/index.ts';
+import {
+  judgeReading,
+  judgeStack,
+  judgeStroke,
+  solve,
+  type Bench,
+  type Judgement,
+  type Operation,
+  type Press,
+  type SolveResult,
+  type Stack,
+} from '../../core/press/index.ts';
 import type { ChoiceBody, ChoiceKey, StackIds } from '../../core/schemas/events.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { useJob } from '../shell/useJob.ts';
@@ -24,7 +35,12 @@ export interface Stroke {
 export const stackKey = (o: Operation) => `stack-${o}` as ChoiceKey & `stack-${string}`;
 
 /** The pieces of a stack by their ids. */
-export const stackIds = (s: Stack): StackIds => ({ ...(s.cap ? { capId: s.cap.id } : {}), pusherId: s.pusher.id, ...(s.support ? { supportId: s.support.id } : {}), ...(s.riser ? { riserId: s.riser.id } : {}) });
+export const stackIds = (s: Stack): StackIds => ({
+  ...(s.cap ? { capId: s.cap.id } : {}),
+  pusherId: s.pusher.id,
+  ...(s.support ? { supportId: s.support.id } : {}),
+  ...(s.riser ? { riserId: s.riser.id } : {}),
+});
 
 /** Everything one stroke shows, from the core. */
 export function useStroke(operation: Operation): Stroke | undefined {
@@ -37,12 +53,21 @@ export function useStroke(operation: Operation): Stroke | undefined {
     const solved = solve(ctx.adapters, bench);
     const done = state.strokes[operation];
     const chosen = choices[stackKey(operation)]?.value as ChoiceBody<'stack-hub-in'> | undefined;
-    const byId = done?.stack ?? (chosen?.pusherId !== undefined ? { ...chosen, pusherId: chosen.pusherId } : undefined);
+    const byId =
+      done?.stack ??
+      (chosen?.pusherId !== undefined ? { ...chosen, pusherId: chosen.pusherId } : undefined);
     const stack = (byId && stackOf(ctx, byId)) ?? solved.solutions[0]?.stack;
     const readings = state.readings[operation] ?? [];
     const last = readings.at(-1);
     return {
-      operation, bench, tools: toolsFor(r, { ctx, choices }), solved, stack, byHand: !done && chosen?.pusherId !== undefined, judgement: stack && judgeStack(stack, bench), readings,
+      operation,
+      bench,
+      tools: toolsFor(r, { ctx, choices }),
+      solved,
+      stack,
+      byHand: !done && chosen?.pusherId !== undefined,
+      judgement: stack && judgeStack(stack, bench),
+      readings,
       live: last && judgeReading(last, bench),
       recorded: done && judgeStroke(done, bench),
       refused: done ? undefined : beforeStroke(operation, { ctx, state, choices })?.reason,

@@ -7,19 +7,72 @@ const width = 420;
 export function BeforeAfter() {
   const { view } = useJob();
   const { state } = view;
-  const heat = [...state.results].reverse().find((r) => r.testId === 'heat' && r.value !== undefined);
+  const heat = [...state.results]
+    .reverse()
+    .find((r) => r.testId === 'heat' && r.value !== undefined);
   const after = state.checks['warmth']?.value;
   const ear = [...state.results].reverse().find((r) => r.testId === 'ear' && r.value !== undefined);
   const said = state.complaint?.sound;
   return (
     <section className="ba" aria-label="Before and after">
-      <div><h2>Noise</h2><p className="note">Before: {said ?? 'not said'}{state.complaint?.peaksKmh ? `, strongest at ${state.complaint.peaksKmh} km/h` : ''}{ear ? `; ${testById('ear')?.short.toLowerCase()} ${Math.abs(ear.value!).toFixed(0)} dB apart` : ''}. Now: {state.checks['road'] ? (state.checks['road'].ok ? 'gone' : 'still there') : 'not driven yet'}.</p></div>
-      {(heat || after !== undefined) && <div><h2>Both sides after a drive</h2>
-        <svg className="dr" viewBox={`0 0 ${width + 60} 64`} role="img" aria-label={`Before ${heat ? Math.abs(heat.value!).toFixed(0) : 'not read'}, now ${after ?? 'not read'} °C`}>
-          <path className="gtk" d={`M0 40H${width}`} />{[0, 20, 40, 60].map((v) => <g key={v}><path className="gtk" d={`M${(v / 60) * width} 40v6`} /><text className="n" x={(v / 60) * width} y="60">{v}{v === 60 ? ' °C' : ''}</text></g>)}
-          {heat && <><path className="was-bar" d={`M0 14H${Math.min(width, (Math.abs(heat.value!) / 60) * width)}`} /><text x={Math.min(width, (Math.abs(heat.value!) / 60) * width) + 6} y="18">before</text></>}
-          {after !== undefined && <><path className="now-bar" d={`M0 30H${Math.min(width, (after / 60) * width)}`} /><text x={Math.min(width, (after / 60) * width) + 6} y="34">now</text></>}
-        </svg></div>}
+      <div>
+        <h2>Noise</h2>
+        <p className="note">
+          Before: {said ?? 'not said'}
+          {state.complaint?.peaksKmh ? `, strongest at ${state.complaint.peaksKmh} km/h` : ''}
+          {ear
+            ? `; ${testById('ear')?.short.toLowerCase()} ${Math.abs(ear.value!).toFixed(0)} dB apart`
+            : ''}
+          . Now:{' '}
+          {state.checks['road']
+            ? state.checks['road'].ok
+              ? 'gone'
+              : 'still there'
+            : 'not driven yet'}
+          .
+        </p>
+      </div>
+      {(heat || after !== undefined) && (
+        <div>
+          <h2>Both sides after a drive</h2>
+          <svg
+            className="dr"
+            viewBox={`0 0 ${width + 60} 64`}
+            role="img"
+            aria-label={`Before ${heat ? Math.abs(heat.value!).toFixed(0) : 'not read'}, now ${after ?? 'not read'} °C`}
+          >
+            <path className="gtk" d={`M0 40H${width}`} />
+            {[0, 20, 40, 60].map((v) => (
+              <g key={v}>
+                <path className="gtk" d={`M${(v / 60) * width} 40v6`} />
+                <text className="n" x={(v / 60) * width} y="60">
+                  {v}
+                  {v === 60 ? ' °C' : ''}
+                </text>
+              </g>
+            ))}
+            {heat && (
+              <>
+                <path
+                  className="was-bar"
+                  d={`M0 14H${Math.min(width, (Math.abs(heat.value!) / 60) * width)}`}
+                />
+                <text x={Math.min(width, (Math.abs(heat.value!) / 60) * width) + 6} y="18">
+                  before
+                </text>
+              </>
+            )}
+            {after !== undefined && (
+              <>
+                <path className="now-bar" d={`M0 30H${Math.min(width, (after / 60) * width)}`} />
+                <text x={Math.min(width, (after / 60) * width) + 6} y="34">
+                  now
+                </text>
+              </>
+            )}
+          </svg>
+        </div>
+      )}
     </section>
   );
 }

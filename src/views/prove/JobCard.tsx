@@ -12,27 +12,97 @@ import { Lessons } from './Lessons.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
 /** Can I stand by it in a year? The same sheet on the screen and on paper. */
-export default function JobCard({ first, who, card: c }: { first: JobView; who: string; card: Card }) {
+export default function JobCard({
+  first,
+  who,
+  card: c,
+}: {
+  first: JobView;
+  who: string;
+  card: Card;
+}) {
   const tz = first.timeZone;
   const figures = [...c.seats, ...c.checks].filter((l) => l.limit).length;
   return (
     <JobSheet first={first} who={who} station="card">
       <StationBody
-        kicker={c.signed ? `Signed by ${c.signed.who}, ${dayTime(c.signed.atMs, tz)}` : 'Not signed yet'} title={`Job card ${c.number}`}
+        kicker={
+          c.signed ? `Signed by ${c.signed.who}, ${dayTime(c.signed.atMs, tz)}` : 'Not signed yet'
+        }
+        title={`Job card ${c.number}`}
         picture={<Paper c={c} tz={tz} />}
         side={
           <>
-            <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>{c.seal.verified ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.` : c.seal.brokenAt === undefined ? 'What this job was judged against does not match its seal: the kept copy was altered.' : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}</Call>
-            <section><h2>Would it stand in a year?</h2><table className="rows"><tbody>
-              <tr><td>Figures with limits</td><td className="n"><b>{figures}</b></td></tr><tr><td>Strokes kept</td><td className="n"><b>{c.strokes.length}</b></td></tr><tr><td>Torque readings</td><td className="n"><b>{c.torque?.readings.length ?? 0}</b></td></tr><tr><td>Overrides, reason given</td><td className="n"><b>{c.overrides.length}</b></td></tr>
-            </tbody></table></section>
-            <section><h2>Seal</h2><p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p><p className="cap">SHA-256 over every entry and the one before it</p></section>
+            <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>
+              {c.seal.verified
+                ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.`
+                : c.seal.brokenAt === undefined
+                  ? 'What this job was judged against does not match its seal: the kept copy was altered.'
+                  : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}
+            </Call>
+            <section>
+              <h2>Would it stand in a year?</h2>
+              <table className="rows">
+                <tbody>
+                  <tr>
+                    <td>Figures with limits</td>
+                    <td className="n">
+                      <b>{figures}</b>
+                    </td>
+                  </tr>
+                  <tr>
+                    <td>Strokes kept</td>
+                    <td className="n">
+                      <b>{c.strokes.length}</b>
+                    </td>
+                  </tr>
+                  <tr>
+                    <td>Torque readings</td>
+                    <td className="n">
+                      <b>{c.torque?.readings.length ?? 0}</b>
+                    </td>
+                  </tr>
+                  <tr>
+                    <td>Overrides, reason given</td>
+                    <td className="n">
+                      <b>{c.overrides.length}</b>
+                    </td>
+                  </tr>
+                </tbody>
+              </table>
+            </section>
+            <section>
+              <h2>Seal</h2>
+              <p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p>
+              <p className="cap">SHA-256 over every entry and the one before it</p>
+            </section>
             {c.signed && <Lessons jobId={first.job.id} />}
             {c.recheckKm !== null && <Recheck dueKm={c.recheckKm} />}
             <div className="grow" />
           </>
         }
-        actions={<><button type="button" className="btn main" data-main="" onClick={() => window.print()}><Printer aria-hidden="true" />Print</button><a className="btn q" href={`/api/jobs/${first.job.id}/card.json`} download={`job-card-${c.number}.json`}>JSON</a><a className="btn q" href={`/api/jobs/${first.job.id}/card.csv`} download={`job-card-${c.number}.csv`}>CSV</a></>}
+        actions={
+          <>
+            <button type="button" className="btn main" data-main="" onClick={() => window.print()}>
+              <Printer aria-hidden="true" />
+              Print
+            </button>
+            <a
+              className="btn q"
+              href={`/api/jobs/${first.job.id}/card.json`}
+              download={`job-card-${c.number}.json`}
+            >
+              JSON
+            </a>
+            <a
+              className="btn q"
+              href={`/api/jobs/${first.job.id}/card.csv`}
+              download={`job-card-${c.number}.csv`}
+            >
+              CSV
+            </a>
+          </>
+        }
       />
     </JobSheet>
   );
@@ -44,13 +114,51 @@ function Recheck({ dueKm }: { dueKm: number }) {
   const { signed, recheckedKm } = view.state;
   const [km, setKm, clear] = useDraft(`${view.job.id}:recheck`);
   const parsed = parseQuantity(km, 'distance');
-  const fault = parsed.ok && signed && parsed.value < signed.odometerKm ? `Signed at ${fixed(signed.odometerKm)} km: less cannot be.` : undefined;
-  if (recheckedKm !== undefined) return <section><h2>Recheck</h2><p className="vd good"><VerdictShape status="good" size={22} />done at {fixed(recheckedKm)} km</p></section>;
+  const fault =
+    parsed.ok && signed && parsed.value < signed.odometerKm
+      ? `Signed at ${fixed(signed.odometerKm)} km: less cannot be.`
+      : undefined;
+  if (recheckedKm !== undefined)
+    return (
+      <section>
+        <h2>Recheck</h2>
+        <p className="vd good">
+          <VerdictShape status="good" size={22} />
+          done at {fixed(recheckedKm)} km
+        </p>
+      </section>
+    );
   return (
-    <section><h2>Still owed</h2><p className="note">Recheck after {dueKm} km / 99 mi: paint mark of the nut, wheel nuts by wrench.</p>
-      <form className="grid gap-2" onSubmit={async (e) => { e.preventDefault(); if (parsed.ok && !fault && (await send('recheck-done', { odometerKm: Math.round(parsed.value) }))) clear(); }}>
-        <QuantityInput compact label="Distance on the clock now" dimension="distance" text={km} onText={setKm} fault={fault} /><button type="submit" className="btn q small">Recheck done</button>
-      </form></section>
+    <section>
+      <h2>Still owed</h2>
+      <p className="note">
+        Recheck after {dueKm} km / 99 mi: paint mark of the nut, wheel nuts by wrench.
+      </p>
+      <form
+        className="grid gap-2"
+        onSubmit={async (e) => {
+          e.preventDefault();
+          if (
+            parsed.ok &&
+            !fault &&
+            (await send('recheck-done', { odometerKm: Math.round(parsed.value) }))
+          )
+            clear();
+        }}
+      >
+        <QuantityInput
+          compact
+          label="Distance on the clock now"
+          dimension="distance"
+          text={km}
+          onText={setKm}
+          fault={fault}
+        />
+        <button type="submit" className="btn q small">
+          Recheck done
+        </button>
+      </form>
+    </section>
   );
 }
 
@@ -58,26 +166,216 @@ function Paper({ c, tz }: { c: Card; tz: string }) {
   const km = both(c.unit.odometerKm, 'distance');
   return (
     <article className="paper">
-      <header><CornerGlyph corner={c.corner.id} height={62} /><b className="num big">{c.unit.fleetNo}</b><p><b>{c.unit.name}, {c.corner.name.toLowerCase()}</b><br />{c.family}{c.part ? `, ${c.part.size}` : ''}<br />{km.value} km / {km.other}</p><p className="right"><b className="num">Job card {c.number}</b><br />{dayTime(c.startedMs, tz)}<br />{c.signed ? `signed ${clockTime(c.signed.atMs, tz)}, ${c.signed.who}` : 'not signed'}</p></header>
+      <header>
+        <CornerGlyph corner={c.corner.id} height={62} />
+        <b className="num big">{c.unit.fleetNo}</b>
+        <p>
+          <b>
+            {c.unit.name}, {c.corner.name.toLowerCase()}
+          </b>
+          <br />
+          {c.family}
+          {c.part ? `, ${c.part.size}` : ''}
+          <br />
+          {km.value} km / {km.other}
+        </p>
+        <p className="right">
+          <b className="num">Job card {c.number}</b>
+          <br />
+          {dayTime(c.startedMs, tz)}
+          <br />
+          {c.signed ? `signed ${clockTime(c.signed.atMs, tz)}, ${c.signed.who}` : 'not signed'}
+        </p>
+      </header>
       <div className="cols-2">
-        <section><h3>Complaint</h3><p>{c.complaint?.short ?? 'Not recorded'}.</p><h3>Diagnosis</h3>{c.diagnosis ? <p><b className="num pct">{Math.round(c.diagnosis.probability * 100)} %</b> {c.diagnosis.suspect}, {c.diagnosis.who}.{c.diagnosis.reason ? ` ${c.diagnosis.reason}.` : ''}</p> : <p>No call.</p>}</section>
+        <section>
+          <h3>Complaint</h3>
+          <p>{c.complaint?.short ?? 'Not recorded'}.</p>
+          <h3>Diagnosis</h3>
+          {c.diagnosis ? (
+            <p>
+              <b className="num pct">{Math.round(c.diagnosis.probability * 100)} %</b>{' '}
+              {c.diagnosis.suspect}, {c.diagnosis.who}.
+              {c.diagnosis.reason ? ` ${c.diagnosis.reason}.` : ''}
+            </p>
+          ) : (
+            <p>No call.</p>
+          )}
+        </section>
         <Lines title="Findings" lines={c.findings} plain />
-        <Lines title="Parts" lines={[...(c.part ? [{ what: `Bearing ${c.part.maker} ${c.part.number}`, value: c.part.size }] : []), ...c.items.filter((i) => i.what !== 'Bearing')]} />
+        <Lines
+          title="Parts"
+          lines={[
+            ...(c.part
+              ? [{ what: `Bearing ${c.part.maker} ${c.part.number}`, value: c.part.size }]
+              : []),
+            ...c.items.filter((i) => i.what !== 'Bearing'),
+          ]}
+        />
         <Lines title="Old part, against the new" lines={c.oldPart} />
       </div>
       <Lines title="Seats" lines={c.seats} />
-      <section><h3>Press strokes <span>force to the right, travel down, each on its own scale{c.schools ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}` : ''}</span></h3><div className="strokes">{c.strokes.map((s) => <figure key={s.operation}><figcaption><b>{s.name.replace('Press ', '')}</b><VerdictShape status={s.status} size={18} /><span className="vh">{verdictWords[s.status]}</span></figcaption><StrokeStrip stroke={s} /><p className="num">{s.peakKn === null ? <b>{s.tool}</b> : <><b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–{fixed(s.expectedKn.high, 1)}</>}</p><p>{s.depthMm === null ? '' : <span className="num">seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm. </span>}{s.stack.join(', ')}{s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}</p></figure>)}{c.strokes.length === 0 && <p>None yet.</p>}</div>
-        {c.encoder && <p>Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')}, {c.encoder.who}.</p>}{c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}</section>
-      {c.torque && <section><h3>Torque <span>{c.torque.procedure}; {c.torque.source}; {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}</span></h3><table><tbody>{c.torque.readings.map((t, i) => <tr key={i}><td>{t.stage}</td><td className="num"><b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b></td><td className="num">{t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}</td><td>{t.tool}</td><td>{t.who} {clockTime(t.atMs, tz)}</td><td><VerdictShape status={t.status} size={16} /><span className="vh">{verdictWords[t.status]}</span></td></tr>)}</tbody></table></section>}
+      <section>
+        <h3>
+          Press strokes{' '}
+          <span>
+            force to the right, travel down, each on its own scale
+            {c.schools
+              ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}`
+              : ''}
+          </span>
+        </h3>
+        <div className="strokes">
+          {c.strokes.map((s) => (
+            <figure key={s.operation}>
+              <figcaption>
+                <b>{s.name.replace('Press ', '')}</b>
+                <VerdictShape status={s.status} size={18} />
+                <span className="vh">{verdictWords[s.status]}</span>
+              </figcaption>
+              <StrokeStrip stroke={s} />
+              <p className="num">
+                {s.peakKn === null ? (
+                  <b>{s.tool}</b>
+                ) : (
+                  <>
+                    <b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–
+                    {fixed(s.expectedKn.high, 1)}
+                  </>
+                )}
+              </p>
+              <p>
+                {s.depthMm === null ? (
+                  ''
+                ) : (
+                  <span className="num">
+                    seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm.{' '}
+                  </span>
+                )}
+                {s.stack.join(', ')}
+                {s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}
+              </p>
+            </figure>
+          ))}
+          {c.strokes.length === 0 && <p>None yet.</p>}
+        </div>
+        {c.encoder && (
+          <p>
+            Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')},{' '}
+            {c.encoder.who}.
+          </p>
+        )}
+        {c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}
+      </section>
+      {c.torque && (
+        <section>
+          <h3>
+            Torque{' '}
+            <span>
+              {c.torque.procedure}; {c.torque.source};{' '}
+              {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}
+            </span>
+          </h3>
+          <table>
+            <tbody>
+              {c.torque.readings.map((t, i) => (
+                <tr key={i}>
+                  <td>{t.stage}</td>
+                  <td className="num">
+                    <b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b>
+                  </td>
+                  <td className="num">
+                    {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
+                  </td>
+                  <td>{t.tool}</td>
+                  <td>
+                    {t.who} {clockTime(t.atMs, tz)}
+                  </td>
+                  <td>
+                    <VerdictShape status={t.status} size={16} />
+                    <span className="vh">{verdictWords[t.status]}</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
       <Lines title="Proof" lines={c.checks} />
       <div className="cols-2">
-        <section><h3>Overrides</h3>{c.overrides.length === 0 ? <p>None.</p> : c.overrides.map((o) => <p key={o.rule + o.atMs}><b>{o.rule}</b>: {o.reason}. {o.who}</p>)}{c.found.length > 0 && <><h3>Found on the way</h3>{c.found.map((f) => <p key={f}>{f}</p>)}</>}</section>
-        <section><h3>Signed</h3><p>{c.signed ? <><b>{c.signed.who}</b>, {dayTime(c.signed.atMs, tz)}</> : 'Not signed.'}</p><p>{c.caution}</p></section>
+        <section>
+          <h3>Overrides</h3>
+          {c.overrides.length === 0 ? (
+            <p>None.</p>
+          ) : (
+            c.overrides.map((o) => (
+              <p key={o.rule + o.atMs}>
+                <b>{o.rule}</b>: {o.reason}. {o.who}
+              </p>
+            ))
+          )}
+          {c.found.length > 0 && (
+            <>
+              <h3>Found on the way</h3>
+              {c.found.map((f) => (
+                <p key={f}>{f}</p>
+              ))}
+            </>
+          )}
+        </section>
+        <section>
+          <h3>Signed</h3>
+          <p>
+            {c.signed ? (
+              <>
+                <b>{c.signed.who}</b>, {dayTime(c.signed.atMs, tz)}
+              </>
+            ) : (
+              'Not signed.'
+            )}
+          </p>
+          <p>{c.caution}</p>
+        </section>
       </div>
     </article>
   );
 }
 
 function Lines({ title, lines, plain }: { title: string; lines: Line[]; plain?: boolean }) {
-  return <section><h3>{title}</h3>{lines.length === 0 ? <p>None.</p> : <table><tbody>{lines.map((l) => <tr key={l.what + l.value}>{plain ? <td colSpan={3}>{l.value}</td> : <><td>{l.what}</td><td className="num"><b>{l.value}</b></td><td className="num">{l.limit ?? ''}</td></>}<td className="sh">{l.status && <><VerdictShape status={l.status} size={16} /><span className="vh">{verdictWords[l.status]}</span></>}</td></tr>)}</tbody></table>}</section>;
+  return (
+    <section>
+      <h3>{title}</h3>
+      {lines.length === 0 ? (
+        <p>None.</p>
+      ) : (
+        <table>
+          <tbody>
+            {lines.map((l) => (
+              <tr key={l.what + l.value}>
+                {plain ? (
+                  <td colSpan={3}>{l.value}</td>
+                ) : (
+                  <>
+                    <td>{l.what}</td>
+                    <td className="num">
+                      <b>{l.value}</b>
+                    </td>
+                    <td className="num">{l.limit ?? ''}</td>
+                  </>
+                )}
+                <td className="sh">
+                  {l.status && (
+                    <>
+                      <VerdictShape status={l.status} size={16} />
+                      <span className="vh">{verdictWords[l.status]}</span>
+                    </>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
 }

@@ -12,7 +12,11 @@ import { faultOf, useJob } from '../shell/useJob.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
 
 export default function Prove(props: SheetProps) {
-  return <JobSheet {...props} station="prove"><Body /></JobSheet>;
+  return (
+    <JobSheet {...props} station="prove">
+      <Body />
+    </JobSheet>
+  );
 }
 
 /** What is left before it may leave. */
@@ -24,8 +28,13 @@ function Body() {
   const parsed = parseQuantity(km, 'distance');
   const left = missingFor('prove', view).filter((m) => m !== 'Not signed yet');
   const checks = checksFor(view);
-  const failed = checks.filter((c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop');
-  const before = parsed.ok && parsed.value < ctx.unit.odometerKm ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.` : undefined;
+  const failed = checks.filter(
+    (c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop',
+  );
+  const before =
+    parsed.ok && parsed.value < ctx.unit.odometerKm
+      ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.`
+      : undefined;
   const sign = async (pin: string) => {
     const ok = parsed.ok && (await send('signed', { odometerKm: Math.round(parsed.value) }, pin));
     if (ok) location.assign(`/jobs/${job.id}/card`);
@@ -33,19 +42,96 @@ function Body() {
   };
   return (
     <StationBody
-      kicker={`${checks.length - left.length} of ${checks.length} settled`} title="Is it really right?"
-      picture={<div className="prove"><BeforeAfter />{checks.map((c) => <CheckRow key={c.id} check={c} />)}</div>}
+      kicker={`${checks.length - left.length} of ${checks.length} settled`}
+      title="Is it really right?"
+      picture={
+        <div className="prove">
+          <BeforeAfter />
+          {checks.map((c) => (
+            <CheckRow key={c.id} check={c} />
+          ))}
+        </div>
+      }
       side={
         <>
-          <Call status={state.signed ? 'good' : failed.length > 0 ? 'stop' : left.length > 0 ? 'check' : 'good'}>{state.signed ? 'Signed. The job card is closed.' : failed[0] ? `${failed[0].text}: not right. It does not leave.` : left.length > 0 ? `${left.length} left before it may leave.` : 'Everything is proven. Sign it.'}</Call>
-          <section><h2>What is left</h2>{left.length === 0 ? <p className="note">Nothing.</p> : <ul>{left.map((m) => <li key={m} className="line-v"><VerdictShape status="check" size={20} /><span>{m}</span></li>)}</ul>}</section>
-          {!state.signed && <section><QuantityInput label="Distance on the clock now" dimension="distance" text={km} onText={setKm} fault={before} hint={`On record ${fixed(ctx.unit.odometerKm)} km`} /></section>}
-          <section><h2>Recheck</h2><p className="note">Paint mark of the nut and wheel nuts after <b className="num">{recheckKm} km</b> / 99 mi. It will stand on the floor. A staked or stretched nut is looked at by its mark, not pulled again.</p></section>
+          <Call
+            status={
+              state.signed
+                ? 'good'
+                : failed.length > 0
+                  ? 'stop'
+                  : left.length > 0
+                    ? 'check'
+                    : 'good'
+            }
+          >
+            {state.signed
+              ? 'Signed. The job card is closed.'
+              : failed[0]
+                ? `${failed[0].text}: not right. It does not leave.`
+                : left.length > 0
+                  ? `${left.length} left before it may leave.`
+                  : 'Everything is proven. Sign it.'}
+          </Call>
+          <section>
+            <h2>What is left</h2>
+            {left.length === 0 ? (
+              <p className="note">Nothing.</p>
+            ) : (
+              <ul>
+                {left.map((m) => (
+                  <li key={m} className="line-v">
+                    <VerdictShape status="check" size={20} />
+                    <span>{m}</span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+          {!state.signed && (
+            <section>
+              <QuantityInput
+                label="Distance on the clock now"
+                dimension="distance"
+                text={km}
+                onText={setKm}
+                fault={before}
+                hint={`On record ${fixed(ctx.unit.odometerKm)} km`}
+              />
+            </section>
+          )}
+          <section>
+            <h2>Recheck</h2>
+            <p className="note">
+              Paint mark of the nut and wheel nuts after <b className="num">{recheckKm} km</b> / 99
+              mi. It will stand on the floor. A staked or stretched nut is looked at by its mark,
+              not pulled again.
+            </p>
+          </section>
           <div className="grow" />
-          {signing && <PinDialog title="Sign the job card" text="With this name the vehicle may leave. Afterwards nothing on the card changes; a correction is a new line." onClose={() => setSigning(false)} onPin={sign} />}
+          {signing && (
+            <PinDialog
+              title="Sign the job card"
+              text="With this name the vehicle may leave. Afterwards nothing on the card changes; a correction is a new line."
+              onClose={() => setSigning(false)}
+              onPin={sign}
+            />
+          )}
         </>
       }
-      actions={state.signed ? <a className="btn main" href={`/jobs/${job.id}/card`}>Job card</a> : <MainAction label="Sign off" missing={left[0] ?? (!parsed.ok ? 'Type the distance on the clock' : before)} onAct={() => setSigning(true)} />}
+      actions={
+        state.signed ? (
+          <a className="btn main" href={`/jobs/${job.id}/card`}>
+            Job card
+          </a>
+        ) : (
+          <MainAction
+            label="Sign off"
+            missing={left[0] ?? (!parsed.ok ? 'Type the distance on the clock' : before)}
+            onAct={() => setSigning(true)}
+          />
+        )
+      }
     />
   );
 }
@@ -60,18 +146,83 @@ function CheckRow({ check: c }: { check: Check }) {
   const parsed = parseQuantity(text, c.numeric?.unit === '°C' ? 'temperature' : 'length');
   const open = !answer || again;
   const record = async (a: { ok?: boolean; value?: number }) => {
-    if (await send('check-recorded', { checkId: c.id, ...a, ...(c.numeric ? { typed: text.trim().slice(0, 40) } : {}) })) { clear(); setAgain(false); }
+    if (
+      await send('check-recorded', {
+        checkId: c.id,
+        ...a,
+        ...(c.numeric ? { typed: text.trim().slice(0, 40) } : {}),
+      })
+    ) {
+      clear();
+      setAgain(false);
+    }
   };
   return (
     <section className={`check-row${verdict ? ` is-${verdict.status}` : ''}`}>
-      <span className="cs">{verdict ? <VerdictShape status={verdict.status} size={30} /> : <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true"><circle className="ghost" cx="15" cy="15" r="12" /></svg>}</span>
-      <div className="ct"><b>{c.text}</b>{verdict && <span className="note">{verdict.text} {view.people.find((p) => p.id === answer.byId)?.name}</span>}{!verdict && !c.release && <span className="cap">may stay open</span>}</div>
+      <span className="cs">
+        {verdict ? (
+          <VerdictShape status={verdict.status} size={30} />
+        ) : (
+          <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
+            <circle className="ghost" cx="15" cy="15" r="12" />
+          </svg>
+        )}
+      </span>
+      <div className="ct">
+        <b>{c.text}</b>
+        {verdict && (
+          <span className="note">
+            {verdict.text} {view.people.find((p) => p.id === answer.byId)?.name}
+          </span>
+        )}
+        {!verdict && !c.release && <span className="cap">may stay open</span>}
+      </div>
       <div className="ca">
-        {c.numeric && answer && !again && <Frame name="" value={`${answer.value} ${c.numeric.unit}`} limit={`max ${c.numeric.max}`} />}
-        {open && !state.signed && (c.numeric
-          ? <form className="num-check" onSubmit={(e) => { e.preventDefault(); if (parsed.ok) void record({ value: parsed.value }); }}><QuantityInput compact label={`max ${c.numeric.max} ${c.numeric.unit}`} dimension={c.numeric.unit === '°C' ? 'temperature' : 'length'} decimals={c.numeric.unit === '°C' ? 0 : 3} text={text} onText={setText} fault={faultOf(problem, `check:${c.id}`)} /><button type="submit" className="btn q small">Record</button></form>
-          : <><button type="button" className="btn small" onClick={() => record({ ok: true })}>Right</button><button type="button" className="btn q small" onClick={() => record({ ok: false })}>Not right</button></>)}
-        {!open && !state.signed && <button type="button" className="link" onClick={() => setAgain(true)}>Again</button>}
+        {c.numeric && answer && !again && (
+          <Frame
+            name=""
+            value={`${answer.value} ${c.numeric.unit}`}
+            limit={`max ${c.numeric.max}`}
+          />
+        )}
+        {open &&
+          !state.signed &&
+          (c.numeric ? (
+            <form
+              className="num-check"
+              onSubmit={(e) => {
+                e.preventDefault();
+                if (parsed.ok) void record({ value: parsed.value });
+              }}
+            >
+              <QuantityInput
+                compact
+                label={`max ${c.numeric.max} ${c.numeric.unit}`}
+                dimension={c.numeric.unit === '°C' ? 'temperature' : 'length'}
+                decimals={c.numeric.unit === '°C' ? 0 : 3}
+                text={text}
+                onText={setText}
+                fault={faultOf(problem, `check:${c.id}`)}
+              />
+              <button type="submit" className="btn q small">
+                Record
+              </button>
+            </form>
+          ) : (
+            <>
+              <button type="button" className="btn small" onClick={() => record({ ok: true })}>
+                Right
+              </button>
+              <button type="button" className="btn q small" onClick={() => record({ ok: false })}>
+                Not right
+              </button>
+            </>
+          ))}
+        {!open && !state.signed && (
+          <button type="button" className="link" onClick={() => setAgain(true)}>
+            Again
+          </button>
+        )}
       </div>
     </section>
   );

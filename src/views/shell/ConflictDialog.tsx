@@ -1,7 +1,12 @@
 import { Dialog } from '../../ui/Panels.tsx';
 import { useJob } from './useJob.ts';
 
-const words = (value: unknown): string => (value === null || value === undefined ? 'nothing' : Object.entries(value as Record<string, unknown>).map(([k, v]) => `${k}: ${String(v)}`).join(', '));
+const words = (value: unknown): string =>
+  value === null || value === undefined
+    ? 'nothing'
+    : Object.entries(value as Record<string, unknown>)
+        .map(([k, v]) => `${k}: ${String(v)}`)
+        .join(', ');
 
 /** Two tablets chose differently: both values are shown and nothing is lost. */
 export function ConflictDialog() {
@@ -10,11 +15,27 @@ export function ConflictDialog() {
   return (
     <Dialog title="Changed meanwhile" onClose={clear}>
       <p className="note">{problem.detail}</p>
-      <table className="rows"><tbody>
-        <tr><th>Stands now</th><td className="n"><b>{words(problem.theirs)}</b></td></tr>
-        <tr><th>You chose</th><td className="n"><b>{words(problem.yours)}</b></td></tr>
-      </tbody></table>
-      <div className="foot"><button type="button" className="btn main" onClick={() => location.reload()}>Show what stands</button></div>
+      <table className="rows">
+        <tbody>
+          <tr>
+            <th>Stands now</th>
+            <td className="n">
+              <b>{words(problem.theirs)}</b>
+            </td>
+          </tr>
+          <tr>
+            <th>You chose</th>
+            <td className="n">
+              <b>{words(problem.yours)}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <div className="foot">
+        <button type="button" className="btn main" onClick={() => location.reload()}>
+          Show what stands
+        </button>
+      </div>
     </Dialog>
   );
 }

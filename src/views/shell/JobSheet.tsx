@@ -1,6 +1,13 @@
 import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { cornerNames } from '../../core/parts.ts';
-import { currentStation, spine, stationNames, stations, type JobView, type Station } from '../../core/job/index.ts';
+import {
+  currentStation,
+  spine,
+  stationNames,
+  stations,
+  type JobView,
+  type Station,
+} from '../../core/job/index.ts';
 import { layoutNames } from '../../core/diagnosis/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
@@ -19,14 +26,21 @@ export interface SheetProps {
 }
 
 /** The frame of every job screen: head strip, centre line, and the station below. */
-export function JobSheet({ first, who, station, children }: SheetProps & { station: Station | 'card'; children: ReactNode }) {
+export function JobSheet({
+  first,
+  who,
+  station,
+  children,
+}: SheetProps & { station: Station | 'card'; children: ReactNode }) {
   const api = useJobApi(first, who);
   return (
     <JobProvider value={api}>
       <div className="frame" data-station={station}>
         <Head />
         <Spine open={station} />
-        <main className="body-of-station grid min-h-0"><OpenStation value={station}>{children}</OpenStation></main>
+        <main className="body-of-station grid min-h-0">
+          <OpenStation value={station}>{children}</OpenStation>
+        </main>
       </div>
       <ConflictDialog />
       <Keys station={station} jobId={first.job.id} />
@@ -38,9 +52,24 @@ function Head() {
   const { view, who, setWho } = useJob();
   return (
     <TitleBlock>
-      <div className="c job"><CornerGlyph corner={view.ctx.corner} height={40} /><p><b>Unit {view.ctx.unit.fleetNo}</b><span>{view.ctx.unit.name}, {layoutNames[view.ctx.unit.layout]}</span></p></div>
-      <div className="c corner"><p><span>Corner</span><b>{cornerNames[view.ctx.corner]}</b></p></div>
-      <div className="c person"><WhoPick people={view.people} who={who} onWho={setWho} /></div>
+      <div className="c job">
+        <CornerGlyph corner={view.ctx.corner} height={40} />
+        <p>
+          <b>Unit {view.ctx.unit.fleetNo}</b>
+          <span>
+            {view.ctx.unit.name}, {layoutNames[view.ctx.unit.layout]}
+          </span>
+        </p>
+      </div>
+      <div className="c corner">
+        <p>
+          <span>Corner</span>
+          <b>{cornerNames[view.ctx.corner]}</b>
+        </p>
+      </div>
+      <div className="c person">
+        <WhoPick people={view.people} who={who} onWho={setWho} />
+      </div>
       <Clock />
     </TitleBlock>
   );
@@ -54,15 +83,32 @@ function Clock() {
   useEffect(() => setReady(true), []);
   const timer = view.state.timers[0];
   const at = ready ? now() : view.nowMs;
-  if (timer) return <div className="c clock"><p><span>{timer.label}</span><b className="num">{at >= timer.endsMs ? 'over' : timeLeft(timer.endsMs - at)}</b></p></div>;
+  if (timer)
+    return (
+      <div className="c clock">
+        <p>
+          <span>{timer.label}</span>
+          <b className="num">{at >= timer.endsMs ? 'over' : timeLeft(timer.endsMs - at)}</b>
+        </p>
+      </div>
+    );
   const open = Math.max(0, (view.state.signed?.atMs ?? at) - view.job.createdMs);
-  return <div className="c clock"><p><span>Job {view.job.number}</span><b className="num">{openFor(open)}</b></p></div>;
+  return (
+    <div className="c clock">
+      <p>
+        <span>Job {view.job.number}</span>
+        <b className="num">{openFor(open)}</b>
+      </p>
+    </div>
+  );
 }
 
 function openFor(ms: number): string {
   const min = Math.floor(ms / 60_000);
   if (min < 60) return `${min} min`;
-  return min < 2880 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${Math.floor(min / 1440)} days`;
+  return min < 2880
+    ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`
+    : `${Math.floor(min / 1440)} days`;
 }
 
 function Spine({ open }: { open: Station | 'card' }) {
@@ -81,8 +127,14 @@ function Spine({ open }: { open: Station | 'card' }) {
       <ol>
         {marks.map((m, i) => (
           <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}>
-            <a href={`/jobs/${view.job.id}/${m.station}`} aria-current={m.station === open ? 'page' : undefined}>
-              <BearingMark mark={m.mark} /><span className="nm">{stationNames[m.station]}</span><span className="rs">{m.result}</span><span className="vh">{m.mark === 'now' ? 'current' : m.mark}</span>
+            <a
+              href={`/jobs/${view.job.id}/${m.station}`}
+              aria-current={m.station === open ? 'page' : undefined}
+            >
+              <BearingMark mark={m.mark} />
+              <span className="nm">{stationNames[m.station]}</span>
+              <span className="rs">{m.result}</span>
+              <span className="vh">{m.mark === 'now' ? 'current' : m.mark}</span>
             </a>
           </li>
         ))}
@@ -105,7 +157,16 @@ export interface StationProps {
 }
 
 /** The body of a station: picture left, the call and the main action right. */
-export function StationBody({ kicker, title, tabs, fill, picture, over, side, actions }: StationProps) {
+export function StationBody({
+  kicker,
+  title,
+  tabs,
+  fill,
+  picture,
+  over,
+  side,
+  actions,
+}: StationProps) {
   const { problem, clear, view, send } = useJob();
   const open = useContext(OpenStation);
   const [reopening, setReopening] = useState(false);
@@ -113,27 +174,108 @@ export function StationBody({ kicker, title, tabs, fill, picture, over, side, ac
   // Done stations are read, stations to come are looked at; only the current one takes entries.
   const away = open !== 'card' && open !== now;
   const done = open !== 'card' && view.state.done.includes(open);
-  const there = now ? <a className="btn main" data-main="" href={`/jobs/${view.job.id}/${now}`}>To {stationNames[now]}</a> : <a className="btn main" data-main="" href={`/jobs/${view.job.id}/card`}>Job card</a>;
+  const there = now ? (
+    <a className="btn main" data-main="" href={`/jobs/${view.job.id}/${now}`}>
+      To {stationNames[now]}
+    </a>
+  ) : (
+    <a className="btn main" data-main="" href={`/jobs/${view.job.id}/card`}>
+      Job card
+    </a>
+  );
   return (
     <div className="station">
-      <div className="ttl"><h1><span className="op">{kicker}</span>{title}</h1>{tabs}</div>
-      <div className={`pic${fill ? ' fill' : ''}`} role="region" aria-label="The picture" tabIndex={0}><fieldset className="contents" disabled={away}>{picture}</fieldset>{over}</div>
+      <div className="ttl">
+        <h1>
+          <span className="op">{kicker}</span>
+          {title}
+        </h1>
+        {tabs}
+      </div>
+      <div
+        className={`pic${fill ? ' fill' : ''}`}
+        role="region"
+        aria-label="The picture"
+        tabIndex={0}
+      >
+        <fieldset className="contents" disabled={away}>
+          {picture}
+        </fieldset>
+        {over}
+      </div>
       <aside className="side" aria-label="The call">
-        {problem && problem.status !== 409 && <div className="problem" role="alert"><VerdictShape status="stop" size={24} /><span>{problem.detail}</span><button type="button" onClick={clear}>Close</button></div>}
-        <div className="side-in" role="region" aria-label="What is true and what is asked" tabIndex={0}><fieldset className="contents" disabled={away}>{side}</fieldset></div>
-        <div className="acts">{!away ? actions : <>{there}{done && !view.state.signed && <button type="button" className="btn q" onClick={() => setReopening(true)}>Reopen</button>}</>}</div>
-        {reopening && open !== 'card' && <ReasonDialog title={`Reopen ${stationNames[open]}?`} text="What was recorded stays. The centre line goes back to here until it is done again." onClose={() => setReopening(false)} onReason={(reason) => send('station-reopened', { station: open, reason })} />}
+        {problem && problem.status !== 409 && (
+          <div className="problem" role="alert">
+            <VerdictShape status="stop" size={24} />
+            <span>{problem.detail}</span>
+            <button type="button" onClick={clear}>
+              Close
+            </button>
+          </div>
+        )}
+        <div
+          className="side-in"
+          role="region"
+          aria-label="What is true and what is asked"
+          tabIndex={0}
+        >
+          <fieldset className="contents" disabled={away}>
+            {side}
+          </fieldset>
+        </div>
+        <div className="acts">
+          {!away ? (
+            actions
+          ) : (
+            <>
+              {there}
+              {done && !view.state.signed && (
+                <button type="button" className="btn q" onClick={() => setReopening(true)}>
+                  Reopen
+                </button>
+              )}
+            </>
+          )}
+        </div>
+        {reopening && open !== 'card' && (
+          <ReasonDialog
+            title={`Reopen ${stationNames[open]}?`}
+            text="What was recorded stays. The centre line goes back to here until it is done again."
+            onClose={() => setReopening(false)}
+            onReason={(reason) => send('station-reopened', { station: open, reason })}
+          />
+        )}
       </aside>
     </div>
   );
 }
 
 /** Steps inside a station. */
-export function Tabs<T extends string>({ tabs, open, done, onOpen }: { tabs: readonly { id: T; name: string }[]; open: T; done: readonly T[]; onOpen: (id: T) => void }) {
+export function Tabs<T extends string>({
+  tabs,
+  open,
+  done,
+  onOpen,
+}: {
+  tabs: readonly { id: T; name: string }[];
+  open: T;
+  done: readonly T[];
+  onOpen: (id: T) => void;
+}) {
   return (
     <ol className="ops" aria-label="Operations">
       {tabs.map((t, i) => (
-        <li key={t.id} className={t.id === open ? 'now' : done.includes(t.id) ? 'done' : 'todo'}><button type="button" aria-current={t.id === open ? 'step' : undefined} onClick={() => onOpen(t.id)}><b>{i + 1}</b>{t.name}{done.includes(t.id) && <span className="vh">done</span>}</button></li>
+        <li key={t.id} className={t.id === open ? 'now' : done.includes(t.id) ? 'done' : 'todo'}>
+          <button
+            type="button"
+            aria-current={t.id === open ? 'step' : undefined}
+            onClick={() => onOpen(t.id)}
+          >
+            <b>{i + 1}</b>
+            {t.name}
+            {done.includes(t.id) && <span className="vh">done</span>}
+          </button>
+        </li>
       ))}
     </ol>
   );

@@ -12,14 +12,24 @@ export function Keys({ station, jobId }: { station: Station | 'card'; jobId: str
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
-      if (e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented || target.closest('input, select, textarea, dialog')) return;
+      if (
+        e.ctrlKey ||
+        e.metaKey ||
+        e.altKey ||
+        e.defaultPrevented ||
+        target.closest('input, select, textarea, dialog')
+      )
+        return;
       if (e.key === '?') return setHelp(true);
       if (off) return;
       const at = station === 'card' ? stations.length : stations.indexOf(station);
-      if (e.key === 'ArrowRight' && at < stations.length - 1) location.assign(`/jobs/${jobId}/${stations[at + 1]}`);
-      else if (e.key === 'ArrowLeft' && at > 0) location.assign(`/jobs/${jobId}/${stations[at - 1]}`);
+      if (e.key === 'ArrowRight' && at < stations.length - 1)
+        location.assign(`/jobs/${jobId}/${stations[at + 1]}`);
+      else if (e.key === 'ArrowLeft' && at > 0)
+        location.assign(`/jobs/${jobId}/${stations[at - 1]}`);
       else if (e.key === 'f') location.assign('/');
-      else if ((e.key === 'Enter' || e.key === ' ') && target === document.body) document.querySelector<HTMLButtonElement>('[data-main]')?.click();
+      else if ((e.key === 'Enter' || e.key === ' ') && target === document.body)
+        document.querySelector<HTMLButtonElement>('[data-main]')?.click();
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
@@ -27,10 +37,34 @@ export function Keys({ station, jobId }: { station: Station | 'card'; jobId: str
   if (!help) return null;
   return (
     <Dialog title="Keys" onClose={() => setHelp(false)}>
-      <table className="rows"><tbody>
-        {[['← →', 'walk the centre line'], ['F', 'to the floor'], ['Enter or Space', 'the main action, when nothing else has focus'], ['?', 'this list']].map(([k, what]) => <tr key={k}><th className="num">{k}</th><td>{what}</td></tr>)}
-      </tbody></table>
-      <label className="opt"><span><input type="checkbox" checked={off} onChange={(e) => { setOff(e.target.checked); localStorage.setItem(storeKey, e.target.checked ? '1' : '0'); }} /> Switch single keys off</span></label>
+      <table className="rows">
+        <tbody>
+          {[
+            ['← →', 'walk the centre line'],
+            ['F', 'to the floor'],
+            ['Enter or Space', 'the main action, when nothing else has focus'],
+            ['?', 'this list'],
+          ].map(([k, what]) => (
+            <tr key={k}>
+              <th className="num">{k}</th>
+              <td>{what}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <label className="opt">
+        <span>
+          <input
+            type="checkbox"
+            checked={off}
+            onChange={(e) => {
+              setOff(e.target.checked);
+              localStorage.setItem(storeKey, e.target.checked ? '1' : '0');
+            }}
+          />{' '}
+          Switch single keys off
+        </span>
+      </label>
     </Dialog>
   );
 }

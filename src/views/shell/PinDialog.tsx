@@ -4,21 +4,72 @@ import { VerdictShape } from '../../ui/Marks.tsx';
 import { faultOf, useJob } from './useJob.ts';
 
 /** Asks the one who answers for something for a reason (if wanted) and the PIN. */
-export function PinDialog({ title, text, reason, onClose, onPin }: { title: string; text: string; reason?: boolean; onClose: () => void; onPin: (pin: string, reason: string) => Promise<boolean> }) {
+export function PinDialog({
+  title,
+  text,
+  reason,
+  onClose,
+  onPin,
+}: {
+  title: string;
+  text: string;
+  reason?: boolean;
+  onClose: () => void;
+  onPin: (pin: string, reason: string) => Promise<boolean>;
+}) {
   const { view, who, problem } = useJob();
   const [pin, setPin] = useState('');
   const [why, setWhy] = useState('');
   const person = view.people.find((p) => p.id === who)?.name ?? 'nobody';
-  const fault = faultOf(problem, 'pin', 'byId') ?? (problem && problem.status !== 409 ? problem.detail : undefined);
+  const fault =
+    faultOf(problem, 'pin', 'byId') ??
+    (problem && problem.status !== 409 ? problem.detail : undefined);
   const ready = pin.length >= 4 && (!reason || why.trim() !== '');
   return (
     <Dialog title={title} onClose={onClose}>
-      <form className="grid gap-3" onSubmit={async (e) => { e.preventDefault(); if (ready && (await onPin(pin, why.trim()))) onClose(); else setPin(''); }}>
+      <form
+        className="grid gap-3"
+        onSubmit={async (e) => {
+          e.preventDefault();
+          if (ready && (await onPin(pin, why.trim()))) onClose();
+          else setPin('');
+        }}
+      >
         <p className="note">{text}</p>
-        {reason && <label className="field"><span>Reason, kept on the job card</span><input className="text-in" value={why} onChange={(e) => setWhy(e.target.value)} maxLength={400} /></label>}
-        <label className="field"><span>PIN of {person}</span><input className="text-in num" type="password" inputMode="numeric" autoComplete="off" value={pin} onChange={(e) => setPin(e.target.value)} maxLength={8} /></label>
-        {fault && <p className="vd stop" role="alert"><VerdictShape status="stop" size={20} /><span>{fault}</span></p>}
-        <div className="foot"><button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>{ready ? `Sign as ${person}` : reason ? 'Reason and PIN first' : 'PIN first'}</button></div>
+        {reason && (
+          <label className="field">
+            <span>Reason, kept on the job card</span>
+            <input
+              className="text-in"
+              value={why}
+              onChange={(e) => setWhy(e.target.value)}
+              maxLength={400}
+            />
+          </label>
+        )}
+        <label className="field">
+          <span>PIN of {person}</span>
+          <input
+            className="text-in num"
+            type="password"
+            inputMode="numeric"
+            autoComplete="off"
+            value={pin}
+            onChange={(e) => setPin(e.target.value)}
+            maxLength={8}
+          />
+        </label>
+        {fault && (
+          <p className="vd stop" role="alert">
+            <VerdictShape status="stop" size={20} />
+            <span>{fault}</span>
+          </p>
+        )}
+        <div className="foot">
+          <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
+            {ready ? `Sign as ${person}` : reason ? 'Reason and PIN first' : 'PIN first'}
+          </button>
+        </div>
       </form>
     </Dialog>
   );

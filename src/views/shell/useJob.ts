@@ -15,16 +15,36 @@ export interface ProblemDoc {
   version?: number;
 }
 
-const silent: ProblemDoc = { title: 'No answer', status: 0, detail: 'The server does not answer. What you typed is kept here; try again.', errors: [] };
+const silent: ProblemDoc = {
+  title: 'No answer',
+  status: 0,
+  detail: 'The server does not answer. What you typed is kept here; try again.',
+  errors: [],
+};
 
 /** Calls the interface; a repeat with the same command id is safe, so one lost answer is tried again. */
-export async function call<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<{ ok: true; value: T } | { ok: false; problem: ProblemDoc }> {
-  const init: RequestInit = { method, ...(body === undefined ? {} : { body: type === 'application/json' ? JSON.stringify(body) : String(body), headers: { 'content-type': type } }) };
+export async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  type = 'application/json',
+): Promise<{ ok: true; value: T } | { ok: false; problem: ProblemDoc }> {
+  const init: RequestInit = {
+    method,
+    ...(body === undefined
+      ? {}
+      : {
+          body: type === 'application/json' ? JSON.stringify(body) : String(body),
+          headers: { 'content-type': type },
+        }),
+  };
   for (let attempt = 0; attempt < 2; attempt++) {
     try {
       const response = await fetch(path, init);
       const value = await response.json();
-      return response.ok ? { ok: true, value: value as T } : { ok: false, problem: value as ProblemDoc };
+      return response.ok
+        ? { ok: true, value: value as T }
+        : { ok: false, problem: value as ProblemDoc };
     } catch {
       continue;
     }
@@ -72,26 +92,40 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
     };
     document.addEventListener('visibilitychange', look);
     window.addEventListener('pageshow', look);
-    return () => { document.removeEventListener('visibilitychange', look); window.removeEventListener('pageshow', look); };
+    return () => {
+      document.removeEventListener('visibilitychange', look);
+      window.removeEventListener('pageshow', look);
+    };
   }, [id, first.nowMs, show]);
 
-  const run = useCallback(async (method: string, path: string, body: unknown) => {
-    setBusy(true);
-    const r = await call<JobView>(method, path, body);
-    setBusy(false);
-    if (r.ok) {
-      show(r.value);
-      setProblem(undefined);
-    } else setProblem(r.problem);
-    return r.ok;
-  }, [show]);
+  const run = useCallback(
+    async (method: string, path: string, body: unknown) => {
+      setBusy(true);
+      const r = await call<JobView>(method, path, body);
+      setBusy(false);
+      if (r.ok) {
+        show(r.value);
+        setProblem(undefined);
+      } else setProblem(r.problem);
+      return r.ok;
+    },
+    [show],
+  );
 
   /** Shown at once, written in the order of the taps; taken back when the server refuses. */
   const choose: JobApi['choose'] = (key, value) => {
     const before = current.current;
-    show({ ...before, choices: { ...before.choices, [key]: { version: before.choices[key]?.version ?? 0, value } } });
+    show({
+      ...before,
+      choices: { ...before.choices, [key]: { version: before.choices[key]?.version ?? 0, value } },
+    });
     const write = queue.current.then(async () => {
-      const ok = await run('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: current.current.choices[key]?.version ?? 0, value, byId: who });
+      const ok = await run('PUT', `/api/jobs/${id}/choices/${key}`, {
+        id: uuid(),
+        version: current.current.choices[key]?.version ?? 0,
+        value,
+        byId: who,
+      });
       if (!ok) show({ ...current.current, choices: before.choices });
       return ok;
     });
@@ -100,9 +134,20 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
   };
 
   return {
-    view, who, setWho, busy, problem,
+    view,
+    who,
+    setWho,
+    busy,
+    problem,
     clear: () => setProblem(undefined),
-    send: (type, body, pin) => run('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId: who, ...(pin === undefined ? {} : { pin }) }),
+    send: (type, body, pin) =>
+      run('POST', `/api/jobs/${id}/events`, {
+        id: uuid(),
+        type,
+        body,
+        byId: who,
+        ...(pin === undefined ? {} : { pin }),
+      }),
     choose,
     now: () => Date.now() + offset.current,
   };
@@ -118,4 +163,5 @@ export function useJob(): JobApi {
 }
 
 /** A fault of the last problem on one of these fields. */
-export const faultOf = (problem: ProblemDoc | undefined, ...fields: string[]) => problem?.errors.find((e) => fields.includes(e.field))?.reason;
+export const faultOf = (problem: ProblemDoc | undefined, ...fields: string[]) =>
+  problem?.errors.find((e) => fields.includes(e.field))?.reason;

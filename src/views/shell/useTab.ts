@@ -7,5 +7,11 @@ export function useTab<T extends string>(key: string, first: T): [T, (t: T) => v
     const kept = sessionStorage.getItem(`tab:${key}`);
     if (kept) setOpen(kept as T);
   }, [key]);
-  return [open, (t) => { setOpen(t); sessionStorage.setItem(`tab:${key}`, t); }];
+  return [
+    open,
+    (t) => {
+      setOpen(t);
+      sessionStorage.setItem(`tab:${key}`, t);
+    },
+  ];
 }

@@ -14,6 +14,8 @@ export function useTick(ms = 1000): number {
 export function useServerClock(firstMs: number): number {
   const offset = useRef<number>(undefined);
   const n = useTick();
-  useEffect(() => { offset.current = firstMs - Date.now(); }, [firstMs]);
+  useEffect(() => {
+    offset.current = firstMs - Date.now();
+  }, [firstMs]);
   return n === 0 || offset.current === undefined ? firstMs : Date.now() + offset.current;
 }

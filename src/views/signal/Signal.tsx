@@ -4,7 +4,13 @@ import { Download, Upload } from 'lucide-react';
 import { partByNumber } from '../../core/job/index.ts';
 import { tyre, wheelHz } from '../../core/noise/index.ts';
 import { cornerNames, corners, type Corner } from '../../core/parts.ts';
-import { asTestResult, readSignals, tracesFromRows, type Traces, type WheelReading } from '../../core/signals/index.ts';
+import {
+  asTestResult,
+  readSignals,
+  tracesFromRows,
+  type Traces,
+  type WheelReading,
+} from '../../core/signals/index.ts';
 import { signalFaults, type SignalFault } from '../../core/standins/wheel-speed.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
@@ -14,7 +20,15 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { call, useJob } from '../shell/useJob.ts';
 import { kindStatus, kindWords, WheelSignal } from './WheelSignal.tsx';
 
-const faultWords: Record<SignalFault, string> = { agree: 'all agree', 'drop-out': 'drop-out', 'tooth-missing': 'tooth missing', 'reversed-encoder': 'reversed encoder', 'wide-gap': 'wide gap', 'dead-lead': 'dead lead', 'other-count': 'other count' };
+const faultWords: Record<SignalFault, string> = {
+  agree: 'all agree',
+  'drop-out': 'drop-out',
+  'tooth-missing': 'tooth missing',
+  'reversed-encoder': 'reversed encoder',
+  'wide-gap': 'wide gap',
+  'dead-lead': 'dead lead',
+  'other-count': 'other count',
+};
 
 /** Pole pairs of the made-up car where the unit's own are not on record. */
 const madeUpPairs = 48;
@@ -40,10 +54,12 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const [said, setSaid] = useState<string>();
   const file = useRef<HTMLInputElement>(null);
   const picture = useRef<HTMLDivElement>(null);
-  const record = Object.fromEntries(corners.flatMap((c) => {
-    const encoder = partByNumber(ctx, ctx.unit.corners[c]?.partNumber)?.bearing.encoder;
-    return encoder && encoder.kind !== 'none' ? [[c, encoder.pairs]] : [];
-  })) as Partial<Record<Corner, number>>;
+  const record = Object.fromEntries(
+    corners.flatMap((c) => {
+      const encoder = partByNumber(ctx, ctx.unit.corners[c]?.partNumber)?.bearing.encoder;
+      return encoder && encoder.kind !== 'none' ? [[c, encoder.pairs]] : [];
+    }),
+  ) as Partial<Record<Corner, number>>;
   const set = settings(speed, tyreText, sensor);
   const judge = (traces: Traces) => {
     if (!set.ok) return setSaid(set.reason);
@@ -60,13 +76,28 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const take = async () => {
     if (!set.ok) return setSaid(set.reason);
     const turnS = 1 / wheelHz(set.kmh, set.circumferenceMm);
-    const r = await call<Traces>('POST', '/api/devices/wheel-speed/take', { kmh: set.kmh, sensor: set.sensor, seconds: Math.min(20, Math.max(1, 5 * turnS)), pairs: Object.values(record)[0] ?? madeUpPairs, circumferenceMm: set.circumferenceMm, fault, corner: at });
-    if (r.ok) judge(r.value); else setSaid(r.problem.errors[0]?.reason ?? r.problem.detail);
+    const r = await call<Traces>('POST', '/api/devices/wheel-speed/take', {
+      kmh: set.kmh,
+      sensor: set.sensor,
+      seconds: Math.min(20, Math.max(1, 5 * turnS)),
+      pairs: Object.values(record)[0] ?? madeUpPairs,
+      circumferenceMm: set.circumferenceMm,
+      fault,
+      corner: at,
+    });
+    if (r.ok) judge(r.value);
+    else setSaid(r.problem.errors[0]?.reason ?? r.problem.detail);
   };
   const load = async (f: File) => {
     if (!set.ok) return setSaid(set.reason);
     try {
-      judge(tracesFromRows(Papa.parse<string[]>((await f.text()).trim(), { skipEmptyLines: true }).data, set.kmh, set.sensor));
+      judge(
+        tracesFromRows(
+          Papa.parse<string[]>((await f.text()).trim(), { skipEmptyLines: true }).data,
+          set.kmh,
+          set.sensor,
+        ),
+      );
     } catch (e) {
       setSaid(`${f.name}: ${(e as Error).message}`);
     }
@@ -74,7 +105,13 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const save = () => {
     if (!read) return;
     const { volts, sampleRate } = read.traces;
-    const csv = Papa.unparse({ fields: ['seconds', ...corners], data: volts.LF.map((_, i) => [(i / sampleRate).toFixed(6), ...corners.map((c) => volts[c][i]!.toFixed(4))]) });
+    const csv = Papa.unparse({
+      fields: ['seconds', ...corners],
+      data: volts.LF.map((_, i) => [
+        (i / sampleRate).toFixed(6),
+        ...corners.map((c) => volts[c][i]!.toFixed(4)),
+      ]),
+    });
     const a = document.createElement('a');
     a.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
     a.download = `wheel-speed-${job.number}.csv`;
@@ -84,7 +121,8 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const use = async () => {
     for (const w of read?.wheels ?? []) {
       const result = asTestResult(w.kind);
-      if (result && !(await send('test-recorded', { testId: 'signal', place: w.corner, result }))) return;
+      if (result && !(await send('test-recorded', { testId: 'signal', place: w.corner, result })))
+        return;
     }
     onDone();
   };
@@ -93,39 +131,184 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const fullV = Math.max(0.05, ...(read?.wheels.map((w) => w.amplitudeV) ?? []));
   return (
     <StationBody
-      kicker={read ? `${read.traces.kmh} km/h, ${read.turnHz.toFixed(2)} turns a second` : 'Driven straight, walking pace and at 60 km/h'} title="Which wheel is not like the others?" tabs={tabs}
-      picture={<div ref={picture}>{read ? (
-        <div className="signals">{corners.map((c, i) => <WheelSignal key={c} corner={c} reading={read.wheels[i]!} volts={read.traces.volts[c]} sampleRate={read.traces.sampleRate} fullV={fullV} record={record[c]} picked={picked === c} onPick={() => setPicked(c)} />)}</div>
-      ) : <div className="ear-empty"><svg viewBox="0 0 600 200" aria-hidden="true"><circle className="ghost" cx="150" cy="100" r="80" /><circle className="ghost" cx="150" cy="100" r="40" /><path className="ghost" d="M280 100q10-60 20 0t20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0" /></svg><p className="note big">Take a reading, or open a table of the four signals. Speed, tyre and kind of sensor first.</p></div>}</div>}
+      kicker={
+        read
+          ? `${read.traces.kmh} km/h, ${read.turnHz.toFixed(2)} turns a second`
+          : 'Driven straight, walking pace and at 60 km/h'
+      }
+      title="Which wheel is not like the others?"
+      tabs={tabs}
+      picture={
+        <div ref={picture}>
+          {read ? (
+            <div className="signals">
+              {corners.map((c, i) => (
+                <WheelSignal
+                  key={c}
+                  corner={c}
+                  reading={read.wheels[i]!}
+                  volts={read.traces.volts[c]}
+                  sampleRate={read.traces.sampleRate}
+                  fullV={fullV}
+                  record={record[c]}
+                  picked={picked === c}
+                  onPick={() => setPicked(c)}
+                />
+              ))}
+            </div>
+          ) : (
+            <div className="ear-empty">
+              <svg viewBox="0 0 600 200" aria-hidden="true">
+                <circle className="ghost" cx="150" cy="100" r="80" />
+                <circle className="ghost" cx="150" cy="100" r="40" />
+                <path
+                  className="ghost"
+                  d="M280 100q10-60 20 0t20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0"
+                />
+              </svg>
+              <p className="note big">
+                Take a reading, or open a table of the four signals. Speed, tyre and kind of sensor
+                first.
+              </p>
+            </div>
+          )}
+        </div>
+      }
       side={
         <>
-          <Call status={said ? 'stop' : !read ? 'check' : odd.length === 0 ? 'good' : kindStatus(odd[0]!.kind)}>{said ?? (!read ? 'Nothing read yet.' : odd.length === 0 ? 'All four agree.' : odd.map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`).join('; '))}</Call>
-          {about && !said && <section><h2>{cornerNames[about.corner]}</h2><p className="note">{about.text}</p></section>}
+          <Call
+            status={
+              said ? 'stop' : !read ? 'check' : odd.length === 0 ? 'good' : kindStatus(odd[0]!.kind)
+            }
+          >
+            {said ??
+              (!read
+                ? 'Nothing read yet.'
+                : odd.length === 0
+                  ? 'All four agree.'
+                  : odd
+                      .map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`)
+                      .join('; '))}
+          </Call>
+          {about && !said && (
+            <section>
+              <h2>{cornerNames[about.corner]}</h2>
+              <p className="note">{about.text}</p>
+            </section>
+          )}
           <section className="grid gap-1">
-            <QuantityInput compact label="Speed, from satellite or another wheel" dimension="speed" text={speed} onText={(t) => { setSaid(undefined); setSpeed(t); }} />
-            <label className="field compact"><span>Tyre</span><span className="box"><input value={tyreText} onChange={(e) => { setSaid(undefined); setTyre(e.target.value); }} /></span></label>
-            <Choices name="Kind of sensor" value={sensor} onValue={(s) => { setSaid(undefined); setSensor(s); }} options={[{ id: 'active', label: 'active' }, { id: 'coil', label: 'coil' }]} />
+            <QuantityInput
+              compact
+              label="Speed, from satellite or another wheel"
+              dimension="speed"
+              text={speed}
+              onText={(t) => {
+                setSaid(undefined);
+                setSpeed(t);
+              }}
+            />
+            <label className="field compact">
+              <span>Tyre</span>
+              <span className="box">
+                <input
+                  value={tyreText}
+                  onChange={(e) => {
+                    setSaid(undefined);
+                    setTyre(e.target.value);
+                  }}
+                />
+              </span>
+            </label>
+            <Choices
+              name="Kind of sensor"
+              value={sensor}
+              onValue={(s) => {
+                setSaid(undefined);
+                setSensor(s);
+              }}
+              options={[
+                { id: 'active', label: 'active' },
+                { id: 'coil', label: 'coil' },
+              ]}
+            />
           </section>
-          <section><div className="pair-in"><button type="button" className="btn q small" onClick={() => file.current?.click()}><Upload aria-hidden="true" />CSV table</button><button type="button" className="btn q small" onClick={save} aria-disabled={!read}><Download aria-hidden="true" />Save CSV</button></div>
-            <input ref={file} type="file" accept=".csv,text/csv" className="vh" aria-label="Table of signals" tabIndex={-1} onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void load(f); }} /></section>
-          <section><details className="stand-in" open={!read}><summary>Stand-in reader: a made-up car</summary><Choices name="Made-up fault" value={fault} onValue={setFault} options={signalFaults.map((id) => ({ id, label: faultWords[id] }))} />
-            <div className="mt-2 four"><Choices name="At corner" value={at} onValue={setAt} options={corners.map((id) => ({ id, label: id }))} /></div>
-            <button type="button" className="btn q small w-full mt-2" onClick={take}>Take a reading</button></details></section>
+          <section>
+            <div className="pair-in">
+              <button type="button" className="btn q small" onClick={() => file.current?.click()}>
+                <Upload aria-hidden="true" />
+                CSV table
+              </button>
+              <button type="button" className="btn q small" onClick={save} aria-disabled={!read}>
+                <Download aria-hidden="true" />
+                Save CSV
+              </button>
+            </div>
+            <input
+              ref={file}
+              type="file"
+              accept=".csv,text/csv"
+              className="vh"
+              aria-label="Table of signals"
+              tabIndex={-1}
+              onChange={(e) => {
+                const f = e.target.files?.[0];
+                e.target.value = '';
+                if (f) void load(f);
+              }}
+            />
+          </section>
+          <section>
+            <details className="stand-in" open={!read}>
+              <summary>Stand-in reader: a made-up car</summary>
+              <Choices
+                name="Made-up fault"
+                value={fault}
+                onValue={setFault}
+                options={signalFaults.map((id) => ({ id, label: faultWords[id] }))}
+              />
+              <div className="mt-2 four">
+                <Choices
+                  name="At corner"
+                  value={at}
+                  onValue={setAt}
+                  options={corners.map((id) => ({ id, label: id }))}
+                />
+              </div>
+              <button type="button" className="btn q small w-full mt-2" onClick={take}>
+                Take a reading
+              </button>
+            </details>
+          </section>
           <div className="grow" />
         </>
       }
-      actions={<MainAction label="Use as evidence" missing={!read ? 'Nothing read yet' : read.wheels.every((w) => asTestResult(w.kind) === undefined) ? 'Too slow for this sensor: read faster' : undefined} onAct={use} />}
+      actions={
+        <MainAction
+          label="Use as evidence"
+          missing={
+            !read
+              ? 'Nothing read yet'
+              : read.wheels.every((w) => asTestResult(w.kind) === undefined)
+                ? 'Too slow for this sensor: read faster'
+                : undefined
+          }
+          onAct={use}
+        />
+      }
     />
   );
 }
 
-type Settings = { ok: true; kmh: number; circumferenceMm: number; sensor: Traces['sensor'] } | { ok: false; reason: string };
+type Settings =
+  | { ok: true; kmh: number; circumferenceMm: number; sensor: Traces['sensor'] }
+  | { ok: false; reason: string };
 
 /** Speed, tyre and sensor as set, or the first thing that is wrong with them. */
 function settings(speed: string, tyreText: string, sensor: Traces['sensor'] | undefined): Settings {
   const v = parseQuantity(speed, 'speed');
   if (!v.ok) return { ok: false, reason: `Speed: ${v.reason}` };
-  if (!(v.value > 0)) return { ok: false, reason: 'At speed 0 no wheel turns: type the speed of the drive.' };
+  if (!(v.value > 0))
+    return { ok: false, reason: 'At speed 0 no wheel turns: type the speed of the drive.' };
   if (!sensor) return { ok: false, reason: 'Which kind of sensor: a coil, or an active one?' };
   try {
     return { ok: true, kmh: v.value, circumferenceMm: tyre(tyreText).circumferenceMm, sensor };

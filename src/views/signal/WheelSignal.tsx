@@ -4,10 +4,18 @@ import type { SignalKind, WheelReading } from '../../core/signals/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 
 export const kindWords: Record<SignalKind, string> = {
-  agrees: 'Agrees', 'drops-out': 'Drops out', 'tooth-missing': 'One pulse missing a turn', faint: 'Far too faint', weak: 'Weak', dead: 'Dead', differs: 'Differs', 'too-slow': 'Too slow to read',
+  agrees: 'Agrees',
+  'drops-out': 'Drops out',
+  'tooth-missing': 'One pulse missing a turn',
+  faint: 'Far too faint',
+  weak: 'Weak',
+  dead: 'Dead',
+  differs: 'Differs',
+  'too-slow': 'Too slow to read',
 };
 
-export const kindStatus = (kind: SignalKind) => (kind === 'agrees' ? 'good' : kind === 'weak' || kind === 'too-slow' ? 'check' : 'stop');
+export const kindStatus = (kind: SignalKind) =>
+  kind === 'agrees' ? 'good' : kind === 'weak' || kind === 'too-slow' ? 'check' : 'stop';
 
 interface Props {
   corner: Corner;
@@ -24,33 +32,85 @@ interface Props {
 const radius = 62;
 
 /** One wheel: its signal once round the wheel, gaps where they fall, and the wave against the others' strength. */
-export function WheelSignal({ corner, reading: r, volts, sampleRate, fullV, record, picked, onPick }: Props) {
+export function WheelSignal({
+  corner,
+  reading: r,
+  volts,
+  sampleRate,
+  fullV,
+  record,
+  picked,
+  onPick,
+}: Props) {
   // About ten pulses, so that the shape is seen and a gap is not lost.
-  const per = r.perTurn ? Math.round((sampleRate * 12) / pulsesPerSecond(r, volts, sampleRate)) : Math.round(sampleRate / 20);
+  const per = r.perTurn
+    ? Math.round((sampleRate * 12) / pulsesPerSecond(r, volts, sampleRate))
+    : Math.round(sampleRate / 20);
   const from = r.gapsAt.length > 0 ? worst(volts, per) : 0;
   const shown = volts.slice(from, from + Math.max(24, per));
   const x = (i: number) => 176 + (248 * i) / (shown.length - 1);
   const y = (v: number) => 84 - 46 * Math.max(-1.2, Math.min(1.2, v / fullV));
   const status = kindStatus(r.kind);
   return (
-    <button type="button" className={`wheel-sig${picked ? ' on' : ''}`} aria-pressed={picked} onClick={onPick} aria-label={`${cornerNames[corner]}: ${kindWords[r.kind]}. ${r.text}`}>
+    <button
+      type="button"
+      className={`wheel-sig${picked ? ' on' : ''}`}
+      aria-pressed={picked}
+      onClick={onPick}
+      aria-label={`${cornerNames[corner]}: ${kindWords[r.kind]}. ${r.text}`}
+    >
       <svg className="dr" viewBox="0 0 430 166" aria-hidden="true">
-        <circle className="out f-sheet thin2" cx="82" cy="84" r={radius + 12} /><circle className="out f-paper thin2" cx="82" cy="84" r={radius - 22} /><path className="cl1" d="M82 2V166M0 84H164" />
-        {r.perTurn && <circle className="pulses" cx="82" cy="84" r={radius} pathLength={100} strokeDasharray={`${50 / Math.round(r.perTurn)} ${50 / Math.round(r.perTurn)}`} />}
+        <circle className="out f-sheet thin2" cx="82" cy="84" r={radius + 12} />
+        <circle className="out f-paper thin2" cx="82" cy="84" r={radius - 22} />
+        <path className="cl1" d="M82 2V166M0 84H164" />
+        {r.perTurn && (
+          <circle
+            className="pulses"
+            cx="82"
+            cy="84"
+            r={radius}
+            pathLength={100}
+            strokeDasharray={`${50 / Math.round(r.perTurn)} ${50 / Math.round(r.perTurn)}`}
+          />
+        )}
         {r.kind === 'tooth-missing' && <path className="gap" d={arc(r.gapsAt[0]!)} />}
-        {r.kind === 'drops-out' && r.gapsAt.slice(0, 24).map((g, i) => <path key={i} className="gap" d={arc(g)} />)}
-        <text className="n b" x="82" y="90" textAnchor="middle">{corner}</text>
-        <path className="gtk" d="M176 84H424" /><path className="band-v" d={`M176 ${y(fullV)}H424M176 ${y(-fullV)}H424`} />
-        <path className={`wave-v ${status}`} d={shown.map((v, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(v).toFixed(1)}`).join('')} />
-        <text className="n" x="176" y="158">{r.amplitudeV.toFixed(2)} V</text><text className="n" x="424" y="158" textAnchor="end">{r.perTurn ? r.perTurn.toFixed(1) : '–'}{record ? ` of ${record}` : ''} a turn</text>
+        {r.kind === 'drops-out' &&
+          r.gapsAt.slice(0, 24).map((g, i) => <path key={i} className="gap" d={arc(g)} />)}
+        <text className="n b" x="82" y="90" textAnchor="middle">
+          {corner}
+        </text>
+        <path className="gtk" d="M176 84H424" />
+        <path className="band-v" d={`M176 ${y(fullV)}H424M176 ${y(-fullV)}H424`} />
+        <path
+          className={`wave-v ${status}`}
+          d={shown
+            .map((v, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(v).toFixed(1)}`)
+            .join('')}
+        />
+        <text className="n" x="176" y="158">
+          {r.amplitudeV.toFixed(2)} V
+        </text>
+        <text className="n" x="424" y="158" textAnchor="end">
+          {r.perTurn ? r.perTurn.toFixed(1) : '–'}
+          {record ? ` of ${record}` : ''} a turn
+        </text>
       </svg>
-      <span className="wheel-word"><VerdictShape status={status} size={22} /><b>{kindWords[r.kind]}</b></span>
+      <span className="wheel-word">
+        <VerdictShape status={status} size={22} />
+        <b>{kindWords[r.kind]}</b>
+      </span>
     </button>
   );
 }
 
 /** Pulses a second as counted by sign changes of the strip. */
-const pulsesPerSecond = (r: WheelReading, v: readonly number[], rate: number) => Math.max(1, (v.filter((x, i) => i > 0 && v[i - 1]! < 0.3 * r.amplitudeV && x >= 0.3 * r.amplitudeV).length * rate) / v.length);
+const pulsesPerSecond = (r: WheelReading, v: readonly number[], rate: number) =>
+  Math.max(
+    1,
+    (v.filter((x, i) => i > 0 && v[i - 1]! < 0.3 * r.amplitudeV && x >= 0.3 * r.amplitudeV).length *
+      rate) /
+      v.length,
+  );
 
 /** Start of the stretch with the least strength, so that the strip opens on the gap. */
 function worst(v: readonly number[], length: number): number {
@@ -59,12 +119,16 @@ function worst(v: readonly number[], length: number): number {
   for (let i = 0; i + length < v.length; i += Math.max(1, Math.floor(length / 8))) {
     let sum = 0;
     for (let k = i; k < i + length; k++) sum += Math.abs(v[k]!);
-    if (sum < least) { least = sum; best = i; }
+    if (sum < least) {
+      least = sum;
+      best = i;
+    }
   }
   return best;
 }
 
 function arc(share: number): string {
-  const at = (s: number) => `${(82 + radius * Math.sin(2 * Math.PI * s)).toFixed(1)} ${(84 - radius * Math.cos(2 * Math.PI * s)).toFixed(1)}`;
+  const at = (s: number) =>
+    `${(82 + radius * Math.sin(2 * Math.PI * s)).toFixed(1)} ${(84 - radius * Math.cos(2 * Math.PI * s)).toFixed(1)}`;
   return `M${at(share - 0.012)}A${radius} ${radius} 0 0 1 ${at(share + 0.024)}`;
 }

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { learnt, rowFault, rowName, rowsOf, tests, type Book, type TestKind } from '../../core/diagnosis/index.ts';
+import {
+  learnt,
+  rowFault,
+  rowName,
+  rowsOf,
+  tests,
+  type Book,
+  type TestKind,
+} from '../../core/diagnosis/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
@@ -33,47 +41,167 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
   const t = tests.find((x) => x.id === testId)!;
   const pick = (key: string | undefined, test: TestKind = t) => {
     setOpen(key);
-    setTexts(key ? (book.edits[test.id]?.[key] ?? rowsOf(test)[key]!).map((v) => String(+(test.numeric ? v : v * 100).toFixed(2))) : []);
+    setTexts(
+      key
+        ? (book.edits[test.id]?.[key] ?? rowsOf(test)[key]!).map((v) =>
+            String(+(test.numeric ? v : v * 100).toFixed(2)),
+          )
+        : [],
+    );
   };
   const typed = texts.map((x) => Number(x.trim().replace(',', '.')) / (t.numeric ? 1 : 100));
-  const fault = !open ? undefined : texts.some((x) => x.trim() === '') || typed.some((x) => !Number.isFinite(x)) ? 'Every figure is needed.' : rowFault(t, open, typed);
+  const fault = !open
+    ? undefined
+    : texts.some((x) => x.trim() === '') || typed.some((x) => !Number.isFinite(x))
+      ? 'Every figure is needed.'
+      : rowFault(t, open, typed);
   const sum = typed.reduce((a, b) => a + b, 0);
   const row = t.numeric || fault ? typed : typed.map((p) => p / sum);
-  const trial = open && !fault ? { key: open, row: learnt(t, row, book.counts[t.id]?.[open]) } : undefined;
+  const trial =
+    open && !fault ? { key: open, row: learnt(t, row, book.counts[t.id]?.[open]) } : undefined;
   const send: Send = async (path, body) => {
-    const r = await call<View>('POST', path, { id: uuid(), version: book.version, byId: who, ...body });
-    setSaid(r.ok ? { status: 'good', text: `Version ${r.value.book.version} stands.` } : { status: 'stop', text: inWords(r.problem) });
-    if (r.ok) { setView(r.value); setOpen(undefined); }
+    const r = await call<View>('POST', path, {
+      id: uuid(),
+      version: book.version,
+      byId: who,
+      ...body,
+    });
+    setSaid(
+      r.ok
+        ? { status: 'good', text: `Version ${r.value.book.version} stands.` }
+        : { status: 'stop', text: inWords(r.problem) },
+    );
+    if (r.ok) {
+      setView(r.value);
+      setOpen(undefined);
+    }
     return r.ok;
   };
   const person = view.people.find((p) => p.id === who);
   return (
     <div className="frame kit-frame">
-      <TitleBlock><div className="c job"><p><b>{shop}</b><span>Likelihood tables, version {book.version}{book.version === 0 ? ', as written' : ''}</span></p></div><div className="c person"><WhoPick people={view.people} who={who} onWho={setWho} /></div></TitleBlock>
-      <div className="tophd"><div><h1>{t.short}</h1><p><span>{t.why}</span></p></div><a className="btn q" href="/">Floor</a></div>
+      <TitleBlock>
+        <div className="c job">
+          <p>
+            <b>{shop}</b>
+            <span>
+              Likelihood tables, version {book.version}
+              {book.version === 0 ? ', as written' : ''}
+            </span>
+          </p>
+        </div>
+        <div className="c person">
+          <WhoPick people={view.people} who={who} onWho={setWho} />
+        </div>
+      </TitleBlock>
+      <div className="tophd">
+        <div>
+          <h1>{t.short}</h1>
+          <p>
+            <span>{t.why}</span>
+          </p>
+        </div>
+        <a className="btn q" href="/">
+          Floor
+        </a>
+      </div>
       <main className="station kit-main tables-main">
         <div className="pic">
-          <ul className="test-list" aria-label="Tests">{tests.map((x) => <li key={x.id}><button type="button" aria-pressed={x.id === testId} onClick={() => { setTestId(x.id); pick(undefined, x); setSaid(undefined); }}>{x.short}</button></li>)}</ul>
+          <ul className="test-list" aria-label="Tests">
+            {tests.map((x) => (
+              <li key={x.id}>
+                <button
+                  type="button"
+                  aria-pressed={x.id === testId}
+                  onClick={() => {
+                    setTestId(x.id);
+                    pick(undefined, x);
+                    setSaid(undefined);
+                  }}
+                >
+                  {x.short}
+                </button>
+              </li>
+            ))}
+          </ul>
           <div className="rows-pic">
-            {!t.numeric && <p className="legend">{t.results.map((r, i) => <span key={r.id}><svg width="22" height="16" aria-hidden="true"><rect className={`part p${i}`} x="1" y="1" width="20" height="14" /></svg> {r.name}</span>)}</p>}
+            {!t.numeric && (
+              <p className="legend">
+                {t.results.map((r, i) => (
+                  <span key={r.id}>
+                    <svg width="22" height="16" aria-hidden="true">
+                      <rect className={`part p${i}`} x="1" y="1" width="20" height="14" />
+                    </svg>{' '}
+                    {r.name}
+                  </span>
+                ))}
+              </p>
+            )}
             <Rows test={t} book={book} trial={trial} open={open} onOpen={pick} />
-            <p className="cap">Engineering judgement of ours, no published source. Dashed: as written. A row counts as 20 cases before the bench adds its own.</p>
+            <p className="cap">
+              Engineering judgement of ours, no published source. Dashed: as written. A row counts
+              as 20 cases before the bench adds its own.
+            </p>
           </div>
         </div>
-        <aside className="side" aria-label="Change and versions"><div className="side-in">
-          {said && <Call status={said.status}>{said.text}</Call>}
-          {open ? (
-            <section><h2>{rowName(open)}</h2>
-              <div className="grid gap-2">{(t.numeric ? [`Mean, ${t.numeric.unit}`, `Spread, ${t.numeric.unit}`] : t.results.map((r) => r.name)).map((label, i) => (
-                <label key={label} className="field compact"><span>{label}</span><span className="box"><input value={texts[i] ?? ''} inputMode="decimal" onChange={(e) => setTexts(texts.map((x, k) => (k === i ? e.target.value : x)))} /><span className="un">{t.numeric?.unit ?? '%'}</span></span></label>
-              ))}</div>
-              {fault && <p className="note" role="alert">{fault}</p>}
-            </section>
-          ) : <section><h2>Change a row</h2><p className="note">Tap a cause in the drawing. Only a lead can keep a change; every version can be brought back.</p></section>}
-          <Answer lead={person?.lead ?? false} name={person?.name ?? 'nobody'} label={open ? `Keep as version ${book.version + 1}` : undefined} fault={fault} book={book} versions={view.versions} people={view.people}
-            onKeep={(a) => send('/api/tables/edit', { ...a, testId: t.id, rows: { [open!]: row } })} onRestore={(a, restore) => send('/api/tables/restore', { ...a, restore })} onReset={(a) => send('/api/tables/reset-counts', a)} />
-          <div className="grow" />
-        </div></aside>
+        <aside className="side" aria-label="Change and versions">
+          <div className="side-in">
+            {said && <Call status={said.status}>{said.text}</Call>}
+            {open ? (
+              <section>
+                <h2>{rowName(open)}</h2>
+                <div className="grid gap-2">
+                  {(t.numeric
+                    ? [`Mean, ${t.numeric.unit}`, `Spread, ${t.numeric.unit}`]
+                    : t.results.map((r) => r.name)
+                  ).map((label, i) => (
+                    <label key={label} className="field compact">
+                      <span>{label}</span>
+                      <span className="box">
+                        <input
+                          value={texts[i] ?? ''}
+                          inputMode="decimal"
+                          onChange={(e) =>
+                            setTexts(texts.map((x, k) => (k === i ? e.target.value : x)))
+                          }
+                        />
+                        <span className="un">{t.numeric?.unit ?? '%'}</span>
+                      </span>
+                    </label>
+                  ))}
+                </div>
+                {fault && (
+                  <p className="note" role="alert">
+                    {fault}
+                  </p>
+                )}
+              </section>
+            ) : (
+              <section>
+                <h2>Change a row</h2>
+                <p className="note">
+                  Tap a cause in the drawing. Only a lead can keep a change; every version can be
+                  brought back.
+                </p>
+              </section>
+            )}
+            <Answer
+              lead={person?.lead ?? false}
+              name={person?.name ?? 'nobody'}
+              label={open ? `Keep as version ${book.version + 1}` : undefined}
+              fault={fault}
+              book={book}
+              versions={view.versions}
+              people={view.people}
+              onKeep={(a) =>
+                send('/api/tables/edit', { ...a, testId: t.id, rows: { [open!]: row } })
+              }
+              onRestore={(a, restore) => send('/api/tables/restore', { ...a, restore })}
+              onReset={(a) => send('/api/tables/reset-counts', a)}
+            />
+            <div className="grow" />
+          </div>
+        </aside>
       </main>
     </div>
   );
@@ -81,26 +209,128 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
 
 const inWords = (p: ProblemDoc) => p.errors.map((e) => e.reason).join(' ') || p.detail;
 
-interface Signature { pin: string; reason: string }
+interface Signature {
+  pin: string;
+  reason: string;
+}
 
 /** Reason and PIN of the lead, then one of: keep the row, bring a version back, let the counts begin anew. */
-function Answer({ lead, name, label, fault, book, versions, people, onKeep, onRestore, onReset }: { lead: boolean; name: string; label: string | undefined; fault: string | undefined; book: Book; versions: View['versions']; people: View['people']; onKeep: (a: Signature) => Promise<boolean>; onRestore: (a: Signature, version: number) => Promise<boolean>; onReset: (a: Signature) => Promise<boolean> }) {
+function Answer({
+  lead,
+  name,
+  label,
+  fault,
+  book,
+  versions,
+  people,
+  onKeep,
+  onRestore,
+  onReset,
+}: {
+  lead: boolean;
+  name: string;
+  label: string | undefined;
+  fault: string | undefined;
+  book: Book;
+  versions: View['versions'];
+  people: View['people'];
+  onKeep: (a: Signature) => Promise<boolean>;
+  onRestore: (a: Signature, version: number) => Promise<boolean>;
+  onReset: (a: Signature) => Promise<boolean>;
+}) {
   const [reason, setReason] = useState('');
   const [pin, setPin] = useState('');
-  const missing = !lead ? 'A lead has to be on the tablet' : reason.trim() === '' ? 'Say why' : pin.length < 4 ? 'PIN first' : undefined;
-  const act = async (work: (a: Signature) => Promise<boolean>) => { if (!missing && (await work({ pin, reason: reason.trim() }))) { setReason(''); setPin(''); } else setPin(''); };
+  const missing = !lead
+    ? 'A lead has to be on the tablet'
+    : reason.trim() === ''
+      ? 'Say why'
+      : pin.length < 4
+        ? 'PIN first'
+        : undefined;
+  const act = async (work: (a: Signature) => Promise<boolean>) => {
+    if (!missing && (await work({ pin, reason: reason.trim() }))) {
+      setReason('');
+      setPin('');
+    } else setPin('');
+  };
   const day = (ms: number) => new Date(ms).toISOString().slice(0, 10);
   return (
     <>
-      <section className="grid gap-2"><label className="field compact"><span>Why</span><input className="text-in" value={reason} onChange={(e) => setReason(e.target.value)} maxLength={400} /></label>
-        <label className="field compact"><span>PIN of {name}</span><input className="text-in num" type="password" inputMode="numeric" autoComplete="off" value={pin} onChange={(e) => setPin(e.target.value)} maxLength={8} /></label>
-        {label && <MainAction label={label} missing={fault ? 'The row is not right yet' : missing} onAct={() => act(onKeep)} />}</section>
-      <section><h2>Versions</h2>
-        <ul className="nyc">{[...versions, { version: 0, reason: 'as written', byId: '', atMs: 0 }].map((v) => (
-          <li key={v.version}><button type="button" aria-disabled={v.version === book.version || missing !== undefined} onClick={() => v.version !== book.version && act((a) => onRestore(a, v.version))}><span>{v.version}, {v.reason}{v.byId && <small className="cap"> {people.find((p) => p.id === v.byId)?.name}, {day(v.atMs)}</small>}</span><em>{v.version === book.version ? 'stands' : 'bring back'}</em></button></li>
-        ))}</ul></section>
-      <section><h2>Seen on the bench</h2><p className="note"><b className="num">{book.outcomes}</b> {book.outcomes === 1 ? 'job whose old bearing was read counts' : 'jobs whose old bearing was read count'}.</p>
-        {book.outcomes > 0 && <button type="button" className="btn q small w-full mt-2" aria-disabled={missing !== undefined} onClick={() => act(onReset)}>{missing ? `Count anew: ${missing.toLowerCase()}` : 'Count anew from now'}</button>}</section>
+      <section className="grid gap-2">
+        <label className="field compact">
+          <span>Why</span>
+          <input
+            className="text-in"
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            maxLength={400}
+          />
+        </label>
+        <label className="field compact">
+          <span>PIN of {name}</span>
+          <input
+            className="text-in num"
+            type="password"
+            inputMode="numeric"
+            autoComplete="off"
+            value={pin}
+            onChange={(e) => setPin(e.target.value)}
+            maxLength={8}
+          />
+        </label>
+        {label && (
+          <MainAction
+            label={label}
+            missing={fault ? 'The row is not right yet' : missing}
+            onAct={() => act(onKeep)}
+          />
+        )}
+      </section>
+      <section>
+        <h2>Versions</h2>
+        <ul className="nyc">
+          {[...versions, { version: 0, reason: 'as written', byId: '', atMs: 0 }].map((v) => (
+            <li key={v.version}>
+              <button
+                type="button"
+                aria-disabled={v.version === book.version || missing !== undefined}
+                onClick={() => v.version !== book.version && act((a) => onRestore(a, v.version))}
+              >
+                <span>
+                  {v.version}, {v.reason}
+                  {v.byId && (
+                    <small className="cap">
+                      {' '}
+                      {people.find((p) => p.id === v.byId)?.name}, {day(v.atMs)}
+                    </small>
+                  )}
+                </span>
+                <em>{v.version === book.version ? 'stands' : 'bring back'}</em>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2>Seen on the bench</h2>
+        <p className="note">
+          <b className="num">{book.outcomes}</b>{' '}
+          {book.outcomes === 1
+            ? 'job whose old bearing was read counts'
+            : 'jobs whose old bearing was read count'}
+          .
+        </p>
+        {book.outcomes > 0 && (
+          <button
+            type="button"
+            className="btn q small w-full mt-2"
+            aria-disabled={missing !== undefined}
+            onClick={() => act(onReset)}
+          >
+            {missing ? `Count anew: ${missing.toLowerCase()}` : 'Count anew from now'}
+          </button>
+        )}
+      </section>
     </>
   );
 }

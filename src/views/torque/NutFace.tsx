@@ -4,12 +4,27 @@ import { stageFigure } from './stageFigure.ts';
 
 const cx = 330;
 const cy = 262;
-const polar = (r: number, deg: number): readonly [number, number] => [cx + r * Math.sin((deg * Math.PI) / 180), cy - r * Math.cos((deg * Math.PI) / 180)];
-const at = (r: number, deg: number) => polar(r, deg).map((v) => v.toFixed(1)).join(' ');
-const sector = (r0: number, r1: number, a: number, b: number) => `M${at(r1, a)}A${r1} ${r1} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 1 : 0} ${at(r1, b)}L${at(r0, b)}A${r0} ${r0} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 0 : 1} ${at(r0, a)}Z`;
+const polar = (r: number, deg: number): readonly [number, number] => [
+  cx + r * Math.sin((deg * Math.PI) / 180),
+  cy - r * Math.cos((deg * Math.PI) / 180),
+];
+const at = (r: number, deg: number) =>
+  polar(r, deg)
+    .map((v) => v.toFixed(1))
+    .join(' ');
+const sector = (r0: number, r1: number, a: number, b: number) =>
+  `M${at(r1, a)}A${r1} ${r1} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 1 : 0} ${at(r1, b)}L${at(r0, b)}A${r0} ${r0} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 0 : 1} ${at(r0, a)}Z`;
 
 /** The hub face-on: bolt circle, nut, and for an angle the arc to the mark and how much of it is done. */
-export function NutFace({ stage, actual, studs }: { stage: Stage | undefined; actual: number | undefined; studs: number }) {
+export function NutFace({
+  stage,
+  actual,
+  studs,
+}: {
+  stage: Stage | undefined;
+  actual: number | undefined;
+  studs: number;
+}) {
   const marks = useMarks();
   const turning = stage?.kind === 'angle' || stage?.kind === 'back-off';
   const sign = stage?.kind === 'back-off' ? -1 : 1;
@@ -19,25 +34,98 @@ export function NutFace({ stage, actual, studs }: { stage: Stage | undefined; ac
   const hex = Array.from({ length: 6 }, (_, i) => at(58, 30 + i * 60 + done + start)).join('L');
   const f = stage && stageFigure(stage);
   return (
-    <svg className="dr fo" viewBox="0 0 560 520" role="img" aria-label={stage ? `Nut face-on: ${stage.text}, ${f?.value} ${f?.unit}` : 'Nut face-on: done'}>
+    <svg
+      className="dr fo"
+      viewBox="0 0 560 520"
+      role="img"
+      aria-label={
+        stage ? `Nut face-on: ${stage.text}, ${f?.value} ${f?.unit}` : 'Nut face-on: done'
+      }
+    >
       <Defs id={marks.id} />
-      <circle className="out f-paper thin2" cx={cx} cy={cy} r="222" /><circle className="thin" cx={cx} cy={cy} r="215" /><circle className="cl1" cx={cx} cy={cy} r="178" />
+      <circle className="out f-paper thin2" cx={cx} cy={cy} r="222" />
+      <circle className="thin" cx={cx} cy={cy} r="215" />
+      <circle className="cl1" cx={cx} cy={cy} r="178" />
       <path className="cl1" d={`M${cx - 240} ${cy}H${cx + 240}M${cx} ${cy - 240}V${cy + 250}`} />
-      {Array.from({ length: studs }, (_, i) => { const [x, y] = polar(178, (i * 360) / studs); return <g key={i}><circle className="out f-sheet thin2" cx={x} cy={y} r="21" /><path className="thin" d={`M${x - 28} ${y}h56M${x} ${y - 28}v56`} /></g>; })}
-      <circle className="out f-paper thin2" cx={cx} cy={cy} r="102" /><circle className="out f-sheet thin2" cx={cx} cy={cy} r="84" />
-      {turning && <>
-        <path className="arcf f-sheet" d={sector(112, 146, start, start + want)} />
-        {Math.abs(done) > 0.5 && <path className="arcf bluep" fill={marks.fill('pusher')} d={sector(112, 146, start, start + (Math.abs(done) > Math.abs(want) ? want : done))} />}
-        {Array.from({ length: Math.floor(Math.abs(want) / 15) + 1 }, (_, i) => <path key={i} className="arcf" d={`M${at(140, start + sign * i * 15)}L${at(146, start + sign * i * 15)}`} />)}
-        <path className="f-blue" d={`M${at(150, start + want)}L${at(168, start + want - 4)}L${at(168, start + want + 4)}Z`} />
-        <text className="b" x={polar(182, start + want)[0]} y={polar(182, start + want)[1] - 4} textAnchor={start + want > 0 ? 'start' : 'end'}>stop here</text>
-        <path className="paint" d={`M${at(44, start + done)}L${at(108, start + done)}`} /><path className="paint2" d={`M${at(46, start + done)}L${at(106, start + done)}`} />
-      </>}
-      <path className="hex" d={`M${hex}Z`} /><circle className="out f-sheet" cx={cx} cy={cy} r="34" /><circle className="thin" cx={cx} cy={cy} r="29" /><circle className="out thin2 f-paper" cx={cx} cy={cy} r="7" />
-      {f && <text className="giant" x="0" y="84">{f.value}<tspan className="u" dx="6">{f.unit}</tspan></text>}
-      {f && <text x="4" y="112">{f.other || (turning ? `${((stage.value ?? 0) / 60).toFixed(0)} ${stage.value === 60 ? 'flat' : 'flats'} of the nut` : stage?.text)}</text>}
-      {turning && <><text className="cap" x="2" y="452">to go</text><text className="rest" x="0" y="492">{Math.max(0, Math.abs(want) - Math.abs(done)).toFixed(0)}°</text></>}
-      {!stage && <text className="giant" x="0" y="84">done</text>}
+      {Array.from({ length: studs }, (_, i) => {
+        const [x, y] = polar(178, (i * 360) / studs);
+        return (
+          <g key={i}>
+            <circle className="out f-sheet thin2" cx={x} cy={y} r="21" />
+            <path className="thin" d={`M${x - 28} ${y}h56M${x} ${y - 28}v56`} />
+          </g>
+        );
+      })}
+      <circle className="out f-paper thin2" cx={cx} cy={cy} r="102" />
+      <circle className="out f-sheet thin2" cx={cx} cy={cy} r="84" />
+      {turning && (
+        <>
+          <path className="arcf f-sheet" d={sector(112, 146, start, start + want)} />
+          {Math.abs(done) > 0.5 && (
+            <path
+              className="arcf bluep"
+              fill={marks.fill('pusher')}
+              d={sector(112, 146, start, start + (Math.abs(done) > Math.abs(want) ? want : done))}
+            />
+          )}
+          {Array.from({ length: Math.floor(Math.abs(want) / 15) + 1 }, (_, i) => (
+            <path
+              key={i}
+              className="arcf"
+              d={`M${at(140, start + sign * i * 15)}L${at(146, start + sign * i * 15)}`}
+            />
+          ))}
+          <path
+            className="f-blue"
+            d={`M${at(150, start + want)}L${at(168, start + want - 4)}L${at(168, start + want + 4)}Z`}
+          />
+          <text
+            className="b"
+            x={polar(182, start + want)[0]}
+            y={polar(182, start + want)[1] - 4}
+            textAnchor={start + want > 0 ? 'start' : 'end'}
+          >
+            stop here
+          </text>
+          <path className="paint" d={`M${at(44, start + done)}L${at(108, start + done)}`} />
+          <path className="paint2" d={`M${at(46, start + done)}L${at(106, start + done)}`} />
+        </>
+      )}
+      <path className="hex" d={`M${hex}Z`} />
+      <circle className="out f-sheet" cx={cx} cy={cy} r="34" />
+      <circle className="thin" cx={cx} cy={cy} r="29" />
+      <circle className="out thin2 f-paper" cx={cx} cy={cy} r="7" />
+      {f && (
+        <text className="giant" x="0" y="84">
+          {f.value}
+          <tspan className="u" dx="6">
+            {f.unit}
+          </tspan>
+        </text>
+      )}
+      {f && (
+        <text x="4" y="112">
+          {f.other ||
+            (turning
+              ? `${((stage.value ?? 0) / 60).toFixed(0)} ${stage.value === 60 ? 'flat' : 'flats'} of the nut`
+              : stage?.text)}
+        </text>
+      )}
+      {turning && (
+        <>
+          <text className="cap" x="2" y="452">
+            to go
+          </text>
+          <text className="rest" x="0" y="492">
+            {Math.max(0, Math.abs(want) - Math.abs(done)).toFixed(0)}°
+          </text>
+        </>
+      )}
+      {!stage && (
+        <text className="giant" x="0" y="84">
+          done
+        </text>
+      )}
     </svg>
   );
 }

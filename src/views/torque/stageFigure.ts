@@ -4,10 +4,17 @@ import { both } from '../../core/units/index.ts';
 /** A stage as it is read from across the bench. */
 export function stageFigure(s: Stage): { value: string; unit: string; other: string } {
   switch (s.kind) {
-    case 'torque': { const b = both(s.value ?? 0, 'torque'); return { value: b.value, unit: b.unit, other: b.other }; }
-    case 'angle': return { value: `+${s.value}°`, unit: '', other: '' };
-    case 'back-off': return { value: `−${s.value}°`, unit: '', other: '' };
-    case 'turn-hub': return { value: String(s.value), unit: 'turns', other: '' };
-    case 'lock': return { value: 'lock', unit: '', other: '' };
+    case 'torque': {
+      const b = both(s.value ?? 0, 'torque');
+      return { value: b.value, unit: b.unit, other: b.other };
+    }
+    case 'angle':
+      return { value: `+${s.value}°`, unit: '', other: '' };
+    case 'back-off':
+      return { value: `−${s.value}°`, unit: '', other: '' };
+    case 'turn-hub':
+      return { value: String(s.value), unit: 'turns', other: '' };
+    case 'lock':
+      return { value: 'lock', unit: '', other: '' };
   }
 }

@@ -1,4 +1,9 @@
-import { usualClearances, type Clearances, type Operation, type Requirement } from '../operation.ts';
+import {
+  usualClearances,
+  type Clearances,
+  type Operation,
+  type Requirement,
+} from '../operation.ts';
 import type { Work } from '../work.ts';
 import { cartridgeIn, cartridgeOut } from './cartridge.ts';
 import { ringIn, sealIn, shellIn } from './housing.ts';
@@ -9,28 +14,59 @@ import { studIn, studOut } from './stud.ts';
 export { staticAxialKn } from './common.ts';
 
 /** What one stroke asks of its pieces, from the parts alone; undefined where these parts have no such stroke. */
-export function requirement(operation: Operation, w: Work, c: Clearances = usualClearances): Requirement | undefined {
+export function requirement(
+  operation: Operation,
+  w: Work,
+  c: Clearances = usualClearances,
+): Requirement | undefined {
   if (operation === 'stud-out') return w.stud && studOut(w.stud, c);
   if (operation === 'stud-in') return w.stud && studIn(w.stud, c);
   switch (w.family) {
     case 'P1':
       switch (operation) {
-        case 'hub-out': return hubOut(w, c);
-        case 'bearing-out': return bearingOut(w, c);
-        case 'bearing-in': return bearingIn(w, c);
-        case 'hub-in': return hubIn(w, c);
-        default: return undefined;
+        case 'hub-out':
+          return hubOut(w, c);
+        case 'bearing-out':
+          return bearingOut(w, c);
+        case 'bearing-in':
+          return bearingIn(w, c);
+        case 'hub-in':
+          return hubIn(w, c);
+        default:
+          return undefined;
       }
-    case 'P2': return operation === 'cartridge-out' ? cartridgeOut(w, c) : operation === 'cartridge-in' ? cartridgeIn(w, c) : undefined;
-    case 'A1': case 'N1': return operation === 'shell-in' ? shellIn(w, c) : operation === 'seal-in' ? sealIn(w, c) : undefined;
+    case 'P2':
+      return operation === 'cartridge-out'
+        ? cartridgeOut(w, c)
+        : operation === 'cartridge-in'
+          ? cartridgeIn(w, c)
+          : undefined;
+    case 'A1':
+    case 'N1':
+      return operation === 'shell-in'
+        ? shellIn(w, c)
+        : operation === 'seal-in'
+          ? sealIn(w, c)
+          : undefined;
     case 'A2':
       switch (operation) {
-        case 'shaft-bearing-off': return shaftBearingOff(w, c);
-        case 'shaft-bearing-on': return shaftBearingOn(w, c);
-        case 'press-ring-on': return pressRingOn(w, c);
-        default: return undefined;
+        case 'shaft-bearing-off':
+          return shaftBearingOff(w, c);
+        case 'shaft-bearing-on':
+          return shaftBearingOn(w, c);
+        case 'press-ring-on':
+          return pressRingOn(w, c);
+        default:
+          return undefined;
       }
-    case 'B2': return operation === 'first-ring-in' || operation === 'second-ring-in' ? ringIn(w, operation, c) : undefined;
-    case 'T2': case 'A3': return operation === 'outer-cup-in' || operation === 'inner-cup-in' ? ringIn(w, operation, c) : undefined;
+    case 'B2':
+      return operation === 'first-ring-in' || operation === 'second-ring-in'
+        ? ringIn(w, operation, c)
+        : undefined;
+    case 'T2':
+    case 'A3':
+      return operation === 'outer-cup-in' || operation === 'inner-cup-in'
+        ? ringIn(w, operation, c)
+        : undefined;
   }
 }

@@ -1,5 +1,13 @@
 import { opposite, type Knuckle } from '../../parts.ts';
-import { usualClearances, type Body, type Clearances, type Picture, type Place, type Requirement, type Touch } from '../operation.ts';
+import {
+  usualClearances,
+  type Body,
+  type Clearances,
+  type Picture,
+  type Place,
+  type Requirement,
+  type Touch,
+} from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
 
@@ -8,7 +16,8 @@ type W = WorkOf<'P1'>;
 const noHammer = (text: string) => ({ allowed: false, text });
 
 /** Height at which the seated bearing's upper face stands below the knuckle's upper face. */
-const seatedMm = ({ bearing: b, knuckle: k }: W, up: 'inboard' | 'outboard') => (k.snapRingSide === up ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm);
+const seatedMm = ({ bearing: b, knuckle: k }: W, up: 'inboard' | 'outboard') =>
+  k.snapRingSide === up ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm;
 
 export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
   const { bearing: b, knuckle: k, hub: h } = w;
@@ -16,27 +25,80 @@ export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
   const up = 'inboard';
   const seated = seatedMm(w, up);
   const shoulder = seated + b.widthMm;
-  const stands: [number, number] = [k.snapRingSide === 'outboard' ? k.boreMm : k.shoulderMm, k.wheelSideReachMm];
+  const stands: [number, number] = [
+    k.snapRingSide === 'outboard' ? k.boreMm : k.shoulderMm,
+    k.wheelSideReachMm,
+  ];
   const hubR = (h.journalMm + h.boreMm) / 4;
   return {
-    operation: 'hub-out', fitting: false, up, travelMm: b.innerWidthMm, workHeightMm: k.bossDepthMm, followMm: h.journalLengthMm, entryMm: b.boreMm, riserMm: h.flangeMm + c.generalMm, carries: 'inner ring', throughMm: h.boreMm,
+    operation: 'hub-out',
+    fitting: false,
+    up,
+    travelMm: b.innerWidthMm,
+    workHeightMm: k.bossDepthMm,
+    followMm: h.journalLengthMm,
+    entryMm: b.boreMm,
+    riserMm: h.flangeMm + c.generalMm,
+    carries: 'inner ring',
+    throughMm: h.boreMm,
     pusher: need('end of the hub journal', h.boreMm, h.journalMm, c.leastContactMm, [
-      window('outerMm', 'press.pass-inner', { max: b.boreMm - c.generalMm }, { large: 'will not pass the inner ring' }),
-      window('heightMm', 'press.reach', { min: h.journalLengthMm }, { small: 'will not reach until the hub is free' }),
+      window(
+        'outerMm',
+        'press.pass-inner',
+        { max: b.boreMm - c.generalMm },
+        { large: 'will not pass the inner ring' },
+      ),
+      window(
+        'heightMm',
+        'press.reach',
+        { min: h.journalLengthMm },
+        { small: 'will not reach until the hub is free' },
+      ),
     ]),
     support: need('wheel side of the knuckle', ...stands, housingContact, [
-      window('innerMm', 'press.clear-flange', { min: h.flangeMm + c.generalMm }, { small: 'holds the hub flange, so the hub cannot drop' }),
-      window('hollowMm', 'press.drop', { min: drop }, { small: 'is too shallow for the hub to drop free' }),
+      window(
+        'innerMm',
+        'press.clear-flange',
+        { min: h.flangeMm + c.generalMm },
+        { small: 'holds the hub flange, so the hub cannot drop' },
+      ),
+      window(
+        'hollowMm',
+        'press.drop',
+        { min: drop },
+        { small: 'is too shallow for the hub to drop free' },
+      ),
     ]),
-    touches: [{ role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.journalMm }, { role: 'support', node: 'knuckle', innerMm: stands[0], outerMm: stands[1] }],
+    touches: [
+      { role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.journalMm },
+      { role: 'support', node: 'knuckle', innerMm: stands[0], outerMm: stands[1] },
+    ],
     joins: [...rings, ['hub', 'inner']],
-    row: rowOf(b), seat: { kind: 'journal', ...pick(w, 'journal') },
-    hammer: { allowed: true, text: 'Blows on the hub mark it and go through the balls: only when the bearing is scrap and the hub is measured again.' },
+    row: rowOf(b),
+    seat: { kind: 'journal', ...pick(w, 'journal') },
+    hammer: {
+      allowed: true,
+      text: 'Blows on the hub mark it and go through the balls: only when the bearing is scrap and the hub is measured again.',
+    },
     picture: {
-      ...bearingAt(w, up, seated), bodies: [hubBody(w, shoulder, false), studBody(w, shoulder, false), knuckleBody(w, up, wheelEdge(k))],
-      pusherAtMm: shoulder - h.journalLengthMm, supportAtMm: k.bossDepthMm, leadMm: shoulder - h.journalLengthMm,
-      ways: { ...waysOf(w, seated, false), hub: [{ at: [hubR, shoulder - h.journalLengthMm + 4], moves: true }, { at: [hubR, seated + b.widthMm / 2], moves: true }] },
-      lowestMm: k.bossDepthMm + h.overhangMm, radiusMm: Math.max(k.wheelSideReachMm, h.flangeMm) / 2,
+      ...bearingAt(w, up, seated),
+      bodies: [
+        hubBody(w, shoulder, false),
+        studBody(w, shoulder, false),
+        knuckleBody(w, up, wheelEdge(k)),
+      ],
+      pusherAtMm: shoulder - h.journalLengthMm,
+      supportAtMm: k.bossDepthMm,
+      leadMm: shoulder - h.journalLengthMm,
+      ways: {
+        ...waysOf(w, seated, false),
+        hub: [
+          { at: [hubR, shoulder - h.journalLengthMm + 4], moves: true },
+          { at: [hubR, seated + b.widthMm / 2], moves: true },
+        ],
+      },
+      lowestMm: k.bossDepthMm + h.overhangMm,
+      radiusMm: Math.max(k.wheelSideReachMm, h.flangeMm) / 2,
     },
   };
 }
@@ -47,21 +109,71 @@ export function bearingOut(w: W, c: Clearances = usualClearances): Requirement {
   const seated = seatedMm(w, up);
   const onOuter = k.shoulderMm - b.outerFaceInnerMm >= 2 * c.leastContactMm + c.generalMm;
   return {
-    operation: 'bearing-out', fitting: false, up, travelMm: k.seatDepthMm, workHeightMm: k.bossDepthMm, followMm: k.bossDepthMm, entryMm: k.shoulderMm, riserMm: b.outerMm + c.generalMm, carries: 'outer ring', throughMm: b.boreMm,
-    pusher: need(onOuter ? 'outer ring' : 'old inner ring', onOuter ? b.outerFaceInnerMm : b.boreMm, onOuter ? k.shoulderMm : b.innerFaceOuterMm, c.leastContactMm, [
-      window('outerMm', 'press.pass-shoulder', { max: k.shoulderMm - c.generalMm }, { large: 'lands on the shoulder of the knuckle' }),
-      window('heightMm', 'press.reach', { min: k.bossDepthMm }, { small: 'will not reach until the bearing is free' }),
-    ]),
+    operation: 'bearing-out',
+    fitting: false,
+    up,
+    travelMm: k.seatDepthMm,
+    workHeightMm: k.bossDepthMm,
+    followMm: k.bossDepthMm,
+    entryMm: k.shoulderMm,
+    riserMm: b.outerMm + c.generalMm,
+    carries: 'outer ring',
+    throughMm: b.boreMm,
+    pusher: need(
+      onOuter ? 'outer ring' : 'old inner ring',
+      onOuter ? b.outerFaceInnerMm : b.boreMm,
+      onOuter ? k.shoulderMm : b.innerFaceOuterMm,
+      c.leastContactMm,
+      [
+        window(
+          'outerMm',
+          'press.pass-shoulder',
+          { max: k.shoulderMm - c.generalMm },
+          { large: 'lands on the shoulder of the knuckle' },
+        ),
+        window(
+          'heightMm',
+          'press.reach',
+          { min: k.bossDepthMm },
+          { small: 'will not reach until the bearing is free' },
+        ),
+      ],
+    ),
     support: need('snap-ring face of the knuckle', k.boreMm, k.bossOuterMm, housingContact, [
-      window('innerMm', 'press.clear-bearing', { min: b.outerMm + c.generalMm }, { small: 'is too narrow to receive the bearing' }),
-      window('hollowMm', 'press.receive', { min: Math.max(b.widthMm, b.innerWidthMm) + 3 }, { small: 'is too shallow to receive the bearing' }),
+      window(
+        'innerMm',
+        'press.clear-bearing',
+        { min: b.outerMm + c.generalMm },
+        { small: 'is too narrow to receive the bearing' },
+      ),
+      window(
+        'hollowMm',
+        'press.receive',
+        { min: Math.max(b.widthMm, b.innerWidthMm) + 3 },
+        { small: 'is too shallow to receive the bearing' },
+      ),
     ]),
-    touches: [{ role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: k.shoulderMm }, { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm }, { role: 'support', node: 'knuckle', innerMm: k.boreMm, outerMm: k.bossOuterMm }],
-    joins: rings, row: rowOf(b), seat: { kind: 'bore', ...pick(w, 'bore') },
-    hammer: { allowed: true, text: 'Blows start it crooked and raise the edge of the bore. All round, small, on the old ring; then measure the bore again.' },
+    touches: [
+      { role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: k.shoulderMm },
+      { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+      { role: 'support', node: 'knuckle', innerMm: k.boreMm, outerMm: k.bossOuterMm },
+    ],
+    joins: rings,
+    row: rowOf(b),
+    seat: { kind: 'bore', ...pick(w, 'bore') },
+    hammer: {
+      allowed: true,
+      text: 'Blows start it crooked and raise the edge of the bore. All round, small, on the old ring; then measure the bore again.',
+    },
     picture: {
-      ...bearingAt(w, up, seated, { moves: true, missingInner: 'lower' }), bodies: [ringOutside(w, seated, 'Old bearing'), knuckleBody(w, up, bossEdge(k))],
-      pusherAtMm: seated, supportAtMm: k.bossDepthMm, leadMm: seated + b.widthMm, ways: waysOf(w, seated, true), lowestMm: k.bossDepthMm, radiusMm: bossRadius(k),
+      ...bearingAt(w, up, seated, { moves: true, missingInner: 'lower' }),
+      bodies: [ringOutside(w, seated, 'Old bearing'), knuckleBody(w, up, bossEdge(k))],
+      pusherAtMm: seated,
+      supportAtMm: k.bossDepthMm,
+      leadMm: seated + b.widthMm,
+      ways: waysOf(w, seated, true),
+      lowestMm: k.bossDepthMm,
+      radiusMm: bossRadius(k),
     },
   };
 }
@@ -73,20 +185,84 @@ export function bearingIn(w: W, c: Clearances = usualClearances): Requirement {
   const up = k.snapRingSide;
   const encoderUp = b.encoder.kind !== 'none' && encoderSide === up;
   return {
-    operation: 'bearing-in', fitting: true, up, travelMm: k.seatDepthMm, workHeightMm: k.bossDepthMm + b.widthMm, followMm: follow, entryMm: k.boreMm, riserMm: k.shoulderMm, carries: 'outer ring', throughMm: b.boreMm,
-    pusher: need('outer ring', b.outerFaceInnerMm, b.outerMm, c.leastContactMm, [
-      window('outerMm', 'press.follow-bore', { max: k.boreMm - c.followMm }, { large: 'will not follow the bearing into the bore' }),
-      window('innerMm', 'press.outer-ring-only', { min: b.outerFaceInnerMm }, { small: encoderUp ? 'reaches the encoder and the inner ring' : 'reaches the seal and the inner ring' }),
-      window('heightMm', 'press.reach', { min: follow + 2 }, { small: 'is too low to bring the ring home past the groove' }),
-    ], { proudMm: proud + 0.5 }),
-    support: need('far face of the knuckle round the shoulder', k.shoulderMm, k.farFaceOuterMm, housingContact, [
-      window('innerMm', 'press.support-close', { min: k.shoulderMm, max: k.shoulderMm + 30 }, { small: 'closes the opening of the shoulder', large: 'stands wide of the shoulder, so the casting bends' }, 'check'),
-    ], { proudMm: proud }),
-    touches: [{ role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm }, { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm }, { role: 'support', node: 'knuckle', innerMm: k.shoulderMm, outerMm: k.farFaceOuterMm }],
-    joins: rings, row: rowOf(b), seat: { kind: 'bore', ...pick(w, 'bore') }, hammer: noHammer('Blows start it crooked and mark the ring: a press or a screw.'),
+    operation: 'bearing-in',
+    fitting: true,
+    up,
+    travelMm: k.seatDepthMm,
+    workHeightMm: k.bossDepthMm + b.widthMm,
+    followMm: follow,
+    entryMm: k.boreMm,
+    riserMm: k.shoulderMm,
+    carries: 'outer ring',
+    throughMm: b.boreMm,
+    pusher: need(
+      'outer ring',
+      b.outerFaceInnerMm,
+      b.outerMm,
+      c.leastContactMm,
+      [
+        window(
+          'outerMm',
+          'press.follow-bore',
+          { max: k.boreMm - c.followMm },
+          { large: 'will not follow the bearing into the bore' },
+        ),
+        window(
+          'innerMm',
+          'press.outer-ring-only',
+          { min: b.outerFaceInnerMm },
+          {
+            small: encoderUp
+              ? 'reaches the encoder and the inner ring'
+              : 'reaches the seal and the inner ring',
+          },
+        ),
+        window(
+          'heightMm',
+          'press.reach',
+          { min: follow + 2 },
+          { small: 'is too low to bring the ring home past the groove' },
+        ),
+      ],
+      { proudMm: proud + 0.5 },
+    ),
+    support: need(
+      'far face of the knuckle round the shoulder',
+      k.shoulderMm,
+      k.farFaceOuterMm,
+      housingContact,
+      [
+        window(
+          'innerMm',
+          'press.support-close',
+          { min: k.shoulderMm, max: k.shoulderMm + 30 },
+          {
+            small: 'closes the opening of the shoulder',
+            large: 'stands wide of the shoulder, so the casting bends',
+          },
+          'check',
+        ),
+      ],
+      { proudMm: proud },
+    ),
+    touches: [
+      { role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
+      { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+      { role: 'support', node: 'knuckle', innerMm: k.shoulderMm, outerMm: k.farFaceOuterMm },
+    ],
+    joins: rings,
+    row: rowOf(b),
+    seat: { kind: 'bore', ...pick(w, 'bore') },
+    hammer: noHammer('Blows start it crooked and mark the ring: a press or a screw.'),
     picture: {
-      ...bearingAt(w, up, -b.widthMm, { moves: true }), bodies: [ringOutside(w, -b.widthMm, 'Bearing'), knuckleBody(w, up, bossEdge(k))],
-      pusherAtMm: -b.widthMm, supportAtMm: k.bossDepthMm, leadMm: 0, ways: waysOf(w, -b.widthMm, true), lowestMm: k.bossDepthMm, radiusMm: bossRadius(k),
+      ...bearingAt(w, up, -b.widthMm, { moves: true }),
+      bodies: [ringOutside(w, -b.widthMm, 'Bearing'), knuckleBody(w, up, bossEdge(k))],
+      pusherAtMm: -b.widthMm,
+      supportAtMm: k.bossDepthMm,
+      leadMm: 0,
+      ways: waysOf(w, -b.widthMm, true),
+      lowestMm: k.bossDepthMm,
+      radiusMm: bossRadius(k),
     },
   };
 }
@@ -95,7 +271,8 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
   const { bearing: b, knuckle: k, hub: h, encoderSide } = w;
   const up = 'outboard';
   const through = Math.max(0, h.journalLengthMm - b.innerWidthMm);
-  const recess = k.snapRingSide === 'inboard' ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm;
+  const recess =
+    k.snapRingSide === 'inboard' ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm;
   const encoderDown = b.encoder.kind !== 'none' && encoderSide === 'inboard';
   const seated = seatedMm(w, up);
   const shoulder = seated - b.innerWidthMm;
@@ -103,36 +280,131 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
   const innerR = (b.boreMm + b.innerFaceOuterMm) / 4;
   const snapFaceDown = k.snapRingSide === opposite(up);
   const under: Touch[] = [
-    { role: 'support', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm }, { role: 'support', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
+    { role: 'support', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+    { role: 'support', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
     // What stands proud meets the support before either ring, so a wide one leaves the inner ring in the air.
-    { role: 'support', node: 'knuckle', innerMm: snapFaceDown ? k.boreMm : k.shoulderMm, outerMm: snapFaceDown ? k.bossOuterMm : k.farFaceOuterMm, first: true },
+    {
+      role: 'support',
+      node: 'knuckle',
+      innerMm: snapFaceDown ? k.boreMm : k.shoulderMm,
+      outerMm: snapFaceDown ? k.bossOuterMm : k.farFaceOuterMm,
+      first: true,
+    },
   ];
   return {
-    operation: 'hub-in', fitting: true, up, travelMm: b.innerWidthMm, workHeightMm: b.innerWidthMm + h.journalLengthMm + h.flangeThickMm, followMm: 0, entryMm: k.boreMm, riserMm: h.journalMm + c.generalMm, carries: 'inner ring', throughMm: h.boreMm,
-    pusher: need('hub flange inside the studs', h.boreMm, h.insideStudsMm, housingContact, [window('outerMm', 'press.inside-studs', { max: h.insideStudsMm - c.generalMm }, { large: 'lands on the wheel studs' })]),
-    support: need('inner ring at the far end', b.boreMm, b.innerFaceOuterMm, c.leastContactMm, [
-      window('outerMm', 'press.inner-ring-only', { max: b.innerFaceOuterMm }, { large: encoderDown ? 'reaches the encoder and the outer ring, and the balls carry the force' : 'reaches the outer ring or the knuckle, and the balls carry the force' }),
-      window('innerMm', 'press.journal-through', { min: h.journalMm + c.generalMm }, { small: 'stops the journal coming through' }),
-      window('hollowMm', 'press.journal-room', { min: through + 3 }, { small: 'is too shallow for the journal that comes through' }),
-      window('heightMm', 'press.stand-clear', { min: Math.max(0, recess) + 5 }, { small: 'is too low: the knuckle would touch the bed' }),
-    ], { proudMm: through }),
-    touches: [{ role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.flangeMm }, ...under], joins: [...rings, ['hub', 'inner']],
-    row: rowOf(b), seat: { kind: 'journal', ...pick(w, 'journal') }, hammer: noHammer('Never a blow on a hub going into a new bearing: the balls take it.'),
+    operation: 'hub-in',
+    fitting: true,
+    up,
+    travelMm: b.innerWidthMm,
+    workHeightMm: b.innerWidthMm + h.journalLengthMm + h.flangeThickMm,
+    followMm: 0,
+    entryMm: k.boreMm,
+    riserMm: h.journalMm + c.generalMm,
+    carries: 'inner ring',
+    throughMm: h.boreMm,
+    pusher: need('hub flange inside the studs', h.boreMm, h.insideStudsMm, housingContact, [
+      window(
+        'outerMm',
+        'press.inside-studs',
+        { max: h.insideStudsMm - c.generalMm },
+        { large: 'lands on the wheel studs' },
+      ),
+    ]),
+    support: need(
+      'inner ring at the far end',
+      b.boreMm,
+      b.innerFaceOuterMm,
+      c.leastContactMm,
+      [
+        window(
+          'outerMm',
+          'press.inner-ring-only',
+          { max: b.innerFaceOuterMm },
+          {
+            large: encoderDown
+              ? 'reaches the encoder and the outer ring, and the balls carry the force'
+              : 'reaches the outer ring or the knuckle, and the balls carry the force',
+          },
+        ),
+        window(
+          'innerMm',
+          'press.journal-through',
+          { min: h.journalMm + c.generalMm },
+          { small: 'stops the journal coming through' },
+        ),
+        window(
+          'hollowMm',
+          'press.journal-room',
+          { min: through + 3 },
+          { small: 'is too shallow for the journal that comes through' },
+        ),
+        window(
+          'heightMm',
+          'press.stand-clear',
+          { min: Math.max(0, recess) + 5 },
+          { small: 'is too low: the knuckle would touch the bed' },
+        ),
+      ],
+      { proudMm: through },
+    ),
+    touches: [{ role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.flangeMm }, ...under],
+    joins: [...rings, ['hub', 'inner']],
+    row: rowOf(b),
+    seat: { kind: 'journal', ...pick(w, 'journal') },
+    hammer: noHammer('Never a blow on a hub going into a new bearing: the balls take it.'),
     picture: {
-      ...bearingAt(w, up, seated), bodies: [hubBody(w, shoulder, true), studBody(w, shoulder, true), knuckleBody(w, up, bossEdge(k)), snapRing(w, up)],
-      pusherAtMm: shoulder - h.overhangMm, supportAtMm: seated + b.widthMm, leadMm: shoulder,
-      ways: { ...waysOf(w, seated, false), hub: [{ at: [hubR, shoulder - h.overhangMm / 2], moves: true }, { at: [hubR, shoulder + b.widthMm * 0.4], moves: true }], inner: [{ at: [innerR, seated + b.widthMm * 0.72], moves: false }, { at: [innerR, seated + b.widthMm - 1], moves: false }] },
-      lowestMm: k.bossDepthMm, radiusMm: Math.max(bossRadius(k), h.flangeMm / 2),
+      ...bearingAt(w, up, seated),
+      bodies: [
+        hubBody(w, shoulder, true),
+        studBody(w, shoulder, true),
+        knuckleBody(w, up, bossEdge(k)),
+        snapRing(w, up),
+      ],
+      pusherAtMm: shoulder - h.overhangMm,
+      supportAtMm: seated + b.widthMm,
+      leadMm: shoulder,
+      ways: {
+        ...waysOf(w, seated, false),
+        hub: [
+          { at: [hubR, shoulder - h.overhangMm / 2], moves: true },
+          { at: [hubR, shoulder + b.widthMm * 0.4], moves: true },
+        ],
+        inner: [
+          { at: [innerR, seated + b.widthMm * 0.72], moves: false },
+          { at: [innerR, seated + b.widthMm - 1], moves: false },
+        ],
+      },
+      lowestMm: k.bossDepthMm,
+      radiusMm: Math.max(bossRadius(k), h.flangeMm / 2),
     },
   };
 }
 
-const rings: Requirement['joins'] = [['inner', 'balls'], ['balls', 'outer'], ['outer', 'knuckle']];
-const pick = (w: W, kind: 'bore' | 'journal') => { const { fit, lengthMm } = seatsOf(w)[kind]!; return { fit, lengthMm }; };
+const rings: Requirement['joins'] = [
+  ['inner', 'balls'],
+  ['balls', 'outer'],
+  ['outer', 'knuckle'],
+];
+const pick = (w: W, kind: 'bore' | 'journal') => {
+  const { fit, lengthMm } = seatsOf(w)[kind]!;
+  return { fit, lengthMm };
+};
 const bossRadius = (k: Knuckle) => Math.max(k.farFaceOuterMm, k.bossOuterMm + 18) / 2;
 
-const bearingAt = (w: W, up: 'inboard' | 'outboard', topMm: number, more: { moves?: boolean; missingInner?: 'lower' } = {}): Pick<Picture, 'bearing'> => ({
-  bearing: { of: w.bearing, topMm, moves: false, encoderUp: w.bearing.encoder.kind === 'none' || !w.encoderSide ? undefined : w.encoderSide === up, ...more },
+const bearingAt = (
+  w: W,
+  up: 'inboard' | 'outboard',
+  topMm: number,
+  more: { moves?: boolean; missingInner?: 'lower' } = {},
+): Pick<Picture, 'bearing'> => ({
+  bearing: {
+    of: w.bearing,
+    topMm,
+    moves: false,
+    encoderUp:
+      w.bearing.encoder.kind === 'none' || !w.encoderSide ? undefined : w.encoderSide === up,
+    ...more,
+  },
 });
 
 /** Way of the force through bearing and knuckle. */
@@ -142,50 +414,169 @@ function waysOf({ bearing: b, knuckle: k }: W, top: number, moves: boolean): Pic
   return {
     inner: [{ at: [(b.boreMm + b.innerFaceOuterMm) / 4, top + b.widthMm * 0.25], moves }],
     balls: [{ at: [b.pitchMm / 2, top + b.widthMm * 0.27], moves }],
-    outer: [{ at: [outerR, top + b.widthMm * 0.3], moves }, { at: [outerR, top + b.widthMm * 0.6], moves }],
-    knuckle: [{ at: [(k.boreMm + k.bossOuterMm) / 4, Math.min(k.bossDepthMm * 0.7, Math.max(k.bossDepthMm * 0.35, mid + 6))], moves: false }],
+    outer: [
+      { at: [outerR, top + b.widthMm * 0.3], moves },
+      { at: [outerR, top + b.widthMm * 0.6], moves },
+    ],
+    knuckle: [
+      {
+        at: [
+          (k.boreMm + k.bossOuterMm) / 4,
+          Math.min(k.bossDepthMm * 0.7, Math.max(k.bossDepthMm * 0.35, mid + 6)),
+        ],
+        moves: false,
+      },
+    ],
   };
 }
 
 /** Seen from outside, the bearing is its outer ring. */
-const ringOutside = ({ bearing: b }: W, top: number, name: string): Body => ({ key: 'bearing', name, size: sizeOfBearing(b), lining: 'outer', edge: [[b.outerMm / 2, top], [b.outerMm / 2, top + b.widthMm]], bore: [[b.outerMm / 2 - 0.1, top], [b.outerMm / 2 - 0.1, top + b.widthMm]], moves: true, tag: [b.outerMm / 2 - 2, top + b.widthMm * 0.12] });
+const ringOutside = ({ bearing: b }: W, top: number, name: string): Body => ({
+  key: 'bearing',
+  name,
+  size: sizeOfBearing(b),
+  lining: 'outer',
+  edge: [
+    [b.outerMm / 2, top],
+    [b.outerMm / 2, top + b.widthMm],
+  ],
+  bore: [
+    [b.outerMm / 2 - 0.1, top],
+    [b.outerMm / 2 - 0.1, top + b.widthMm],
+  ],
+  moves: true,
+  tag: [b.outerMm / 2 - 2, top + b.widthMm * 0.12],
+});
 
 const bossEdge = (k: Knuckle): Place[] => {
   const [boss, far, d] = [k.bossOuterMm / 2, k.farFaceOuterMm / 2, k.bossDepthMm];
-  return [[boss, 0], [boss, d * 0.28], [boss + 9, d * 0.34], [boss + 8, d * 0.45], [boss + 9.5, d * 0.55], [boss + 8.5, d * 0.66], [boss + 1.5, d * 0.74], [far - 1, d * 0.84], [far, d]];
+  return [
+    [boss, 0],
+    [boss, d * 0.28],
+    [boss + 9, d * 0.34],
+    [boss + 8, d * 0.45],
+    [boss + 9.5, d * 0.55],
+    [boss + 8.5, d * 0.66],
+    [boss + 1.5, d * 0.74],
+    [far - 1, d * 0.84],
+    [far, d],
+  ];
 };
 /** With the arms that it stands on when the hub goes out. */
 function wheelEdge(k: Knuckle): Place[] {
-  const [boss, far, reach, d] = [k.bossOuterMm / 2, k.farFaceOuterMm / 2, k.wheelSideReachMm / 2, k.bossDepthMm];
+  const [boss, far, reach, d] = [
+    k.bossOuterMm / 2,
+    k.farFaceOuterMm / 2,
+    k.wheelSideReachMm / 2,
+    k.bossDepthMm,
+  ];
   const arm = Math.min(14, d * 0.28);
-  return k.snapRingSide === 'outboard' ? [[reach, 0], [reach, arm], [boss, arm + 5], [boss, d - 10], [far, d - 5], [far, d]] : [[boss, 0], [boss, d - arm - 5], [reach, d - arm], [reach, d]];
+  return k.snapRingSide === 'outboard'
+    ? [
+        [reach, 0],
+        [reach, arm],
+        [boss, arm + 5],
+        [boss, d - 10],
+        [far, d - 5],
+        [far, d],
+      ]
+    : [
+        [boss, 0],
+        [boss, d - arm - 5],
+        [reach, d - arm],
+        [reach, d],
+      ];
 }
 
 /** The casting round its bore, groove and shoulder; turned over when its snap-ring face is down. */
 function knuckleBody({ knuckle: k }: W, up: 'inboard' | 'outboard', edge: Place[]): Body {
   const R = k.boreMm / 2;
-  const bore: Place[] = [[R, 0], [R, k.grooveFromFaceMm], [k.grooveMm / 2, k.grooveFromFaceMm], [k.grooveMm / 2, k.grooveFromFaceMm + k.grooveWidthMm], [R, k.grooveFromFaceMm + k.grooveWidthMm], [R, k.seatDepthMm], [k.shoulderMm / 2, k.seatDepthMm], [k.shoulderMm / 2, k.bossDepthMm]];
+  const bore: Place[] = [
+    [R, 0],
+    [R, k.grooveFromFaceMm],
+    [k.grooveMm / 2, k.grooveFromFaceMm],
+    [k.grooveMm / 2, k.grooveFromFaceMm + k.grooveWidthMm],
+    [R, k.grooveFromFaceMm + k.grooveWidthMm],
+    [R, k.seatDepthMm],
+    [k.shoulderMm / 2, k.seatDepthMm],
+    [k.shoulderMm / 2, k.bossDepthMm],
+  ];
   const flip = k.snapRingSide !== up;
-  return { key: 'knuckle', name: 'Knuckle', size: `bore ${k.boreMm} × ${k.seatDepthMm}`, lining: 'knuckle', edge: flip ? turned(edge, k.bossDepthMm) : edge, bore: flip ? turned(bore, k.bossDepthMm) : bore, moves: false, houses: true, tag: [k.bossOuterMm / 2 - 4, k.bossDepthMm * 0.5] };
+  return {
+    key: 'knuckle',
+    name: 'Knuckle',
+    size: `bore ${k.boreMm} × ${k.seatDepthMm}`,
+    lining: 'knuckle',
+    edge: flip ? turned(edge, k.bossDepthMm) : edge,
+    bore: flip ? turned(bore, k.bossDepthMm) : bore,
+    moves: false,
+    houses: true,
+    tag: [k.bossOuterMm / 2 - 4, k.bossDepthMm * 0.5],
+  };
 }
 
 /** In its groove, behind the hub: it is in before the hub is. */
 function snapRing({ knuckle: k }: W, up: 'inboard' | 'outboard'): Body {
-  const at: [number, number] = k.snapRingSide === up ? [k.grooveFromFaceMm, k.grooveFromFaceMm + k.grooveWidthMm] : [k.bossDepthMm - k.grooveFromFaceMm - k.grooveWidthMm, k.bossDepthMm - k.grooveFromFaceMm];
-  return tube('snap-ring', '', '', 'none', [k.boreMm / 2 - 3.2, k.grooveMm / 2 - 0.2], [at[0] + 0.2, at[1] - 0.2]);
+  const at: [number, number] =
+    k.snapRingSide === up
+      ? [k.grooveFromFaceMm, k.grooveFromFaceMm + k.grooveWidthMm]
+      : [k.bossDepthMm - k.grooveFromFaceMm - k.grooveWidthMm, k.bossDepthMm - k.grooveFromFaceMm];
+  return tube(
+    'snap-ring',
+    '',
+    '',
+    'none',
+    [k.boreMm / 2 - 3.2, k.grooveMm / 2 - 0.2],
+    [at[0] + 0.2, at[1] - 0.2],
+  );
 }
 
 function hubBody({ hub: h, bearing: b }: W, shoulder: number, flangeUp: boolean): Body {
   const neck = b.innerFaceOuterMm / 2 + 1.5;
   const [j, f] = [h.journalMm / 2, h.flangeMm / 2];
-  const edge: Place[] = [[f, -h.overhangMm], [f, -h.overhangMm + h.flangeThickMm], [neck, -h.overhangMm + h.flangeThickMm], [neck, 0], [j, 0], [j, h.journalLengthMm - 1], [j - 1, h.journalLengthMm]];
-  const bore: Place[] = [[h.boreMm / 2, -h.overhangMm], [h.boreMm / 2, h.journalLengthMm]];
-  const at = (p: Place[]) => (flangeUp ? p : turned(p, 0)).map(([r, z]): Place => [r, z + shoulder]);
-  return { key: 'hub', name: 'Hub', size: `journal ${h.journalMm} × ${h.journalLengthMm}`, lining: 'hub', edge: at(edge), bore: at(bore), moves: true, tag: [f - 6, flangeUp ? shoulder - h.overhangMm + 5 : shoulder + h.overhangMm - 5] };
+  const edge: Place[] = [
+    [f, -h.overhangMm],
+    [f, -h.overhangMm + h.flangeThickMm],
+    [neck, -h.overhangMm + h.flangeThickMm],
+    [neck, 0],
+    [j, 0],
+    [j, h.journalLengthMm - 1],
+    [j - 1, h.journalLengthMm],
+  ];
+  const bore: Place[] = [
+    [h.boreMm / 2, -h.overhangMm],
+    [h.boreMm / 2, h.journalLengthMm],
+  ];
+  const at = (p: Place[]) =>
+    (flangeUp ? p : turned(p, 0)).map(([r, z]): Place => [r, z + shoulder]);
+  return {
+    key: 'hub',
+    name: 'Hub',
+    size: `journal ${h.journalMm} × ${h.journalLengthMm}`,
+    lining: 'hub',
+    edge: at(edge),
+    bore: at(bore),
+    moves: true,
+    tag: [f - 6, flangeUp ? shoulder - h.overhangMm + 5 : shoulder + h.overhangMm - 5],
+  };
 }
 
 function studBody({ hub: h }: W, shoulder: number, flangeUp: boolean): Body {
   const [r, from, to] = [h.studCircleMm / 2, h.overhangMm - h.flangeThickMm, h.overhangMm + 16];
   const [z0, z1] = flangeUp ? [shoulder - to, shoulder - from] : [shoulder + from, shoulder + to];
-  return { key: 'wheel-stud', name: 'Stud', size: '', lining: 'none', edge: [[r + 6, z0], [r + 6, z1]], bore: [[r - 6, z0], [r - 6, z1]], moves: true };
+  return {
+    key: 'wheel-stud',
+    name: 'Stud',
+    size: '',
+    lining: 'none',
+    edge: [
+      [r + 6, z0],
+      [r + 6, z1],
+    ],
+    bore: [
+      [r - 6, z0],
+      [r - 6, z1],
+    ],
+    moves: true,
+  };
 }
