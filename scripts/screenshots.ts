@@ -16,19 +16,21 @@ interface Shot {
   night?: boolean;
   hear?: boolean;
   read?: boolean;
+  /** What has to be computed or drawn before the picture is taken. */
+  waitMs?: number;
 }
 const shots: Shot[] = [
   { name: 'floor', path: '/' },
   { name: 'complaint', path: `${job('04')}/complaint` },
   { name: 'diagnose', path: `${job('04')}/diagnose` },
-  { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true },
+  { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true, waitMs: 900 },
   { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
   { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' },
   { name: 'measure', path: `${job('30')}/match`, press: 'Measure' },
   { name: 'compare', path: `${job('30')}/match`, press: 'Part' },
   { name: 'match', path: `${job('21')}/match`, press: 'On the bench' },
   { name: 'plan', path: `${job('21')}/plan` },
-  { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats' },
+  { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats', waitMs: 1500 },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
   { name: 'press-night', path: `${job('19')}/press-in`, press: 'Bearing', night: true },
   { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] },
@@ -73,7 +75,7 @@ for (const s of shots) {
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
   }
-  await page.waitForTimeout(s.hear ? 900 : s.name === 'seat' ? 1500 : 400);
+  await page.waitForTimeout(s.waitMs ?? 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
   await context.close();
 }

@@ -1,6 +1,7 @@
 import {
   benchFor,
   hammer,
+  inside,
   operations,
   pieceWindows,
   type Adapter,
@@ -310,17 +311,6 @@ export const exampleBenches = (): { label: string; bench: Bench }[] =>
     ),
   );
 
-const inside = (
-  w: { min?: number | undefined; max?: number | undefined } | undefined,
-  otherwise: number,
-) =>
-  w?.min !== undefined && w.max !== undefined
-    ? (w.min + w.max) / 2
-    : w?.min !== undefined
-      ? w.min + 1
-      : w?.max !== undefined
-        ? w.max - 1
-        : otherwise;
 /** Sizes at which a stroke can just be set up, and low ones that need a spacer: random pieces lie about them, so that both outcomes come up. */
 export function nearSizes({ requirement: r }: Bench): [number, number, number, Adapter['shape']][] {
   return [r.pusher, ...(r.support ? [r.support] : [])].flatMap((need) => {

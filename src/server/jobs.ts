@@ -130,14 +130,12 @@ export async function writeEvent(
       prevHash,
       hash: eventHash(prevHash, link as EventRow),
     });
-    const more = frozen
+    const signing = frozen
       ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen, atMs)
-      : input.type === 'recheck-done'
-        ? await noteUnit(db, job.unitId, {
-            odometerKm: (kept as EventBody<'recheck-done'>).odometerKm,
-          })
-        : [];
-    await db.batch([write, ...more]);
+      : [];
+    const noted = input.type === 'recheck-done' ? (kept as EventBody<'recheck-done'>) : undefined;
+    const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
+    await db.batch([write, ...signing, ...clock]);
   });
 }
 

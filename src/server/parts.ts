@@ -85,12 +85,8 @@ export async function partsOfJob(
   const read = Object.fromEntries(
     Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)!]),
   );
-  const sizes =
-    Object.keys(read).length > 0
-      ? read
-      : named
-        ? { outerMm: named.bearing.outerMm, boreMm: named.bearing.boreMm }
-        : undefined;
+  const onRecord = named && { outerMm: named.bearing.outerMm, boreMm: named.bearing.boreMm };
+  const sizes = Object.keys(read).length > 0 ? read : onRecord;
   const near = sizes
     ? searchParts(index, { sizes, toleranceMm: nearMm, kind, most: 24 }).parts
     : searchParts(index, { kind, most: 24 }).parts;

@@ -76,8 +76,10 @@ export function clues(c: Complaint): Clue[] {
     out.push({
       label: `Louder bending ${c.bend}`,
       points: `${loaded} side`,
-      weight: (s) =>
-        s.kind !== 'bearing' || !s.corner ? 0.8 : sideOf(s.corner) === loaded ? 2 : 0.6,
+      weight: (s) => {
+        if (s.kind !== 'bearing' || !s.corner) return 0.8;
+        return sideOf(s.corner) === loaded ? 2 : 0.6;
+      },
     });
   }
   if (c.heat === 'warm')

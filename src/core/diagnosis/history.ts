@@ -38,11 +38,17 @@ export function ageWeight(odometerKm: number, f: Fitted): number {
   return Math.min(2.5, Math.max(0.35, 2 * (km / usualLifeKm) ** 1.2));
 }
 
+/** How much more often each kind of part fails after such use; 1 for the kinds not named. */
+const byKind =
+  (weights: Partial<Record<Suspect['kind'], number>>) =>
+  (s: Suspect): number =>
+    weights[s.kind] ?? 1;
+
 const exposureWeights: Record<Exposure, (s: Suspect) => number> = {
-  salt: (s) => (s.kind === 'brake' ? 1.3 : s.kind === 'bearing' ? 1.2 : 1),
-  'deep-water': (s) => (s.kind === 'bearing' ? 1.4 : 1),
+  salt: byKind({ brake: 1.3, bearing: 1.2 }),
+  'deep-water': byKind({ bearing: 1.4 }),
   towing: (s) => (s.kind === 'bearing' && s.axle === 'rear' ? 1.4 : 1),
-  'rough-roads': (s) => (s.kind === 'joint' ? 1.6 : s.kind === 'bearing' ? 1.2 : 1),
+  'rough-roads': byKind({ joint: 1.6, bearing: 1.2 }),
 };
 
 /** The unit's record as evidence: one line a corner, one an exposure. */

@@ -121,7 +121,7 @@ export function relation(s: Suspect, place: Place): string {
     return s.corner ? `${s.kind}:${sideOf(s.corner)}` : `${s.kind}:here`;
   }
   if (place === 'car') return s.corner ? `${s.kind}:${sideOf(s.corner)}` : s.kind;
-  if (s.corner)
-    return `${s.kind}:${s.corner === place ? 'here' : s.axle === axleOf(place) ? 'across' : 'away'}`;
+  if (s.corner === place) return `${s.kind}:here`;
+  if (s.corner) return `${s.kind}:${s.axle === axleOf(place) ? 'across' : 'away'}`;
   return s.axle === axleOf(place) ? `${s.kind}:here` : s.kind;
 }

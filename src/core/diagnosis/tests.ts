@@ -48,12 +48,17 @@ export interface TestResult {
 export function changeMinutes(from: TestKind['state'] | undefined, to: TestKind['state']): number {
   if (from === undefined || from === to) return 0;
   const pair = new Set([from, to]);
-  return pair.has('driven') ? (pair.has('wheel-off') ? 11 : 6) : 5;
+  if (!pair.has('driven')) return 5;
+  return pair.has('wheel-off') ? 11 : 6;
 }
 
 export const testById = (id: string): TestKind | undefined => tests.find((t) => t.id === id);
-export const placesOf = (t: TestKind): readonly Place[] =>
-  t.place === 'car' ? ['car'] : t.place === 'axle' ? ['front', 'rear'] : corners;
+const placesBy: Record<TestKind['place'], readonly Place[]> = {
+  car: ['car'],
+  axle: ['front', 'rear'],
+  corner: corners,
+};
+export const placesOf = (t: TestKind): readonly Place[] => placesBy[t.place];
 
 /** Why a result is not one this test can have; undefined when it is. */
 export function resultFault(r: TestResult): { field: string; reason: string } | undefined {
@@ -81,7 +86,7 @@ export function resultFault(r: TestResult): { field: string; reason: string } | 
 /** Key of the row that holds for a suspect at a place. */
 export function rowKey(table: Readonly<Record<string, unknown>>, s: Suspect, place: Place): string {
   const exact = relation(s, place);
-  return exact in table ? exact : s.kind in table ? s.kind : 'rest';
+  return [exact, s.kind].find((key) => key in table) ?? 'rest';
 }
 const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
   table[rowKey(table, s, place)]!;

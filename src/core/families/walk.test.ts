@@ -38,10 +38,10 @@ describe.each(walked)('the walk of %s', (code, walk) => {
     expect(walk.in.at(-1)).toMatchObject({ kind: 'facts', id: 'turn' });
   });
   it('asks for what locks a stroke before that stroke comes', () => {
-    const order = [...walk.out, ...walk.in].flatMap(
-      (t) =>
-        (t.kind === 'facts' ? [...t.facts] : t.kind === 'stroke' ? [t.operation] : []) as string[],
-    );
+    const order = [...walk.out, ...walk.in].flatMap((t): string[] => {
+      if (t.kind === 'facts') return [...t.facts];
+      return t.kind === 'stroke' ? [t.operation] : [];
+    });
     for (const id of factsIn(walk))
       for (const o of facts[id].locks?.before ?? [])
         if (strokes.includes(o))

@@ -70,8 +70,32 @@ export function mark(readMm: number | undefined, nominalMm: number, doubtMm: num
   return off - doubtMm > window ? 'different' : 'doubt';
 }
 
-const equal = <T>(old: T | undefined, part: T | undefined): Mark =>
-  old === undefined ? 'unread' : part === undefined ? 'doubt' : old === part ? 'same' : 'different';
+function equal<T>(old: T | undefined, part: T | undefined): Mark {
+  if (old === undefined) return 'unread';
+  if (part === undefined) return 'doubt';
+  return old === part ? 'same' : 'different';
+}
+
+/** A dimension of the old part against the catalogue; what the catalogue does not say is in doubt once it was read. */
+function dimensionMark(
+  read: number | undefined,
+  nominal: number | undefined,
+  doubtMm: number,
+): Mark {
+  if (nominal !== undefined) return mark(read, nominal, doubtMm);
+  return read === undefined ? 'unread' : 'doubt';
+}
+
+function encoderMark(old: Encoder | undefined, part: Encoder): Mark {
+  if (!old) return 'unread';
+  return old.kind === part.kind && old.pairs === part.pairs ? 'same' : 'different';
+}
+
+/** A lower static rating blocks; 2 % less is the rounding of catalogues (judgement). */
+function ratingMark(oldKn: number | undefined, partKn: number): Mark {
+  if (oldKn === undefined) return 'unread';
+  return partKn >= 0.98 * oldKn ? 'same' : 'different';
+}
 
 /** Compares the old part with one candidate: marks, blockers with both figures, and a score with its reasons. */
 export function compare(old: OldPart, part: CataloguePart): Comparison {
@@ -94,12 +118,7 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
   for (const d of dimensionsOf(old.kind)) {
     const read = meanOf(old.readings[d]);
     const nominal = sizeOf(part, d);
-    const m = (marks[d] =
-      nominal === undefined
-        ? read === undefined
-          ? 'unread'
-          : 'doubt'
-        : mark(read, nominal, isCount(d) ? 0 : old.doubtMm));
+    const m = (marks[d] = dimensionMark(read, nominal, isCount(d) ? 0 : old.doubtMm));
     const digits = isCount(d) ? 0 : 2;
     if (m === 'different')
       block(
@@ -110,12 +129,7 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
     else if (nominal === undefined)
       notes.push(`Its catalogue does not say: ${dimensionNames[d].toLowerCase()}.`);
   }
-  marks.encoder = old.encoder
-    ? old.encoder.kind === part.bearing.encoder.kind &&
-      old.encoder.pairs === part.bearing.encoder.pairs
-      ? 'same'
-      : 'different'
-    : 'unread';
+  marks.encoder = encoderMark(old.encoder, part.bearing.encoder);
   if (marks.encoder === 'different')
     block('encoder', encoderText(old.encoder!, part.bearing.encoder));
   marks.rolling = equal(old.rolling, part.rolling);
@@ -138,8 +152,7 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
         : `Spacer ${part.spacer} against ${old.spacer} before: keep or order the spacer to suit.`,
     );
   const rating = part.bearing.staticRatingKn;
-  marks.rating =
-    old.ratingKn === undefined ? 'unread' : rating >= 0.98 * old.ratingKn ? 'same' : 'different';
+  marks.rating = ratingMark(old.ratingKn, rating);
   if (marks.rating === 'different')
     block(
       'rating',
@@ -164,12 +177,8 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
       )) /
       values.length,
   );
-  const status: Status =
-    blockers.length > 0
-      ? 'stop'
-      : must.includes('doubt') || must.includes('unread')
-        ? 'check'
-        : 'good';
+  const open: Status = must.includes('doubt') || must.includes('unread') ? 'check' : 'good';
+  const status: Status = blockers.length > 0 ? 'stop' : open;
   return { part, marks, blockers, notes, score, status };
 }
 
@@ -198,11 +207,9 @@ function sealText(old: NonNullable<OldPart['seals']>, part: NonNullable<OldPart[
 
 function encoderText(old: Encoder, part: Encoder): string {
   const words = (e: Encoder) =>
-    e.kind === 'none'
-      ? 'no encoder'
-      : e.kind === 'magnetic'
-        ? `${e.pairs} pole pairs`
-        : `${e.pairs} teeth`;
+    ({ none: 'no encoder', magnetic: `${e.pairs} pole pairs`, toothed: `${e.pairs} teeth` })[
+      e.kind
+    ];
   const twice =
     old.kind === 'magnetic' &&
     part.kind === 'magnetic' &&

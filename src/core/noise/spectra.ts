@@ -271,7 +271,8 @@ export interface OrderSpectrum {
 /** Spectrum over wheel orders of a signal laid on angle (Welch); finer for longer drives. */
 export function orderSpectrum(angle: Float32Array): OrderSpectrum {
   const turns = angle.length / pointsPerTurn;
-  const perBlock = turns >= 320 ? 64 : turns >= 80 ? 32 : 16;
+  const longest = turns >= 80 ? 32 : 16;
+  const perBlock = turns >= 320 ? 64 : longest;
   const n = pointsPerTurn * perBlock;
   const fft = new FFT(n);
   const window = hann(n);

@@ -17,6 +17,13 @@ const minSeconds = 3;
 /** Share of samples at the rail from which the peaks are gone (judgement). */
 const clippedShare = 0.005;
 
+function typedView(view: DataView, start: number, n: number, code: number, bytes: number) {
+  const from = view.byteOffset + start;
+  if (code === 3) return new Float32Array(view.buffer, from, n);
+  if (bytes === 2) return new Int16Array(view.buffer, from, n);
+  return bytes === 4 ? new Int32Array(view.buffer, from, n) : undefined;
+}
+
 /**
  * Reads a RIFF/WAVE file: PCM 16, 24 or 32 bit, or float 32, any number of channels mixed to one,
  * 8 to 192 kHz, 3 s to 10 min. Refuses what is not WAV, cut short, silent or clipped.
@@ -79,24 +86,14 @@ function mono(
   const out = new Float32Array(n);
   const aligned = (view.byteOffset + start) % bytes === 0;
   // A typed view over the file is read far faster than sample by sample; 24 bit has no such view.
-  const typed = !aligned
-    ? undefined
-    : code === 3
-      ? new Float32Array(view.buffer, view.byteOffset + start, n * channels)
-      : bytes === 2
-        ? new Int16Array(view.buffer, view.byteOffset + start, n * channels)
-        : bytes === 4
-          ? new Int32Array(view.buffer, view.byteOffset + start, n * channels)
-          : undefined;
+  const typed = aligned ? typedView(view, start, n * channels, code, bytes) : undefined;
   const scale = (code === 3 ? 1 : 2 ** (1 - bits)) / channels;
   const at = (i: number): number => {
     const p = start + i * bytes;
     if (code === 3) return view.getFloat32(p, true);
-    return bytes === 2
-      ? view.getInt16(p, true)
-      : bytes === 4
-        ? view.getInt32(p, true)
-        : view.getUint8(p) | (view.getUint8(p + 1) << 8) | (view.getInt8(p + 2) << 16);
+    if (bytes === 2) return view.getInt16(p, true);
+    if (bytes === 4) return view.getInt32(p, true);
+    return view.getUint8(p) | (view.getUint8(p + 1) << 8) | (view.getInt8(p + 2) << 16);
   };
   if (typed && channels === 1) {
     for (let i = 0; i < n; i++) out[i] = typed[i]! * scale;

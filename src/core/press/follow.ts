@@ -123,6 +123,17 @@ const inTime = (last: TraceSample | undefined, s: TraceSample) => {
     throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`);
 };
 
+/** Travel from which something has held: kept while nothing moves, forgotten once the part moves on without it. */
+function since(
+  holds: boolean,
+  moving: boolean,
+  from: number | undefined,
+  travelMm: number,
+): number | undefined {
+  if (holds) return from ?? travelMm;
+  return moving ? undefined : from;
+}
+
 /** Follows a part coming off: it breaks away, goes on inside what a clean to rusted seat needs, and is free; or it sticks, or galls. */
 function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
   let now = waiting;
@@ -148,7 +159,7 @@ function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
       forceAtKn(r, full, s.travelMm).high * tuning.gallFactor +
         full.high * tuning.overShare +
         tuning.overKn;
-    overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
+    overSince = since(over, moving, overSince, s.travelMm);
     if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm)
       return (now = said(
         'galling',
@@ -226,7 +237,7 @@ function fittingFollower(bench: Bench): Follower {
       }
       if (s.travelMm > tuning.startEndMm) {
         const over = s.forceKn > band.high * tuning.gallFactor + tuning.overKn;
-        overSince = over ? (overSince ?? s.travelMm) : moving ? undefined : overSince;
+        overSince = since(over, moving, overSince, s.travelMm);
         if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm) {
           last = s;
           return say('galling', s);
@@ -248,7 +259,7 @@ function fittingFollower(bench: Bench): Follower {
       }
       if (s.travelMm > tuning.easyFromMm) {
         const under = s.forceKn < band.low * tuning.easyFactor - 0.05;
-        underSince = under ? (underSince ?? s.travelMm) : moving ? undefined : underSince;
+        underSince = since(under, moving, underSince, s.travelMm);
         if (underSince !== undefined && s.travelMm - underSince > tuning.easyMm) easy = true;
       }
     }

@@ -150,8 +150,9 @@ function walk(edges: readonly Edge[]): PathNode[] | undefined {
       return way;
     }
     for (const [a, b] of edges) {
-      const next = a === node ? b : b === node ? a : undefined;
-      if (next !== undefined && !from.has(next)) {
+      if (a !== node && b !== node) continue;
+      const next = a === node ? b : a;
+      if (!from.has(next)) {
         from.set(next, node);
         queue.push(next);
       }

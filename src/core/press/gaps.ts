@@ -39,17 +39,14 @@ export interface Purchase {
 }
 
 /** A window's middle, or just inside the one end it has. */
-const inside = (
+export function inside(
   w: { min?: number | undefined; max?: number | undefined } | undefined,
   otherwise: number,
-): number =>
-  w?.min !== undefined && w.max !== undefined
-    ? (w.min + w.max) / 2
-    : w?.min !== undefined
-      ? w.min + 1
-      : w?.max !== undefined
-        ? w.max - 1
-        : otherwise;
+): number {
+  if (w?.min !== undefined && w.max !== undefined) return (w.min + w.max) / 2;
+  if (w?.min !== undefined) return w.min + 1;
+  return w?.max !== undefined ? w.max - 1 : otherwise;
+}
 
 /**
  * The one new piece that would open most of the strokes that this kit cannot set up. Candidates are the middles of the windows

@@ -151,8 +151,10 @@ export const keptRing = (
 export const shellWallMm = 8;
 
 /** How deep the piece is hollow from its working face. Half-shells are hollow behind their lip, not before it. */
-export const hollowMm = (a: Adapter): number =>
-  a.innerMm === 0 ? 0 : a.shape === 'half-shells' ? a.heightMm : (a.recessMm ?? a.heightMm);
+export function hollowMm(a: Adapter): number {
+  if (a.innerMm === 0) return 0;
+  return a.shape === 'half-shells' ? a.heightMm : (a.recessMm ?? a.heightMm);
+}
 
 /** Open at the back too, so that a smaller ram would fall through, and how wide. */
 export const openBehind = (a: Adapter): boolean =>

@@ -238,11 +238,8 @@ const kitNear = (bench: Bench) =>
     list.map((p, n): Adapter =>
       piece(`p${n}`, p.o, p.i, p.h, {
         shape: p.shape,
-        ...(p.shape === 'half-shells'
-          ? { recessMm: Math.max(1, p.h - 5) }
-          : p.deep && p.i > 0
-            ? { recessMm: p.h * 0.8 }
-            : {}),
+        ...(p.shape === 'half-shells' ? { recessMm: Math.max(1, p.h - 5) } : {}),
+        ...(p.shape !== 'half-shells' && p.deep && p.i > 0 ? { recessMm: p.h * 0.8 } : {}),
       }),
     ),
   );

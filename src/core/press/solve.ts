@@ -293,12 +293,15 @@ function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Be
   return out;
 }
 
-const together = ({ requirement: r, press }: Bench): string =>
-  press.screw
-    ? `pieces that a screw of ${press.screw.rodMm.toFixed(0)} mm goes through, not higher than ${press.daylightMm.toFixed(0)} mm together`
-    : r.drawn
-      ? 'a receiver that passes round the half-shells, or a press that opens wider'
-      : `a lower support or pusher: every stack that fits stands higher than ${press.daylightMm.toFixed(0)} mm, or needs one piece twice`;
+function together({ requirement: r, press }: Bench): string {
+  const daylight = `${press.daylightMm.toFixed(0)} mm`;
+  if (press.screw) {
+    const rod = `a screw of ${press.screw.rodMm.toFixed(0)} mm`;
+    return `pieces that ${rod} goes through, not higher than ${daylight} together`;
+  }
+  if (r.drawn) return 'a receiver that passes round the half-shells, or a press that opens wider';
+  return `a lower support or pusher: every stack that fits stands higher than ${daylight}, or needs one piece twice`;
+}
 
 /** "outside 73.0–75.7, inside 68.2–72.7, at least 6.5 high": what to turn, borrow or buy. */
 export function windowText(need: Need): string {
@@ -324,8 +327,7 @@ export function missesOf(
   return (Object.entries(pieceWindows(need)) as [Measure, Range][])
     .flatMap(([measure, { min, max }]) => {
       const v = measured(piece, measure);
-      const byMm =
-        min !== undefined && v < min ? min - v : max !== undefined && v > max ? v - max : 0;
+      const byMm = Math.max(0, (min ?? v) - v, v - (max ?? v));
       return byMm > 0
         ? [
             {

@@ -54,8 +54,10 @@ export const measureNames: Record<Measure, string> = {
   hollowMm: 'inside depth',
   lipMm: 'lip',
 };
-export const measured = (a: Adapter, m: Measure): number =>
-  m === 'hollowMm' ? hollowMm(a) : m === 'lipMm' ? lipMm(a) : a[m];
+export function measured(a: Adapter, m: Measure): number {
+  if (m === 'hollowMm') return hollowMm(a);
+  return m === 'lipMm' ? lipMm(a) : a[m];
+}
 
 /** Radial width on which a piece bears on the face it is meant for, mm. */
 export const contactMm = (a: Adapter, need: Need): number =>
@@ -316,8 +318,10 @@ export const goesRound = (support: Adapter, pusher: Adapter): boolean =>
 /** How far what draws comes into the receiver, and how far it can, mm. */
 const drawnInMm = ({ pusher, cap }: Stack, r: Requirement): number =>
   r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3;
-const footDepthMm = ({ support, riser }: Stack, r: Requirement): number =>
-  !support ? 0 : riser ? footHollowMm(support, riser, r.riserMm) : hollowMm(support);
+function footDepthMm({ support, riser }: Stack, r: Requirement): number {
+  if (!support) return 0;
+  return riser ? footHollowMm(support, riser, r.riserMm) : hollowMm(support);
+}
 export const takesIn = (s: Stack, r: Requirement): boolean => footDepthMm(s, r) >= drawnInMm(s, r);
 /** The screw of a tool goes through every piece of its stack. */
 export const letsScrew = (a: Adapter, press: Press): boolean =>
@@ -475,7 +479,8 @@ export function pieceScore(a: Adapter, need: Need, forceKn: Band): number {
     a.pilotMm !== undefined &&
     a.pilotMm >= need.pilotMm.min &&
     a.pilotMm <= need.pilotMm.max;
-  const centring = piloted ? 1.5 : guide === undefined ? 0.5 : share(10 - (guide - a.outerMm), 10);
+  const guided = guide === undefined ? 0.5 : share(10 - (guide - a.outerMm), 10);
+  const centring = piloted ? 1.5 : guided;
   const check = need.windows.some((w) => w.level === 'check' && judgeWindow(a, w)) ? -15 : 0;
   return (
     25 * share(contactMm(a, need), whole) +

@@ -52,14 +52,14 @@ export function madeUpCar(
       const list = outcomes(test);
       const mid = (list.length - 1) / 2;
       // The shared term leans a whole group towards or away from its telling results.
+      const lean = (i: number) => {
+        if (test.numeric) return Math.sign(i - mid);
+        return i === 0 ? -1 : 1;
+      };
       const weights = list.map(
         (o, i) =>
           likelihood(test, place, o, fault) *
-          Math.exp(
-            spread * normal(r) +
-              (shared.get(test.group)! * (test.numeric ? Math.sign(i - mid) : i === 0 ? -1 : 1)) /
-                2,
-          ),
+          Math.exp(spread * normal(r) + (shared.get(test.group)! * lean(i)) / 2),
       );
       const o = pick(list, (x) => weights[list.indexOf(x)]!, r);
       drawn.set(

@@ -22,6 +22,24 @@ const kindLetter: Record<PartKind, string> = {
   'axle-bearing': 'X',
   needle: 'E',
 };
+/** Diameter of what rolls over the room between the rings, where it is not that of a ball. */
+const ballShare: Partial<Record<PartKind, number>> = { needle: 0.32, 'axle-roller': 0.34 };
+const rollingOf: Partial<Record<PartKind, CataloguePart['rolling']>> = {
+  'taper-set': 'taper',
+  needle: 'needle',
+  'axle-roller': 'cylindrical',
+};
+const angleDeg: Partial<Record<PartKind, number>> = {
+  'axle-roller': 0,
+  needle: 0,
+  'taper-set': 14,
+};
+const sealsOf: Partial<Record<PartKind, CataloguePart['seals']>> = {
+  'taper-set': { inboard: 'open', outboard: 'open' },
+  'axle-roller': { inboard: 'open', outboard: 'open' },
+  needle: { inboard: 'contact', outboard: 'open' },
+  'axle-bearing': { inboard: 'contact', outboard: 'shield' },
+};
 const round = (x: number, step: number) => Math.round(x / step) * step;
 
 /** Rows of one size: what the rolling elements and rings of this kind come to. Consistent by construction. */
@@ -33,10 +51,7 @@ function partOf(family: Family, r: () => number, n: number): CataloguePart {
   const outerMm = round(boreMm + wall, 1);
   const widthMm = round(usual.widthMm * (0.85 + 0.3 * r()), 1);
   const pitchMm = (outerMm + boreMm) / 2;
-  const ballMm = round(
-    (outerMm - boreMm) * (kind === 'needle' ? 0.32 : kind === 'axle-roller' ? 0.34 : 0.3),
-    0.125,
-  );
+  const ballMm = round((outerMm - boreMm) * (ballShare[kind] ?? 0.3), 0.125);
   const balls = Math.max(
     7,
     Math.floor((Math.PI * pitchMm) / (ballMm * (kind === 'needle' ? 1.1 : 1.3))),
@@ -44,16 +59,8 @@ function partOf(family: Family, r: () => number, n: number): CataloguePart {
   const double = kind === 'ring-set' || kind === 'cartridge' || kind === 'hub-unit';
   const magnetic = double && r() < 0.72;
   const [maker, letter] = makers[Math.floor(r() * makers.length)]!;
-  const rolling =
-    kind === 'taper-set'
-      ? 'taper'
-      : kind === 'needle'
-        ? 'needle'
-        : kind === 'axle-roller'
-          ? 'cylindrical'
-          : kind === 'axle-bearing' && r() < 0.4
-            ? 'taper'
-            : 'ball';
+  const taperShaft = kind === 'axle-bearing' && r() < 0.4;
+  const rolling = rollingOf[kind] ?? (taperShaft ? 'taper' : 'ball');
   const studs = r() < 0.45 ? 4 : 5;
   const bolts = r() < 0.3 ? 3 : 4;
   return {
@@ -73,25 +80,13 @@ function partOf(family: Family, r: () => number, n: number): CataloguePart {
       balls,
       ballMm,
       pitchMm,
-      contactAngleDeg:
-        kind === 'axle-roller' || kind === 'needle'
-          ? 0
-          : kind === 'taper-set'
-            ? 14
-            : double
-              ? 35
-              : 25,
+      contactAngleDeg: angleDeg[kind] ?? (double ? 35 : 25),
       staticRatingKn: Number((0.0115 * (double ? 2 : 1) * balls * ballMm ** 2).toFixed(1)),
       encoder: magnetic
         ? { kind: 'magnetic', pairs: [40, 43, 44, 48, 52][Math.floor(r() * 5)]! }
         : { kind: 'none', pairs: 0 },
     },
-    seals:
-      kind === 'taper-set' || kind === 'axle-roller'
-        ? { inboard: 'open', outboard: 'open' }
-        : kind === 'needle'
-          ? { inboard: 'contact', outboard: 'open' }
-          : { inboard: 'contact', outboard: kind === 'axle-bearing' ? 'shield' : 'contact' },
+    seals: sealsOf[kind] ?? { inboard: 'contact', outboard: 'contact' },
     spacer: kind === 'ball-set' ? 'separate' : 'none',
     ...(kind === 'hub-unit' || kind === 'cartridge'
       ? {

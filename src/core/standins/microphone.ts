@@ -63,17 +63,16 @@ function roadNoise(n: number, r: () => number): Float32Array {
   });
 }
 
+/** Pinion and ring gear whine at the mesh and one turn of the shaft beside it; a propshaft at its own turns. */
+const drivelineOrders = ({ pinionTeeth, axleRatio }: MadeUpDrive): number[] =>
+  pinionTeeth ? [0, -1, 1].map((k) => (pinionTeeth + k) * axleRatio) : [axleRatio, 2 * axleRatio];
+
 function faultSignal(d: MadeUpDrive, n: number, r: () => number): Float32Array {
   const out = new Float32Array(n);
   const o = bearingOrders(d.bearing);
   const dt = 1 / d.sampleRate;
   if (d.fault === 'tyre' || d.fault === 'driveline') {
-    const orders =
-      d.fault === 'tyre'
-        ? [1, 2, 3, 4]
-        : d.pinionTeeth
-          ? [0, -1, 1].map((k) => (d.pinionTeeth! + k) * d.axleRatio)
-          : [d.axleRatio, 2 * d.axleRatio];
+    const orders = d.fault === 'tyre' ? [1, 2, 3, 4] : drivelineOrders(d);
     const notes = orders.map((order, i) => ({
       order,
       size: (0.5 + r()) / (1 + 0.4 * i),
@@ -92,7 +91,7 @@ function faultSignal(d: MadeUpDrive, n: number, r: () => number): Float32Array {
   const blow = { 'outer-ring': o.bpfo, 'inner-ring': o.bpfi, ball: 2 * o.bsf, nothing: 0 }[d.fault];
   if (blow === 0) return out;
   // Load zone: an inner ring's flaw passes it once a turn, a ball's once a cage turn.
-  const swing = d.fault === 'inner-ring' ? 1 : d.fault === 'ball' ? o.ftf : 0;
+  const swing = { 'outer-ring': 0, 'inner-ring': 1, ball: o.ftf, nothing: 0 }[d.fault];
   const creep = 1 + d.slip * (2 * r() - 1);
   const ring = Math.ceil((6 / d.decay) * d.sampleRate);
   let turns = 0;

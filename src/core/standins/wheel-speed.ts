@@ -13,6 +13,13 @@ export const signalFaults = [
 ] as const;
 export type SignalFault = (typeof signalFaults)[number];
 
+/** What is left of the signal's height; all of it for the faults not named. */
+const gains: Partial<Record<SignalFault, number>> = {
+  'reversed-encoder': 0.05,
+  'wide-gap': 0.4,
+  'dead-lead': 0,
+};
+
 export interface MadeUpDrive {
   fault: SignalFault;
   corner: Corner;
@@ -33,20 +40,11 @@ export function driveStraight(d: MadeUpDrive): Traces {
   const strength = (d.sensor === 'coil' ? Math.min(2, d.kmh / 20) : 1) * 1.2;
   const volts = Object.fromEntries(
     corners.map((c) => {
-      const own = c === d.corner ? d.fault : 'agree';
+      const own: SignalFault = c === d.corner ? d.fault : 'agree';
       const pairs = own === 'other-count' ? Math.round(d.pairs * 0.9) : d.pairs;
       const hz = (d.kmh / 3.6 / (d.circumferenceMm / 1000)) * (1 + 0.004 * (2 * r() - 1));
       const begin = r();
-      const gain =
-        strength *
-        (0.92 + 0.16 * r()) *
-        (own === 'reversed-encoder'
-          ? 0.05
-          : own === 'wide-gap'
-            ? 0.4
-            : own === 'dead-lead'
-              ? 0
-              : 1);
+      const gain = strength * (0.92 + 0.16 * r()) * (gains[own] ?? 1);
       // Stretches without signal: on average four a second, 12 to 60 ms each.
       const holes =
         own === 'drop-out'

@@ -40,22 +40,23 @@ export interface Wrench {
   calibrationDue?: string;
 }
 
-export const stageUnit = (s: Stage): 'torque' | 'angle' | 'turns' | undefined =>
-  s.kind === 'torque'
-    ? 'torque'
-    : s.kind === 'turn-hub'
-      ? 'turns'
-      : s.kind === 'lock'
-        ? undefined
-        : 'angle';
+const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = {
+  torque: 'torque',
+  angle: 'angle',
+  'back-off': 'angle',
+  'turn-hub': 'turns',
+  lock: undefined,
+};
+/** What a reading of the stage measures; undefined for a lock, which is seen. */
+export const stageUnit = (s: Stage) => unitBy[s.kind];
 
 /** The window a reading must fall in. */
-export const stageWindow = (s: Stage): { low: number; high: number } | undefined =>
-  s.value === undefined
-    ? undefined
-    : s.kind === 'turn-hub'
-      ? { low: s.value, high: Infinity }
-      : { low: s.value - (s.tolerance ?? 0), high: s.value + (s.tolerance ?? 0) };
+export function stageWindow(s: Stage): { low: number; high: number } | undefined {
+  if (s.value === undefined) return undefined;
+  if (s.kind === 'turn-hub') return { low: s.value, high: Infinity };
+  const either = s.tolerance ?? 0;
+  return { low: s.value - either, high: s.value + either };
+}
 
 /** Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not. */
 export function judgeStage(p: Procedure, s: Stage, actual: number | undefined): Verdict {
@@ -165,7 +166,8 @@ export function walkProcedure(p: Procedure, readings: readonly StageReading[]): 
     if (verdicts[i]!.status === 'stop') restart = true;
   }
   const open = verdicts.findIndex((v) => v?.status !== 'good');
-  return { current: restart ? 0 : open < 0 ? p.stages.length : open, verdicts, restart };
+  const next = open < 0 ? p.stages.length : open;
+  return { current: restart ? 0 : next, verdicts, restart };
 }
 
 /** Why a reading for this stage cannot be taken now; undefined when it can. */

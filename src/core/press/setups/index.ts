@@ -36,18 +36,12 @@ export function requirement(
           return undefined;
       }
     case 'P2':
-      return operation === 'cartridge-out'
-        ? cartridgeOut(w, c)
-        : operation === 'cartridge-in'
-          ? cartridgeIn(w, c)
-          : undefined;
+      if (operation === 'cartridge-out') return cartridgeOut(w, c);
+      return operation === 'cartridge-in' ? cartridgeIn(w, c) : undefined;
     case 'A1':
     case 'N1':
-      return operation === 'shell-in'
-        ? shellIn(w, c)
-        : operation === 'seal-in'
-          ? sealIn(w, c)
-          : undefined;
+      if (operation === 'shell-in') return shellIn(w, c);
+      return operation === 'seal-in' ? sealIn(w, c) : undefined;
     case 'A2':
       switch (operation) {
         case 'shaft-bearing-off':
