@@ -3,7 +3,14 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/server/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'unit',
+          globalSetup: ['tests/rules-provoked.ts'],
+          setupFiles: ['tests/note-rules.ts'],
+          include: ['src/**/*.test.ts', 'tests/server/**/*.test.ts'],
+        },
+      },
       {
         test: {
           name: 'browser',

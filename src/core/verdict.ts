@@ -1,17 +1,22 @@
+import { rules, saying, type Found, type Rule, type RuleId, type Said } from './rules/index.ts';
+
 /** The three words of the house. Order of gravity: good < check < stop. */
 export type Status = 'good' | 'check' | 'stop';
 
-/** One judgement a person can act on: what was found, what the limit is, and who says so. */
-export interface Verdict {
+/** One judgement a person can act on: which rule spoke, what it says, and the figures it found. */
+export interface Verdict extends Said {
   status: Status;
-  /** Stable id of the rule that spoke, e.g. `press.through-balls`. */
-  rule: string;
-  /** A sentence for a person: what is true, then the number, then the way on. */
-  text: string;
-  value?: number;
-  limit?: string;
-  /** Where the limit comes from. */
-  source?: string;
+}
+
+const isStatus = (level: string): level is Status =>
+  level === 'good' || level === 'check' || level === 'stop';
+
+/** A verdict of a rule that knows one status, or the one named of those it may say. Throws RangeError for another. */
+export function verdict(rule: RuleId, found: Found = {}, status?: Status): Verdict {
+  const { says }: Rule = rules[rule];
+  const said = status ?? says.find(isStatus);
+  if (said === undefined) throw new RangeError(`rule: ${rule} gives no verdict`);
+  return { status: said, ...saying(rule, said, found) };
 }
 
 const gravity: Record<Status, number> = { good: 0, check: 1, stop: 2 };

@@ -34,7 +34,7 @@ function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
     unitName: now.ctx.unit.name,
     corner: now.ctx.corner,
     complaint: complaintInShort(now.state.complaint),
-    family: familyOf(now.ctx, now.state)?.name ?? 'Bearing not on record',
+    family: familyOf(now)?.name ?? 'Bearing not on record',
     spine: spine(now),
     next: nextAction(now),
     station: currentStation(now.state.done),

@@ -1,4 +1,4 @@
-import { refusal, type JobView } from '../core/job/index.ts';
+import { reasonOf, refusal, type JobView } from '../core/job/index.ts';
 import type { JobCorner } from '../core/parts.ts';
 import { hammer } from '../core/press/index.ts';
 import {
@@ -101,7 +101,7 @@ export async function writeEvent(
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
     if (no)
-      throw new Problem(422, 'Not now', no.reason, [{ field: no.field, reason: no.reason }], {
+      throw new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }], {
         rule: no.rule,
       });
     const prevHash = events.at(-1)?.hash ?? rootHash(job);

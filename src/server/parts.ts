@@ -10,7 +10,8 @@ import {
   type PartIndex,
   type PartQuery,
 } from '../core/matching/index.ts';
-import { familyOf, type JobContext, type JobState } from '../core/job/index.ts';
+import { familyNamed, type JobContext, type JobState } from '../core/job/index.ts';
+import { familyByCode } from '../core/families/index.ts';
 import { closed, Id, oneOf } from '../core/schemas/common.ts';
 import type { Consumable } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
@@ -81,7 +82,7 @@ export async function partsOfJob(
   const index = await partIndex(db);
   const record = ctx.corner === 'unknown' ? undefined : ctx.unit.corners[ctx.corner];
   const named = record?.partNumber ? index.byNumber.get(record.partNumber) : undefined;
-  const kind = familyOf(ctx, state)?.kind ?? 'ring-set';
+  const kind = familyByCode(familyNamed(record, state))?.kind ?? 'ring-set';
   const read = Object.fromEntries(
     Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)!]),
   );

@@ -1,4 +1,4 @@
-import { beforeStroke, benchOf } from '../core/job/index.ts';
+import { reasonOf, beforeStroke, benchOf } from '../core/job/index.ts';
 import { operations, type Operation } from '../core/press/index.ts';
 import { ramFaults, type RamFault } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
@@ -33,11 +33,11 @@ export async function ramStream(
     throw new Problem(
       422,
       'Not now',
-      early.reason,
-      [{ field: early.field, reason: early.reason }],
+      reasonOf(early),
+      [{ field: early.field, reason: reasonOf(early) }],
       { rule: early.rule },
     );
-  const bench = benchOf(operation as Operation, view.ctx, view.state, view.choices);
+  const bench = benchOf(view, operation as Operation);
   if (!bench)
     throw new Problem(422, 'Not now', 'Dimensions of the parts are missing.', [
       { field: 'operation', reason: 'No dimensions.' },

@@ -54,8 +54,8 @@ export async function noteUnit(
 
 /** The bearing that this job put on its corner, for the unit's record; nothing when none was pressed in. */
 function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] {
-  const { ctx, state, choices } = now;
-  const part = chosenPart(ctx, choices);
+  const { ctx, state } = now;
+  const part = chosenPart(now);
   const pressedIn = strokesIn(walkOf(now)?.in ?? []).some((o) => state.strokes[o]);
   if (ctx.corner === 'unknown' || !part || !pressedIn) return {};
   return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };

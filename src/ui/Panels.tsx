@@ -1,7 +1,9 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import type { Status, Verdict } from '../core/verdict.ts';
+import { sentence } from '../core/rules/index.ts';
 import { verdictWords, VerdictShape } from './Marks.tsx';
+import { RuleLink } from './RuleLink.tsx';
 
 /** The call of a screen: word first, then what is true. */
 export function Call({ status, children }: { status: Status; children: ReactNode }) {
@@ -16,15 +18,16 @@ export function Call({ status, children }: { status: Status; children: ReactNode
   );
 }
 
+/** Verdicts as lines, each linked to its rule. */
 export function VerdictLines({ verdicts }: { verdicts: readonly Verdict[] }) {
   return (
     <ul>
       {verdicts.map((v) => (
-        <li key={v.rule + v.text} className="line-v">
+        <li key={v.rule + (v.role ?? '') + sentence(v)} className="line-v">
           <VerdictShape status={v.status} size={22} />
           <span>
             <span className="vh">{verdictWords[v.status]}: </span>
-            {v.text}
+            <RuleLink said={v} />
           </span>
         </li>
       ))}

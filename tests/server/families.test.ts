@@ -60,7 +60,7 @@ async function walk(
   await put('test-recorded', { testId: 'spring', place: corner, result: 'gritty' });
   await put('diagnosis-accepted', { suspectId: `bearing-${corner}`, probability: 0.9 });
   await done('diagnose');
-  for (const i of itemsOf(familyCodeOf(view.ctx, view.state)))
+  for (const i of itemsOf(familyCodeOf(view)))
     await put('item-marked', { itemId: i.id, state: 'in-hand' });
   await done('match');
   view = await setChoice(id, 'plan', {
@@ -73,8 +73,8 @@ async function walk(
   await put('caution-read', { cautionId: 'press' });
   const task = async (t: Task) => {
     await look();
-    const { ctx, state, choices } = view;
-    const part = chosenPart(ctx, choices)!;
+    const { ctx } = view;
+    const part = chosenPart(view)!;
     switch (t.kind) {
       case 'strip':
         for (const s of stepsOf(view, 'strip'))
@@ -101,7 +101,7 @@ async function walk(
         await put('part-confirmed', { partNumber: part.number });
         break;
       case 'seats':
-        for (const [kind, seat] of Object.entries(seatsOf(workOf(ctx, state, choices)!))) {
+        for (const [kind, seat] of Object.entries(seatsOf(workOf(view)!))) {
           const { lowMm, highMm } = limitsMm(
             seat.nominalMm,
             tolerance(seat.nominalMm, seat.toleranceClass),
@@ -119,7 +119,7 @@ async function walk(
         }
         break;
       case 'verdict':
-        for (const seat of Object.keys(seatsOf(workOf(ctx, state, choices)!)))
+        for (const seat of Object.keys(seatsOf(workOf(view)!)))
           await put('seat-judged', { seat, decision: 'reuse' });
         break;
       case 'encoder':
@@ -127,7 +127,7 @@ async function walk(
           await put('encoder-checked', { side: 'inboard', method: 'viewing-card' });
         break;
       case 'stroke': {
-        const bench = benchOf(t.operation, ctx, state, choices)!;
+        const bench = benchOf(view, t.operation)!;
         const best = solve(ctx.adapters, bench, 1).solutions[0];
         expect(best, `${t.operation} with ${bench.press.name}`).toBeDefined();
         const { cap, pusher, support, riser } = best!.stack;

@@ -139,7 +139,7 @@ describe('the gauge', () => {
     async (fleetNo, operation, fault, said) => {
       const id = await jobOf(fleetNo);
       const view = await jobView(id);
-      const follow = follower(benchOf(operation, view.ctx, view.state, view.choices)!);
+      const follow = follower(benchOf(view, operation)!);
       const r = await dispatch(
         new Request(`http://127.0.0.1/api/jobs/${id}/ram/${operation}/${fault}`),
       );

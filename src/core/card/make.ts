@@ -16,6 +16,7 @@ import {
   familyOf,
   filmNames,
   instrumentById,
+  kindOf,
   schoolOf,
   seatName,
   seatResult,
@@ -39,8 +40,9 @@ import {
   type Operation,
 } from '../press/index.ts';
 import { judgeCheck, recheckKm, type Check } from '../proof/index.ts';
+import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { judgeStage, stageWindow, type Procedure, type Stage } from '../torque/index.ts';
+import { judgeStage, stageWindow, unitSigns, type Procedure } from '../torque/index.ts';
 import { cardVersion, type CardDocument, type CardLine, type CardStroke } from './card.ts';
 
 /** A job with its whole record, as a card is made from it. */
@@ -61,7 +63,7 @@ export function makeCard(source: CardSource): CardDocument {
     startedMs: job.createdMs,
     unit: unitOf(source),
     corner: { id: ctx.corner, name: cornerNames[ctx.corner] },
-    family: familyOf(ctx, state)?.name ?? 'not on record',
+    family: familyOf(source)?.name ?? 'not on record',
     complaint: state.complaint
       ? { short: complaintInShort(state.complaint), ...state.complaint }
       : null,
@@ -117,8 +119,8 @@ function diagnosisOf({ ctx, state: { diagnosis } }: CardSource): CardDocument['d
   };
 }
 
-function partOf({ ctx, choices }: CardSource): CardDocument['part'] {
-  const part = chosenPart(ctx, choices);
+function partOf(source: CardSource): CardDocument['part'] {
+  const part = chosenPart(source);
   if (!part) return null;
   return {
     number: part.number,
@@ -128,33 +130,33 @@ function partOf({ ctx, choices }: CardSource): CardDocument['part'] {
   };
 }
 
-const itemLines = ({ ctx, state }: CardSource): CardLine[] =>
-  itemsOf(familyCodeOf(ctx, state)).map((i) => ({
+const itemLines = (source: CardSource): CardLine[] =>
+  itemsOf(familyCodeOf(source)).map((i) => ({
     what: i.name,
-    value: (state.items[i.id] ?? 'not ordered').replace('-', ' '),
+    value: (source.state.items[i.id] ?? 'not ordered').replace('-', ' '),
     ...(i.singleUse ? { limit: 'new each time' } : {}),
   }));
 
-function oldPartLines({ ctx, state, choices }: CardSource): CardLine[] {
-  const part = chosenPart(ctx, choices);
-  return dimensionsOf(familyOf(ctx, state)?.kind ?? 'ring-set').map((d) => {
+function oldPartLines(source: CardSource): CardLine[] {
+  const part = chosenPart(source);
+  return dimensionsOf(kindOf(source)).map((d) => {
     const nominal = part && sizeOf(part, d);
     const digits = isCount(d) ? 0 : 2;
     return {
       what: dimensionNames[d],
-      value: meanOf(state.oldReadings[d])?.toFixed(digits) ?? 'not read',
+      value: meanOf(source.state.oldReadings[d])?.toFixed(digits) ?? 'not read',
       ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }),
     };
   });
 }
 
 function seatLines(kind: SeatKind, source: CardSource): CardLine[] {
-  const { ctx, state, choices } = source;
-  const seat = seatResult(kind, ctx, state, choices);
+  const { state } = source;
+  const seat = seatResult(source, kind);
   const read = state.seats[kind];
   if (!seat || !read) return [];
-  const what = seatName(kind, source);
-  const instrument = instrumentById(ctx, read.instrumentId)?.name ?? read.instrumentId;
+  const what = seatName(source, kind);
+  const instrument = instrumentById(source, read.instrumentId)?.name ?? read.instrumentId;
   const { classLimits, interference } = seat;
   const widest = `max ${seat.limitMm.toFixed(3)}`;
   return [
@@ -175,24 +177,24 @@ function seatLines(kind: SeatKind, source: CardSource): CardLine[] {
   ];
 }
 
-function schoolsOf({ ctx, state, choices }: CardSource): CardDocument['schools'] {
-  const plan = choices.plan?.value;
+function schoolsOf(source: CardSource): CardDocument['schools'] {
+  const plan = source.choices.plan?.value;
   if (!plan) return null;
-  const route = familyOf(ctx, state)?.routes.find((r) => r.id === plan.route);
+  const route = familyOf(source)?.routes.find((r) => r.id === plan.route);
   return {
     route: route?.name ?? plan.route,
-    film: filmNames[schoolOf(choices).film],
+    film: filmNames[schoolOf(source).film],
     chilled: plan.chill,
   };
 }
 
 function strokeOf(operation: Operation, source: CardSource): CardStroke | undefined {
-  const { ctx, state, choices } = source;
+  const { state } = source;
   const stroke = state.strokes[operation];
-  const bench = benchOf(operation, ctx, state, choices);
+  const bench = benchOf(source, operation);
   if (!stroke || !bench) return undefined;
   const verdict = judgeStroke(stroke, bench);
-  const stack = stackOf(ctx, stroke.stack);
+  const stack = stackOf(source, stroke.stack);
   return {
     operation,
     name: operationNames[operation],
@@ -206,7 +208,7 @@ function strokeOf(operation: Operation, source: CardSource): CardStroke | undefi
     path: stack ? judgeStack(stack, bench).path.nodes : [],
     readings: state.readings[operation] ?? [],
     status: verdict.status,
-    text: verdict.verdicts[0]!.text,
+    text: sentence(verdict.verdicts[0]!),
     ...by(stroke),
   };
 }
@@ -217,14 +219,6 @@ const seenLines = ({ events }: CardSource): CardLine[] =>
       ? [{ what: facts[e.body.factId].ask, value: facts[e.body.factId].done, ...by(e) }]
       : [],
   );
-
-const stageUnits: Record<Stage['kind'], string> = {
-  torque: 'N·m',
-  angle: '°',
-  'back-off': '°',
-  'turn-hub': 'turns',
-  lock: '',
-};
 
 function torqueOf(
   procedure: Procedure,
@@ -240,7 +234,7 @@ function torqueOf(
         stageId: stage.id,
         stage: stage.text,
         planned: stage.value ?? null,
-        unit: stageUnits[stage.kind],
+        unit: unitSigns[stage.kind],
         window: stageWindow(stage) ?? null,
         actual: s.actual ?? null,
         typed: s.typed ?? null,
@@ -260,7 +254,7 @@ function checkLine(check: Check, { state }: CardSource): CardLine | undefined {
   return {
     what: check.text,
     value: check.numeric ? `${answer.value} ${check.numeric.unit}` : seen,
-    ...(verdict.limit ? { limit: verdict.limit } : {}),
+    ...(check.numeric ? { limit: `max ${check.numeric.max} ${check.numeric.unit}` } : {}),
     status: verdict.status,
     ...by(answer),
   };

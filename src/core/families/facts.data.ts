@@ -1,4 +1,5 @@
 import type { Operation } from '../press/operation.ts';
+import type { FactRule } from './fact.rules.ts';
 import type { BodyRole } from './shapes.ts';
 
 /** Things to see or to do with one's own hands that a later step depends on. */
@@ -36,15 +37,13 @@ export interface Fact {
   ask: string;
   why: string;
   done: string;
-  /** Strokes that stay locked until it is seen, the rule and what is said. */
-  locks?: { before: readonly Operation[]; rule: string; text: string };
+  /** Strokes that stay locked until it is seen, and the rule that locks them. */
+  locks?: { before: readonly Operation[]; rule: FactRule };
   /** Bodies of the family's section to light up as its picture; facts of pressed-in bearings have drawings of their own. */
   lit?: readonly BodyRole[];
 }
 
-const lock = (rule: string, text: string, ...before: Operation[]) => ({
-  locks: { before, rule, text },
-});
+const lock = (rule: FactRule, ...before: Operation[]) => ({ locks: { before, rule } });
 
 /** Common practice, no published source. */
 export const facts: Record<FactId, Fact> = {
@@ -52,47 +51,31 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Old inner ring off the hub journal',
     why: 'Separator first; cut to two thirds and split only if it will not move. Never touch the journal or the seal track.',
     done: 'Ring is off',
-    ...lock('press.old-ring', 'The old inner ring is still on the hub.', 'hub-in'),
+    ...lock('press.old-ring', 'hub-in'),
   },
   'snap-ring-out': {
     ask: 'Snap ring out of its groove',
     why: 'With the ring in, the press takes the knuckle.',
     done: 'Ring is out',
-    ...lock(
-      'press.snap-ring',
-      'The snap ring is still in its groove: take it out, or the press takes the knuckle.',
-      'bearing-out',
-    ),
+    ...lock('press.snap-ring', 'bearing-out'),
   },
   'groove-clear': {
     ask: 'Snap-ring groove fully clear',
     why: 'A ring that is short of its seat hides part of the groove, and the snap ring jumps out on the road.',
     done: 'Groove is clear all round',
-    ...lock(
-      'press.groove',
-      'The snap-ring groove has not been seen clear: the bearing may not be home.',
-      'hub-in',
-    ),
+    ...lock('press.groove', 'hub-in'),
   },
   'snap-ring-fitted': {
     ask: 'New snap ring in, all round',
     why: 'Opening downwards, so that water drains. It must snap, and turn in its groove.',
     done: 'Snapped in, gap down',
-    ...lock(
-      'press.snap-ring-in',
-      'The snap ring is not in: behind the hub it cannot be fitted.',
-      'hub-in',
-    ),
+    ...lock('press.snap-ring-in', 'hub-in'),
   },
   'shield-on': {
     ask: 'Dust shield on',
     why: 'Behind the hub it cannot be fitted. Forgotten, it means the bearing again.',
     done: 'Shield is on',
-    ...lock(
-      'press.shield',
-      'The dust shield is not on: behind the hub it cannot be fitted.',
-      'hub-in',
-    ),
+    ...lock('press.shield', 'hub-in'),
   },
   'turns-smoothly': {
     ask: 'Turned by hand, ten turns',
@@ -109,29 +92,21 @@ export const facts: Record<FactId, Fact> = {
     why: 'Drawn by the flange, the balls carry it and the cartridge comes apart with half of it still in.',
     done: 'On the shoulder, clear of the flange',
     lit: ['outer'],
-    ...lock(
-      'press.shells',
-      'The half-shells have not been seen behind the shoulder: the flange is never pulled.',
-      'cartridge-out',
-    ),
+    ...lock('press.shells', 'cartridge-out'),
   },
   'seat-clean': {
     ask: 'Bore and the relief behind the shoulder cleaned to metal',
     why: 'The shoulder sets the depth. Dirt in the relief holds it off, and the clip does not snap.',
     done: 'Bare metal, thin paste on the seat',
     lit: ['knuckle'],
-    ...lock(
-      'press.seat-clean',
-      'Seat and relief are not cleaned: the shoulder would stop on dirt and the clip would not snap.',
-      'cartridge-in',
-    ),
+    ...lock('press.seat-clean', 'cartridge-in'),
   },
   aligned: {
     ask: 'Stands true, by eye, both ways',
     why: 'Tapped true on the shells, never on the flange.',
     done: 'True both ways',
     lit: ['outer', 'hub'],
-    ...lock('press.aligned', 'The cartridge has not been seen true both ways.', 'cartridge-in'),
+    ...lock('press.aligned', 'cartridge-in'),
   },
   'clip-heard': {
     ask: 'The clip was heard to snap',
@@ -144,40 +119,28 @@ export const facts: Record<FactId, Fact> = {
     why: 'Drilled or cut two thirds through, on the slant, split with a chisel. Never into the shaft or the seal track: tape over it.',
     done: 'Ring is off, shaft not touched',
     lit: ['press-ring'],
-    ...lock(
-      'press.collar',
-      'The press ring is still on: the press would take the shaft.',
-      'shaft-bearing-off',
-    ),
+    ...lock('press.collar', 'shaft-bearing-off'),
   },
   'guard-on': {
     ask: 'Guard round the bearing, nobody in line',
     why: 'It can burst when it lets go, and it comes with a bang.',
     done: 'Guard is round it',
     lit: ['outer', 'inner'],
-    ...lock('press.guard', 'No guard round the bearing: it can burst.', 'shaft-bearing-off'),
+    ...lock('press.guard', 'shaft-bearing-off'),
   },
   'retainer-on': {
     ask: 'Retainer plate on the shaft, right way round',
     why: 'It does not go over the bearing afterwards: forgotten, it costs bearing and ring.',
     done: 'Plate is on',
     lit: ['plate'],
-    ...lock(
-      'press.retainer',
-      'The retainer plate is not on the shaft: it does not go on over the bearing.',
-      'shaft-bearing-on',
-    ),
+    ...lock('press.retainer', 'shaft-bearing-on'),
   },
   'axle-seal-on': {
     ask: 'Axle seal on the shaft, spring to the oil, lip oiled',
     why: 'It sits behind the bearing. Turned round, it pumps the oil out.',
     done: 'Seal is on',
     lit: ['seal'],
-    ...lock(
-      'press.axle-seal',
-      'The axle seal is not on the shaft: it sits behind the bearing.',
-      'shaft-bearing-on',
-    ),
+    ...lock('press.axle-seal', 'shaft-bearing-on'),
   },
   'ring-to-bearing': {
     ask: 'No gap between press ring and bearing',
@@ -196,18 +159,14 @@ export const facts: Record<FactId, Fact> = {
     why: 'The shaft is the inner raceway. A pit or a groove means a new shaft or an offset repair bearing.',
     done: 'Smooth, nothing to feel',
     lit: ['shaft'],
-    ...lock(
-      'press.track',
-      'The track on the shaft has not been felt: a new bearing on a pitted track is noisy at once.',
-      'shell-in',
-    ),
+    ...lock('press.track', 'shell-in'),
   },
   'shell-oiled': {
     ask: 'Bore dressed, shell oiled outside, marked end out',
     why: 'A thin shell that grabs folds. The marked end is the hard one.',
     done: 'Oiled, marked end out',
     lit: ['outer'],
-    ...lock('press.shell-oiled', 'Shell not oiled, or its marked end not looked for.', 'shell-in'),
+    ...lock('press.shell-oiled', 'shell-in'),
   },
   'shell-held-back': {
     ask: 'Number on the old seal read, and whether the hub is oil-fed',
@@ -220,11 +179,7 @@ export const facts: Record<FactId, Fact> = {
     why: 'Dry at the first start it is burnt before the first corner.',
     done: 'Oiled, right way round',
     lit: ['seal'],
-    ...lock(
-      'press.lip',
-      'The lip of the seal is dry, or its direction was not looked at.',
-      'seal-in',
-    ),
+    ...lock('press.seal-lip', 'seal-in'),
   },
   'note-changed': {
     ask: 'The note changed at the seat',
@@ -243,22 +198,14 @@ export const facts: Record<FactId, Fact> = {
     why: 'A third to half of the room between them; the faces that meet the spacer are ground.',
     done: 'Packed, faces inwards',
     lit: ['ball'],
-    ...lock(
-      'press.packed',
-      'The bearings are not packed yet: behind the second one nobody gets in.',
-      'first-ring-in',
-    ),
+    ...lock('press.packed', 'first-ring-in'),
   },
   'spacer-in': {
     ask: 'Spacer in before the second bearing',
     why: 'Without it the nut squeezes the balls; afterwards it does not go in.',
     done: 'Spacer is in',
     lit: ['spacer'],
-    ...lock(
-      'press.spacer',
-      'The spacer is not in: it does not go in after the second bearing.',
-      'second-ring-in',
-    ),
+    ...lock('press.spacer', 'second-ring-in'),
   },
   'dust-rings': {
     ask: 'Dust rings in, opening inwards',

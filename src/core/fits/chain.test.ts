@@ -110,17 +110,17 @@ describe('temperature', () => {
 describe('marks on a seat', () => {
   const mark = { nickShare: 0.03, nickDepthMm: 0.2, sealTrack: false, grooved: false };
   it('lets a few per cent be dressed, and nothing under a seal lip (common practice, no published source)', () => {
-    expect(judgeDamage('journal', mark)[0]).toMatchObject({ status: 'check', rule: 'seat.dress' });
-    expect(judgeDamage('journal', { ...mark, sealTrack: true })[0]).toMatchObject({
+    expect(judgeDamage('hub', mark)[0]).toMatchObject({ status: 'check', rule: 'seat.dress' });
+    expect(judgeDamage('hub', { ...mark, sealTrack: true })[0]).toMatchObject({
       status: 'stop',
       rule: 'seat.seal-track',
     });
-    expect(judgeDamage('journal', { ...mark, nickShare: 0.2 })[0]!.rule).toBe('seat.nick-share');
+    expect(judgeDamage('hub', { ...mark, nickShare: 0.2 })[0]!.rule).toBe('seat.nick-share');
     expect(
-      judgeDamage('bore', { ...mark, nickShare: 0, nickDepthMm: 0, grooved: true }).map(
+      judgeDamage('knuckle', { ...mark, nickShare: 0, nickDepthMm: 0, grooved: true }).map(
         (v) => v.rule,
       ),
     ).toEqual(['seat.grooved']);
-    expect(judgeDamage('bore', { ...mark, nickShare: 0, nickDepthMm: 0 })).toEqual([]);
+    expect(judgeDamage('knuckle', { ...mark, nickShare: 0, nickDepthMm: 0 })).toEqual([]);
   });
 });

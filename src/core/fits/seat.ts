@@ -1,6 +1,6 @@
 import { bearingNormal, itGrade, limitsMm, tolerance } from './iso286.ts';
 import { interferenceBand } from './pressure.ts';
-import { worst, type Band, type Verdict } from '../verdict.ts';
+import { verdict, worst, type Band, type Verdict } from '../verdict.ts';
 
 export type SeatKind = 'bore' | 'journal';
 
@@ -13,6 +13,8 @@ export interface Instrument {
 
 export interface SeatReadings {
   kind: SeatKind;
+  /** What the seat is called on this vehicle: "axle tube bore"; a knuckle's or a hub's unless said. */
+  part?: string;
   nominalMm: number;
   /** ISO 286 class of the seat, e.g. P7 or m6. */
   toleranceClass: string;
@@ -38,11 +40,9 @@ export interface SeatResult {
 /** A reading further than this from nominal is a slip or another part, mm (judgement). */
 const slipMm = 1;
 
-/** Why one reading cannot be of this seat; undefined when it can. */
-export const seatReadingFault = (valueMm: number, nominalMm: number): string | undefined =>
-  Math.abs(valueMm - nominalMm) > slipMm
-    ? `${valueMm.toFixed(2)} is far from ${nominalMm} mm: a slip?`
-    : undefined;
+/** A reading that cannot be of this seat. */
+export const isSlip = (valueMm: number, nominalMm: number): boolean =>
+  Math.abs(valueMm - nominalMm) > slipMm;
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
 
@@ -76,69 +76,44 @@ export function judgeSeat(s: SeatReadings): SeatResult {
 }
 
 function seatVerdicts(s: SeatReadings, r: Omit<SeatResult, 'verdicts'>): Verdict[] {
+  const bore = s.kind === 'bore';
+  const part = s.part ?? (bore ? 'knuckle bore' : 'hub journal');
+  const { classLimits, interference: grip, limitMm } = r;
+  const doubt = s.instrument.doubtMm;
+  const size = {
+    part,
+    value: r.meanMm,
+    min: classLimits.lowMm,
+    max: classLimits.highMm,
+    unit: 'mm' as const,
+    source: s.classSource,
+  };
   const out: Verdict[] = [];
-  const name = s.kind === 'bore' ? 'knuckle bore' : 'hub journal';
-  const classWidth = r.classLimits.highMm - r.classLimits.lowMm;
-  const half = 'half the IT grade, engineering judgement';
-  if (s.instrument.doubtMm > classWidth / 3) {
-    out.push({
-      status: 'check',
-      rule: 'seat.instrument',
-      text: `The ${s.instrument.name} reads to ±${s.instrument.doubtMm.toFixed(3)} mm: too coarse to judge a band of ${classWidth.toFixed(3)} mm. Read again with a ${s.kind === 'bore' ? 'bore gauge' : 'micrometer'}.`,
-      source: 'a third of the band, common practice',
-    });
-  }
-  const grip = r.interference;
+  const classWidth = classLimits.highMm - classLimits.lowMm;
+  if (doubt > classWidth / 3)
+    out.push(
+      verdict('seat.instrument', {
+        part: s.instrument.name,
+        value: doubt,
+        max: classWidth / 3,
+        unit: 'mm',
+        with: { band: classWidth.toFixed(3), better: bore ? 'bore gauge' : 'micrometer' },
+      }),
+    );
+  const outside = r.meanMm < classLimits.lowMm - doubt || r.meanMm > classLimits.highMm + doubt;
   if (grip.likely <= 0) {
-    out.push({
-      status: 'stop',
-      rule: 'seat.no-grip',
-      value: grip.likely,
-      limit: 'over 0 mm',
-      text: `The new ring would slide ${s.kind === 'bore' ? 'into' : 'onto'} the ${name} by hand: fit ${grip.likely.toFixed(3)} mm. It will creep. Replace it or document a repair.`,
-      source: 'the ring that turns with the wheel must grip',
-    });
-  } else if (
-    r.meanMm < r.classLimits.lowMm - s.instrument.doubtMm ||
-    r.meanMm > r.classLimits.highMm + s.instrument.doubtMm
-  ) {
-    const loose =
-      s.kind === 'bore' ? r.meanMm > r.classLimits.highMm : r.meanMm < r.classLimits.lowMm;
-    out.push({
-      status: 'check',
-      rule: 'seat.size',
-      value: r.meanMm,
-      limit: `${r.classLimits.lowMm.toFixed(3)}–${r.classLimits.highMm.toFixed(3)} mm`,
-      text: `The ${name} is ${loose ? 'looser' : 'tighter'} than class ${s.toleranceClass}: ${r.meanMm.toFixed(3)} mm, fit ${grip.likely.toFixed(3)} mm.`,
-      source: s.classSource,
-    });
+    const way = bore ? 'into' : 'onto';
+    out.push(
+      verdict('seat.no-grip', { part, value: grip.likely, min: 0, unit: 'mm', with: { way } }),
+    );
+  } else if (outside) {
+    const loose = bore ? r.meanMm > classLimits.highMm : r.meanMm < classLimits.lowMm;
+    const names = { way: loose ? 'looser' : 'tighter', class: s.toleranceClass };
+    out.push(verdict('seat.size', { ...size, with: { ...names, fit: grip.likely.toFixed(3) } }));
   }
-  if (r.outOfRoundMm > r.limitMm)
-    out.push({
-      status: 'stop',
-      rule: 'seat.round',
-      value: r.outOfRoundMm,
-      limit: `max ${r.limitMm.toFixed(3)} mm`,
-      text: `The ${name} is out of round by ${r.outOfRoundMm.toFixed(3)} mm. Dress a burr and read again, or replace.`,
-      source: half,
-    });
-  if (r.taperMm > r.limitMm)
-    out.push({
-      status: 'stop',
-      rule: 'seat.taper',
-      value: r.taperMm,
-      limit: `max ${r.limitMm.toFixed(3)} mm`,
-      text: `The ${name} is tapered by ${r.taperMm.toFixed(3)} mm from end to end.`,
-      source: half,
-    });
-  if (worst(out) === 'good')
-    out.push({
-      status: 'good',
-      rule: 'seat.good',
-      value: r.meanMm,
-      limit: `${r.classLimits.lowMm.toFixed(3)}–${r.classLimits.highMm.toFixed(3)} mm`,
-      text: 'Round, straight and to size. The new ring will hold.',
-      source: s.classSource,
-    });
+  const form = { part, max: limitMm, unit: 'mm' as const };
+  if (r.outOfRoundMm > limitMm) out.push(verdict('seat.round', { ...form, value: r.outOfRoundMm }));
+  if (r.taperMm > limitMm) out.push(verdict('seat.taper', { ...form, value: r.taperMm }));
+  if (worst(out) === 'good') out.push(verdict('seat.good', size));
   return out;
 }

@@ -1,7 +1,14 @@
 export * from './stations.ts';
 export * from './state.ts';
-export * from './context.ts';
-export * from './gates.ts';
+export * from './job-now.ts';
+export * from './family-on-job.ts';
+export * from './part-on-job.ts';
+export * from './seats-on-job.ts';
+export * from './school-on-job.ts';
+export * from './press-on-job.ts';
+export * from './diagnosis-on-job.ts';
+export * from './owed.ts';
 export * from './interlocks.ts';
+export * from './stroke-interlocks.ts';
 export * from './summary.ts';
 export type * from './views.ts';

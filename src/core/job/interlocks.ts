@@ -1,328 +1,152 @@
-import { answersFault, facts, factIds, familiesBy, itemsOf, strokesIn } from '../families/index.ts';
 import { resultFault, testById } from '../diagnosis/index.ts';
-import { seatReadingFault } from '../fits/index.ts';
+import { answersFault, familiesBy, itemsOf } from '../families/index.ts';
+import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
-import { hammer, judgeStack, operationNames, traceFault, type Operation } from '../press/index.ts';
+import { traceFault } from '../press/index.ts';
+import { saying, sentence, type Found, type RuleId, type Said } from '../rules/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
-import {
-  benchOf,
-  encoderState,
-  familyCodeOf,
-  partByNumber,
-  seatKinds,
-  seatOf,
-  seatResult,
-  sensorSide,
-  stackOf,
-  stepsOf,
-  walkOf,
-  workOf,
-  type JobNow,
-} from './context.ts';
 import { worst } from '../verdict.ts';
-import { checksFor, missingFor, seatName } from './gates.ts';
+import { familyCodeOf, stepsOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { checksFor, owedAt } from './owed.ts';
+import { partByNumber } from './part-on-job.ts';
+import { seatOf, seatResult, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
 import { stationNames, stations } from './stations.ts';
+import { bearingIsOut, beforeStroke, strokeRefusal } from './stroke-interlocks.ts';
 
-/** Why something may not be recorded now: the field, the rule, and a sentence with the way on. */
-export interface Refusal {
+/** Why something may not be recorded now: the field of the entry, and the rule with its figures. */
+export interface Refusal extends Said {
   field: string;
-  rule: string;
-  reason: string;
 }
-
-const no = (field: string, rule: string, reason: string): Refusal => ({ field, rule, reason });
+export const refuse = (field: string, rule: RuleId, found: Found = {}): Refusal => ({
+  field,
+  ...saying(rule, 'refuses', found),
+});
+/** The way on, in a sentence. */
+export const reasonOf = (r: Refusal): string => sentence(r);
 
 type Guards = {
   [T in EventType]?: (body: EventBody<T>, job: JobNow, by?: string) => Refusal | undefined;
 };
 
+const fault = (f: { field: string; reason: string } | undefined, rule: RuleId, under = '') =>
+  f && refuse(under + f.field, rule, { with: { fault: f.reason } });
+
+/** The instrument that read is one of the shop's. */
+const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
+  ctx.instruments.some((i) => i.id === id)
+    ? undefined
+    : refuse('instrumentId', 'kit.instrument', { part: id });
+
 const guards: Guards = {
   'test-recorded': (b, { state, ctx }) => {
-    const fault = resultFault(b);
-    if (fault) return no(fault.field, 'diagnose.result', fault.reason);
+    const wrong = resultFault(b);
+    if (wrong) return fault(wrong, 'diagnose.result');
     if (testById(b.testId)?.state !== 'off') return undefined;
     if (b.place !== ctx.corner)
-      return no(
-        'place',
-        'diagnose.bench-corner',
-        `The bearing on the bench is of the ${ctx.corner} corner.`,
-      );
-    return bearingIsOut(state)
-      ? undefined
-      : no(
-          'testId',
-          'diagnose.not-off',
-          'The old bearing is still in: it is turned on the bench once it is out.',
-        );
+      return refuse('place', 'diagnose.bench-corner', { part: ctx.corner });
+    return bearingIsOut(state) ? undefined : refuse('testId', 'diagnose.not-off');
   },
-  'item-marked': (b, { ctx, state }) =>
-    itemsOf(familyCodeOf(ctx, state)).some((i) => i.id === b.itemId)
+  'item-marked': (b, job) =>
+    itemsOf(familyCodeOf(job)).some((i) => i.id === b.itemId)
       ? undefined
-      : no('itemId', 'match.item', `No item is called “${b.itemId}”.`),
-  'step-done': (b, job) => {
-    const steps = stepsOf(job, b.phase);
-    return steps.some((s) => s.id === b.stepId)
+      : refuse('itemId', 'match.item', { part: b.itemId }),
+  'step-done': (b, job) =>
+    stepsOf(job, b.phase).some((s) => s.id === b.stepId)
       ? undefined
-      : no('stepId', 'plan.step', `The ${b.phase} has no step “${b.stepId}”.`);
-  },
-  'old-part-read': (b, { ctx, state }) => {
-    if (!ctx.instruments.some((i) => i.id === b.instrumentId))
-      return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
-    const fault = readingFault(b.dimension, b.valueMm, state.oldReadings);
-    if (fault) return no('valueMm', 'match.reading', fault);
-    return isCount(b.dimension) && !Number.isInteger(b.valueMm)
-      ? no('valueMm', 'match.count', 'This is counted: a whole number.')
-      : undefined;
+      : refuse('stepId', 'plan.step', { part: b.stepId, with: { phase: b.phase } }),
+  'old-part-read': (b, job) => {
+    const unknown = instrumentRefusal(job, b.instrumentId);
+    if (unknown) return unknown;
+    const wrong = readingFault(b.dimension, b.valueMm, job.state.oldReadings);
+    if (wrong) return refuse('valueMm', 'match.reading', { with: { fault: wrong } });
+    const broken = isCount(b.dimension) && !Number.isInteger(b.valueMm);
+    return broken ? refuse('valueMm', 'match.count') : undefined;
   },
   'family-named': (b) => {
-    const fault = answersFault(b.answers);
-    if (fault) return no('answers', 'match.family', fault);
+    const wrong = answersFault(b.answers);
+    if (wrong) return refuse('answers', 'match.family', { with: { fault: wrong } });
     // Named by hand without a question is allowed; a probability that the answers do not give is not.
-    const given = familiesBy(b.answers).find((f) => f.code === b.code)!.probability;
-    return Math.abs(given - b.probability) > 0.01 && Object.keys(b.answers).length > 0
-      ? no('probability', 'match.family', 'The answers do not give this probability.')
+    if (Object.keys(b.answers).length === 0) return undefined;
+    const given = familiesBy(b.answers).find((f) => f.code === b.code)?.probability ?? 0;
+    return Math.abs(given - b.probability) > 0.01
+      ? refuse('probability', 'match.family')
       : undefined;
   },
   'part-entered': (b, { ctx }) => {
-    const fault = bearingFaults(b.part.bearing)[0];
-    if (fault) return no(`part.bearing.${fault.field}`, 'match.part', fault.reason);
-    return ctx.parts.some((p) => p.number === b.part.number && !p.byHand)
-      ? no(
-          'part.number',
-          'match.part-twice',
-          `The catalogue already has a part “${b.part.number}”.`,
-        )
-      : undefined;
+    const wrong = bearingFaults(b.part.bearing)[0];
+    if (wrong) return fault(wrong, 'match.part', 'part.bearing.');
+    const twice = ctx.parts.some((p) => p.number === b.part.number && !p.byHand);
+    return twice ? refuse('part.number', 'match.part-twice', { part: b.part.number }) : undefined;
   },
-  'seat-read': (b, { ctx, state, choices }) => {
-    if (!ctx.instruments.some((i) => i.id === b.instrumentId))
-      return no('instrumentId', 'kit.instrument', `No instrument is called “${b.instrumentId}”.`);
-    const work = workOf(ctx, state, choices);
-    const seat = work && seatOf(b.seat, work);
-    if (!seat)
-      return no(
-        'seat',
-        'press.geometry',
-        work
-          ? `These parts have no ${b.seat} to measure.`
-          : 'Dimensions of the parts are missing, so the seat cannot be judged.',
-      );
-    const fault = b.readingsMm
-      .flat()
-      .map((mm) => seatReadingFault(mm, seat.nominalMm))
-      .find((f) => f !== undefined);
-    return fault ? no('readingsMm', 'seat.reading', fault) : undefined;
+  'seat-read': (b, job) => {
+    const unknown = instrumentRefusal(job, b.instrumentId);
+    if (unknown) return unknown;
+    const seat = seatOf(job, b.seat);
+    if (!seat) return refuse('seat', 'press.geometry', workOf(job) ? { part: b.seat } : {});
+    const slip = b.readingsMm.flat().find((mm) => isSlip(mm, seat.nominalMm));
+    if (slip === undefined) return undefined;
+    const nominal = { with: { nominal: seat.nominalMm } };
+    return refuse('readingsMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
-  'seat-judged': (b, { ctx, state, choices }) => {
+  'seat-judged': (b, job) => {
     if (b.decision === 'replace') return undefined;
-    const result = seatResult(b.seat, ctx, state, choices);
-    if (!result)
-      return no(
-        'seat',
-        'seat.not-read',
-        'This seat has not been measured: nothing can be said of it yet.',
-      );
-    return worst(result.verdicts) === 'stop' && !overrideOf(state, `seat.${b.seat}`)
-      ? no(
-          'decision',
-          'seat.stop',
-          `${result.verdicts[0]!.text} Replace it, or answer for it by name.`,
-        )
-      : undefined;
+    const result = seatResult(job, b.seat);
+    if (!result) return refuse('seat', 'seat.not-read');
+    const [gravest] = result.verdicts;
+    const stopped = worst(result.verdicts) === 'stop' && !overrideOf(job.state, `seat.${b.seat}`);
+    if (!stopped || !gravest) return undefined;
+    return refuse('decision', 'seat.stop', { with: { because: sentence(gravest) } });
   },
-  'part-confirmed': (b, { ctx }) =>
-    partByNumber(ctx, b.partNumber)
+  'part-confirmed': (b, job) =>
+    partByNumber(job, b.partNumber)
       ? undefined
-      : no('partNumber', 'match.part', `The catalogue has no part “${b.partNumber}”.`),
+      : refuse('partNumber', 'match.part', { part: b.partNumber }),
   'stroke-recorded': strokeRefusal,
   'stroke-traced': (b, job, by) => {
     const early = beforeStroke(b.operation, job, by);
     if (early) return early;
-    const fault = traceFault(
-      b.samples.map(([ms, travelMm, forceKn]) => ({
-        ms: ms!,
-        travelMm: travelMm!,
-        forceKn: forceKn!,
-      })),
-    );
-    return fault && no(fault.field, 'stroke.trace', fault.reason);
+    const samples = b.samples.map(([ms = 0, travelMm = 0, forceKn = 0]) => ({
+      ms,
+      travelMm,
+      forceKn,
+    }));
+    return fault(traceFault(samples), 'stroke.trace');
   },
   'stroke-reading': (b, job, by) => beforeStroke(b.operation, job, by),
   'stage-recorded': (b, { ctx, state }) => {
-    if (!ctx.procedure)
-      return no(
-        'stageId',
-        'torque.no-procedure',
-        'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.',
-      );
+    if (!ctx.procedure) return refuse('stageId', 'torque.no-procedure');
     if (!ctx.wrenches.some((w) => w.id === b.toolId))
-      return no('toolId', 'kit.tool', `No tool is called “${b.toolId}”.`);
+      return refuse('toolId', 'kit.tool', { part: b.toolId });
     const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
-    if (order) return no('stageId', 'torque.order', order);
+    if (order) return { field: 'stageId', ...order };
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
-    return stage?.kind !== 'lock' && b.actual === undefined
-      ? no(
-          'actual',
-          'torque.no-reading',
-          'Type what the tool showed: a reading is never filled in for you.',
-        )
-      : undefined;
+    const unread = stage?.kind !== 'lock' && b.actual === undefined;
+    return unread ? refuse('actual', 'torque.no-reading') : undefined;
   },
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);
-    if (!check) return no('checkId', 'prove.check', `No check is called “${b.checkId}”.`);
-    return check.numeric && b.value === undefined
-      ? no('value', 'prove.reading', `“${check.text}” needs a reading in ${check.numeric.unit}.`)
-      : undefined;
+    if (!check) return refuse('checkId', 'prove.check', { part: b.checkId });
+    if (!check.numeric || b.value !== undefined) return undefined;
+    return refuse('value', 'prove.reading', {
+      part: check.text,
+      with: { unit: check.numeric.unit },
+    });
   },
   'station-done': (b, job) => {
-    const i = stations.indexOf(b.station);
-    const earlier = stations.slice(0, i).find((s) => !job.state.done.includes(s));
-    if (earlier) return no('station', 'job.order', `${stationNames[earlier]} is not done yet.`);
-    const missing = missingFor(b.station, job)[0];
-    return missing ? no('station', 'job.not-yet', missing) : undefined;
+    const before = stations.slice(0, stations.indexOf(b.station));
+    const earlier = before.find((s) => !job.state.done.includes(s));
+    if (earlier) return refuse('station', 'job.order', { part: stationNames[earlier] });
+    const [owed] = owedAt(b.station, job);
+    return owed && { field: 'station', ...owed };
   },
   signed: (_b, job) => {
-    const missing = missingFor('prove', job).filter((m) => m !== 'Not signed yet')[0];
-    return missing ? no('signed', 'prove.not-yet', missing) : undefined;
+    const owed = owedAt('prove', job).find((m) => m.rule !== 'prove.unsigned');
+    return owed && { field: 'signed', ...owed };
   },
 };
-
-/** Some stroke or fact that says the old bearing has left its seat. */
-const bearingIsOut = ({ strokes, facts: seen }: JobNow['state']) =>
-  ['bearing-out', 'cartridge-out', 'shaft-bearing-off'].some((o) => o in strokes) ||
-  ['shell-drawn', 'rings-driven-out'].some((f) => seen.includes(f));
-
-/** Order of the metal: what must be true before a stroke begins. */
-export function beforeStroke(operation: Operation, job: JobNow, by?: string): Refusal | undefined {
-  const { state } = job;
-  const readers = state.cautionsRead['press'] ?? [];
-  if (by === undefined ? readers.length === 0 : !readers.includes(by))
-    return no(
-      'operation',
-      'press.caution',
-      'Read the press caution first: glasses on, guard shut, aside of the ram.',
-    );
-  const walk = walkOf(job);
-  const tasks = [walk?.out ?? [], walk?.in ?? []].find((list) =>
-    strokesIn(list).includes(operation),
-  );
-  // Studs are changed whenever the need arises; every other stroke belongs to its family.
-  if (!walk || !tasks)
-    return operation.startsWith('stud')
-      ? undefined
-      : no(
-          'operation',
-          'press.not-here',
-          `${operationNames[operation]}: this family has no such stroke.`,
-        );
-  const order = strokesIn(tasks);
-  const earlier = order.slice(0, order.indexOf(operation)).find((o) => !state.strokes[o]);
-  if (earlier) return no('operation', 'press.order', `${operationNames[earlier]} comes first.`);
-  if (tasks === walk.in && order[0] === operation) {
-    const closed =
-      seatsRefusal(job) ??
-      (tasks.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined);
-    if (closed) return closed;
-  }
-  const asked = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
-  const open = factIds.find(
-    (id) =>
-      asked.includes(id) &&
-      facts[id].locks?.before.includes(operation) &&
-      !state.facts.includes(id),
-  );
-  return open && no('operation', facts[open].locks!.rule, facts[open].locks!.text);
-}
-
-/** Nothing goes on to a seat that has no verdict, or a bad one. */
-function seatsRefusal(job: JobNow): Refusal | undefined {
-  for (const seat of seatKinds(job)) {
-    const name = seatName(seat, job).toLowerCase();
-    const decision = job.state.seatDecisions[seat];
-    if (!decision) return no('operation', 'press.seat-verdict', `The ${name} has no verdict yet.`);
-    if (decision === 'replace' && !overrideOf(job.state, `seat.${seat}`))
-      return no(
-        'operation',
-        'press.seat-replace',
-        `The ${name} was judged “replace”. Fit the new part, measure it, judge again.`,
-      );
-  }
-  return undefined;
-}
-
-function encoderRefusal(job: JobNow): Refusal | undefined {
-  switch (encoderState(job)) {
-    case 'no-encoder':
-    case 'right':
-      return undefined;
-    case 'side-unknown':
-      return no(
-        'operation',
-        'press.sensor-side',
-        'Where the sensor sits is not on record, and the old part’s encoder was not read. Read it at Press out, Old part.',
-      );
-    case 'unchecked':
-      return no(
-        'operation',
-        'press.encoder',
-        'The encoder side has not been checked. Hold the viewing card to both faces.',
-      );
-    case 'reversed':
-      return no(
-        'operation',
-        'press.encoder-reversed',
-        `The encoder would face ${job.state.encoderChecked?.side}; the sensor sits ${sensorSide(job.ctx, job.state)}. Turn the bearing over: pressed in like this it is lost.`,
-      );
-  }
-}
-
-/** Traces after which nothing is recorded until the stroke was made again. */
-const badTraces: Partial<Record<EventBody<'stroke-traced'>['call'], string>> = {
-  cocked:
-    'The last trace was cocked: back off, square it and press again before the seat is recorded.',
-  galling:
-    'The last trace was galling: press it out and look at the seat before anything is recorded.',
-  stuck: 'The last trace was stuck: it has not moved. Soak, look at the support, press again.',
-};
-
-function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
-  const { ctx, state, choices } = job;
-  const early = beforeStroke(b.operation, job);
-  if (early) return early;
-  const stack = stackOf(ctx, b.stack);
-  if (!stack) return no('stack', 'kit.piece', 'A piece of this stack is not in the kit.');
-  if (b.pressId !== hammer.id && !ctx.presses.some((p) => p.id === b.pressId))
-    return no('pressId', 'kit.press', `No press is called “${b.pressId}”.`);
-  const bench = benchOf(b.operation, ctx, state, choices, b.pressId);
-  if (!bench)
-    return no(
-      'operation',
-      'press.geometry',
-      'Dimensions of the parts are missing, so the stack cannot be judged.',
-    );
-  const verdict = judgeStack(stack, bench);
-  if (verdict.status === 'stop')
-    return no(
-      'stack',
-      verdict.verdicts[0]!.rule,
-      `${operationNames[b.operation]}: ${verdict.verdicts[0]!.text}`,
-    );
-  const traced = b.pressId === hammer.id ? undefined : state.traces[b.operation]?.call;
-  const again = traced && badTraces[traced];
-  if (again) return no('operation', `press.${traced}`, again);
-  if (b.peakKn === undefined && b.pressId !== hammer.id)
-    return no(
-      'peakKn',
-      'stroke.no-force',
-      'Type what the gauge showed: a force is never filled in for you.',
-    );
-  return bench.requirement.fitting && b.depthMm === undefined
-    ? no('depthMm', 'press.depth', 'Measure the seat depth after the stroke and type it.')
-    : undefined;
-}
 
 /** Judges whether an event may be added to the record as it stands; `by` is whose hand it is, where a rule asks for it. */
 export function refusal<T extends EventType>(
@@ -331,14 +155,8 @@ export function refusal<T extends EventType>(
   job: JobNow,
   by?: string,
 ): Refusal | undefined {
-  if (job.state.signed && type !== 'recheck-done')
-    return no(
-      'type',
-      'job.signed',
-      'This job card is signed. A correction is a new job or a line that refers to it.',
-    );
-  if (job.state.closed) return no('type', 'job.closed', `This job is closed: ${job.state.closed}`);
-  const guard = guards[type] as
-    ((b: EventBody<T>, j: JobNow, by?: string) => Refusal | undefined) | undefined;
+  if (job.state.signed && type !== 'recheck-done') return refuse('type', 'job.signed');
+  if (job.state.closed) return refuse('type', 'job.closed', { with: { why: job.state.closed } });
+  const guard: Guards[T] = guards[type];
   return guard?.(body, job, by);
 }

@@ -124,7 +124,7 @@ describe('encoder side', () => {
       ],
       silent,
     );
-    expect(sensorSide(read.ctx, read.state)).toBe('outboard');
+    expect(sensorSide(read)).toBe('outboard');
     expect(rule(read)).toBeUndefined();
   });
   it('is not asked of a bearing without encoder', () => {
@@ -261,8 +261,10 @@ describe('the record', () => {
       event('seat-read', { seat: 'bore', readingsMm, instrumentId: 'gauge' }),
     ]);
     expect(state.seatDecisions.bore).toBeUndefined();
-    expect(judgeReadings('bore', readingsMm, 'gauge', job([]))?.meanMm).toBeCloseTo(75.96, 9);
-    expect(judgeReadings('bore', readingsMm, 'lost', job([]))).toBeUndefined();
+    expect(
+      judgeReadings(job([]), 'bore', { readingsMm, instrumentId: 'gauge' })?.meanMm,
+    ).toBeCloseTo(75.96, 9);
+    expect(judgeReadings(job([]), 'bore', { readingsMm, instrumentId: 'lost' })).toBeUndefined();
   });
   it('calls nothing the same that an instrument no longer on record has read', () => {
     const now = job([
@@ -273,7 +275,7 @@ describe('the record', () => {
         instrumentId: 'lost',
       }),
     ]);
-    expect(compare(oldPart(now.ctx, now.state), now.ctx.parts[0]!).marks.outerMm).toBe('doubt');
+    expect(compare(oldPart(now), now.ctx.parts[0]!).marks.outerMm).toBe('doubt');
   });
   it('moves the job to the corner that the diagnosis names', () => {
     expect(
@@ -345,10 +347,7 @@ describe('family, measuring and seats on the job', () => {
     none.unit.corners = {};
     expect(missingFor('match', job([], none))[0]).toMatch(/Which family/u);
     const seen = job([event('family-named', { code: 'A2', probability: 0.97, answers: {} })]);
-    expect([
-      familyOf(seen.ctx, seen.state)?.code,
-      familyOf(context(), job([]).state)?.code,
-    ]).toEqual(['A2', 'P1']);
+    expect([familyOf(seen)?.code, familyOf(job([]))?.code]).toEqual(['A2', 'P1']);
     expect(
       refusal('item-marked', { itemId: 'press-ring', state: 'in-hand' }, seen),
     ).toBeUndefined();
@@ -400,16 +399,15 @@ describe('family, measuring and seats on the job', () => {
         grooved: false,
       }),
     ]);
-    expect(seatResult('bore', marked.ctx, marked.state, marked.choices)!.verdicts[0]).toMatchObject(
-      { status: 'stop', rule: 'seat.seal-track' },
-    );
+    expect(seatResult(marked, 'bore')!.verdicts[0]).toMatchObject({
+      status: 'stop',
+      rule: 'seat.seal-track',
+    });
     const alu = job([bore(75.96)], context({ knuckle: { ...knuckle, material: 'aluminium' } }));
-    expect(
-      seatResult('bore', alu.ctx, alu.state, alu.choices)!.verdicts.map((v) => v.rule),
-    ).toContain('seat.warm');
-    expect(
-      seatResult('bore', context(), job([bore(75.96)]).state, {})!.verdicts.map((v) => v.rule),
-    ).toEqual(['seat.good']);
+    expect(seatResult(alu, 'bore')!.verdicts.map((v) => v.rule)).toContain('seat.warm');
+    expect(seatResult(job([bore(75.96)]), 'bore')!.verdicts.map((v) => v.rule)).toEqual([
+      'seat.good',
+    ]);
   });
   it('does not let a seat that was not read, or that is Stop, be called good without a name', () => {
     const reuse = (events: JobEvent[]) =>
@@ -425,11 +423,11 @@ describe('family, measuring and seats on the job', () => {
   });
   it('leaves out of the chain of a fit what is not on record', () => {
     const now = job([bore(75.96)]);
-    const chain = seatChain('bore', now)!;
+    const chain = seatChain(now, 'bore')!;
     expect(chain.creepMm).toBe(0);
     expect(chain.outside.mean).toBeCloseTo(75.96, 9);
-    expect(seatChain('journal', now)).toBeUndefined();
-    expect(fitEffects('bore', now)!.clearanceLossMm).toBeGreaterThan(0);
+    expect(seatChain(now, 'journal')).toBeUndefined();
+    expect(fitEffects(now, 'bore')!.clearanceLossMm).toBeGreaterThan(0);
   });
 });
 

@@ -3,8 +3,10 @@ import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../proof/index.ts';
 import { procedureInShort } from '../torque/index.ts';
 import { strokesIn } from '../families/index.ts';
-import { chosenPart, familyOf, walkOf, type JobNow } from './context.ts';
-import { confirmed, currentStation, missingFor } from './gates.ts';
+import { familyOf, walkOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { currentStation, missingFor } from './owed.ts';
+import { chosenPart, confirmed } from './part-on-job.ts';
 import { stations, type Station } from './stations.ts';
 
 export type Mark = 'done' | 'provisional' | 'now' | 'todo' | 'blocked';
@@ -20,7 +22,7 @@ export interface SpineMark {
 export function blockedBy(job: JobNow): string | undefined {
   const now = currentStation(job.state.done);
   if (now !== 'plan') return undefined;
-  const family = familyOf(job.ctx, job.state);
+  const family = familyOf(job);
   return !family || walkOf(job)
     ? undefined
     : `${family.name.toLowerCase()}: not walked in this version`;
@@ -62,12 +64,12 @@ function resultOf(station: Station, job: JobNow): string {
         ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %`
         : '';
     case 'match': {
-      const part = chosenPart(ctx, choices);
+      const part = chosenPart(job);
       return part ? partInShort(part) : '';
     }
     case 'plan':
       return (
-        familyOf(ctx, state)
+        familyOf(job)
           ?.routes.find((r) => r.id === choices.plan?.value.route)
           ?.name.toLowerCase() ?? ''
       );

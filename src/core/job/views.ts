@@ -1,6 +1,6 @@
 import type { JobCorner } from '../parts.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
-import type { JobNow } from './context.ts';
+import type { JobNow } from './job-now.ts';
 import type { Timer } from './state.ts';
 import type { nextAction, SpineMark } from './summary.ts';
 

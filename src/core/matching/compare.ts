@@ -1,5 +1,6 @@
 import type { Encoder, Rolling, SealKind, Side, Spacer } from '../parts.ts';
-import type { Status, Verdict } from '../verdict.ts';
+import type { Found, RuleId } from '../rules/index.ts';
+import { verdict, type Status, type Verdict } from '../verdict.ts';
 import {
   dimensionNames,
   dimensionsOf,
@@ -102,63 +103,54 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
   const marks: Comparison['marks'] = {};
   const blockers: Verdict[] = [];
   const notes: string[] = [];
-  const block = (rule: string, text: string, more: Partial<Verdict> = {}) =>
-    blockers.push({
-      status: 'stop',
-      rule: `match.${rule}`,
-      text,
-      source: 'old part on the bench',
-      ...more,
-    });
+  const block = (rule: RuleId, found: Found) => blockers.push(verdict(rule, found));
   if (part.kind !== old.kind)
-    block(
-      'kind',
-      `${part.number} is a ${kindNames[part.kind]}, the job needs a ${kindNames[old.kind]}.`,
-    );
+    block('match.kind', {
+      part: part.number,
+      with: { kind: kindNames[part.kind], needed: kindNames[old.kind] },
+    });
   for (const d of dimensionsOf(old.kind)) {
     const read = meanOf(old.readings[d]);
     const nominal = sizeOf(part, d);
     const m = (marks[d] = dimensionMark(read, nominal, isCount(d) ? 0 : old.doubtMm));
     const digits = isCount(d) ? 0 : 2;
     if (m === 'different')
-      block(
-        d,
-        `${dimensionNames[d]} ${nominal!.toFixed(digits)} against ${read!.toFixed(digits)} read.`,
-        { value: read!, limit: `${nominal} mm` },
-      );
+      block('match.size', {
+        part: dimensionNames[d],
+        value: read,
+        with: { nominal: nominal!.toFixed(digits), read: read!.toFixed(digits), dimension: d },
+      });
     else if (nominal === undefined)
       notes.push(`Its catalogue does not say: ${dimensionNames[d].toLowerCase()}.`);
   }
   marks.encoder = encoderMark(old.encoder, part.bearing.encoder);
   if (marks.encoder === 'different')
-    block('encoder', encoderText(old.encoder!, part.bearing.encoder));
+    block('match.encoder', { with: encoderNames(old.encoder!, part.bearing.encoder) });
   marks.rolling = equal(old.rolling, part.rolling);
   if (marks.rolling === 'different') {
-    block(
-      'rolling',
-      part.rolling === 'cylindrical'
-        ? `Cylindrical rollers take no side load: never in place of ${rollingWords[old.rolling!]}, whatever the size.`
-        : `${rollingWords[part.rolling!]} against ${rollingWords[old.rolling!]}.`,
-    );
+    block('match.rolling', {
+      with: {
+        part: rollingWords[part.rolling!],
+        old: rollingWords[old.rolling!],
+        cylindrical: part.rolling === 'cylindrical' ? 'yes' : '',
+      },
+    });
   }
   marks.seals = sealMark(old.seals, part.seals);
-  if (marks.seals === 'different') block('seals', sealText(old.seals!, part.seals!));
+  if (marks.seals === 'different')
+    block('match.seals', { with: sealNames(old.seals!, part.seals!) });
   marks.spacer = equal(old.spacer, part.spacer);
   if (marks.spacer === 'different')
-    block(
-      'spacer',
-      part.spacer === 'built-in'
-        ? 'Its spacer is built in: with the old spacer fitted too, the preload is wrong.'
-        : `Spacer ${part.spacer} against ${old.spacer} before: keep or order the spacer to suit.`,
-    );
+    block('match.spacer', { with: { part: part.spacer!, old: old.spacer! } });
   const rating = part.bearing.staticRatingKn;
   marks.rating = ratingMark(old.ratingKn, rating);
   if (marks.rating === 'different')
-    block(
-      'rating',
-      `Static rating ${rating} kN is below the ${old.ratingKn} kN of the part on record.`,
-      { value: rating, limit: `at least ${old.ratingKn} kN` },
-    );
+    block('match.rating', {
+      value: rating,
+      min: old.ratingKn!,
+      unit: 'kN',
+      with: { recordKn: old.ratingKn! },
+    });
   if (part.kind === 'taper-set')
     notes.push(
       part.partner
@@ -199,22 +191,21 @@ const sealWords: Record<SealKind, string> = {
   shield: 'a shield',
   open: 'open',
 };
-function sealText(old: NonNullable<OldPart['seals']>, part: NonNullable<OldPart['seals']>): string {
-  if (old.inboard === part.outboard && old.outboard === part.inboard)
-    return `Sealed the other way: ${sealWords[part.inboard]} inboard where ${sealWords[old.inboard]} was.`;
-  return `Seals: ${sealWords[part.inboard]} inboard and ${sealWords[part.outboard]} outboard, against ${sealWords[old.inboard]} and ${sealWords[old.outboard]}.`;
-}
+const sealNames = (old: NonNullable<OldPart['seals']>, part: NonNullable<OldPart['seals']>) => ({
+  partIn: sealWords[part.inboard],
+  partOut: sealWords[part.outboard],
+  oldIn: sealWords[old.inboard],
+  oldOut: sealWords[old.outboard],
+  turned: old.inboard === part.outboard && old.outboard === part.inboard ? 'yes' : '',
+});
 
-function encoderText(old: Encoder, part: Encoder): string {
-  const words = (e: Encoder) =>
-    ({ none: 'no encoder', magnetic: `${e.pairs} pole pairs`, toothed: `${e.pairs} teeth` })[
-      e.kind
-    ];
-  const twice =
-    old.kind === 'magnetic' &&
-    part.kind === 'magnetic' &&
-    (old.pairs === 2 * part.pairs || part.pairs === 2 * old.pairs);
-  return `Encoder ${words(part)} against ${words(old)}.${twice ? ' One of them may count poles, not pairs: count again.' : ''}`;
+const encoderWords = (e: Encoder): string =>
+  ({ none: 'no encoder', magnetic: `${e.pairs} pole pairs`, toothed: `${e.pairs} teeth` })[e.kind];
+
+function encoderNames(old: Encoder, part: Encoder) {
+  const magnetic = old.kind === 'magnetic' && part.kind === 'magnetic';
+  const twice = magnetic && (old.pairs === 2 * part.pairs || part.pairs === 2 * old.pairs);
+  return { part: encoderWords(part), old: encoderWords(old), twice: twice ? 'yes' : '' };
 }
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { sentence } from '../rules/index.ts';
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
 import { madeUpConsumables, madeUpParts } from '../standins/catalogue.ts';
@@ -58,11 +59,15 @@ describe('match', () => {
   it('blocks a width that differs, with both figures', () =>
     expect(compare(old, part('wide', { widthMm: 38 })).blockers[0]).toMatchObject({
       status: 'stop',
-      text: 'Width 38.00 against 37.00 read.',
+      rule: 'match.size',
+      part: 'Width',
+      with: { nominal: '38.00', read: '37.00' },
     }));
   it('asks whether poles were counted for pairs', () =>
     expect(
-      compare(old, part('poles', { encoder: { kind: 'magnetic', pairs: 96 } })).blockers[0]!.text,
+      sentence(
+        compare(old, part('poles', { encoder: { kind: 'magnetic', pairs: 96 } })).blockers[0]!,
+      ),
     ).toMatch(/count poles, not pairs/u));
   it('puts what is the same and on the shelf first', () => {
     expect(
@@ -100,7 +105,7 @@ describe('match', () => {
   ])('stops %s, whatever the size', (_, was, is, rule, text) => {
     const c = compare({ ...old, ...was }, part('x', {}, is));
     expect(c.blockers.map((b) => b.rule)).toEqual([rule]);
-    expect(c.blockers[0]!.text).toMatch(text);
+    expect(sentence(c.blockers[0]!)).toMatch(text);
     expect(c.status).toBe('stop');
   });
   it('does not count what the catalogue leaves out as the same', () => {

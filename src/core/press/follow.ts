@@ -1,4 +1,5 @@
-import type { Status } from '../verdict.ts';
+import type { RuleId } from '../rules/index.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 import { forceAtKn, seatToleranceMm } from './stroke.ts';
 import type { Bench } from './stack.ts';
 
@@ -22,10 +23,8 @@ export const strokeCalls = [
 ] as const;
 export type StrokeCall = (typeof strokeCalls)[number];
 
-export interface LiveCall {
+export interface LiveCall extends Verdict {
   call: StrokeCall;
-  status: Status;
-  text: string;
   /** Where it was first called. */
   travelMm: number;
   forceKn: number;
@@ -65,33 +64,6 @@ const tuning = {
   freeShare: 0.12,
 };
 
-const words: Record<StrokeCall, (travel: number, force: number) => string> = {
-  waiting: () => 'Pump. Nothing moves yet.',
-  square: (t) => `Square and inside the band at ${t.toFixed(1)} mm. Go on.`,
-  cocked: (t, f) =>
-    `Cocked: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is too much for a start. Back off, square it, begin again.`,
-  galling: (t, f) =>
-    `Galling: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm, with drops. Stop, press it out, look at the seat.`,
-  easy: (t, f) =>
-    `Too easy: ${f.toFixed(1)} kN at ${t.toFixed(1)} mm is below the band. Seat worn? Measure before it leaves.`,
-  seated: (t) => `Seated at ${t.toFixed(1)} mm. Stop, do not chase it.`,
-  past: (t) =>
-    `Past the stop: ${t.toFixed(1)} mm. Release. More pumping loads frame and part only.`,
-  stuck: (_t, f) =>
-    `Stuck: ${f.toFixed(1)} kN and nothing moves. Release, soak again, look at the support and for a ring left in.`,
-  free: (t) => `Free at ${t.toFixed(1)} mm. Stop, catch it: it drops.`,
-};
-const statuses: Record<StrokeCall, Status> = {
-  waiting: 'check',
-  square: 'good',
-  cocked: 'stop',
-  galling: 'stop',
-  easy: 'check',
-  seated: 'good',
-  past: 'stop',
-  stuck: 'stop',
-  free: 'good',
-};
 /** The ram is released at these: going on does harm. */
 export const endsStroke = (c: StrokeCall): boolean =>
   c === 'cocked' ||
@@ -106,18 +78,16 @@ export type Follower = (s: TraceSample) => LiveCall;
 export const follower = (bench: Bench): Follower =>
   bench.requirement.fitting ? fittingFollower(bench) : removalFollower(bench);
 
-const waiting: LiveCall = {
-  call: 'waiting',
-  status: 'check',
-  text: words.waiting(0, 0),
-  travelMm: 0,
-  forceKn: 0,
-};
-const said = (
+function said(
   call: StrokeCall,
-  s: TraceSample,
-  text = words[call](s.travelMm, s.forceKn),
-): LiveCall => ({ call, status: statuses[call], text, travelMm: s.travelMm, forceKn: s.forceKn });
+  s: Omit<TraceSample, 'ms'>,
+  rule: RuleId = `follow.${call}`,
+): LiveCall {
+  const { travelMm, forceKn } = s;
+  const figures = { value: forceKn, unit: 'kN' as const, with: { travelMm } };
+  return { ...verdict(rule, figures), call, travelMm, forceKn };
+}
+const waiting = said('waiting', { travelMm: 0, forceKn: 0 });
 const inTime = (last: TraceSample | undefined, s: TraceSample) => {
   if (last && s.ms < last.ms)
     throw new RangeError(`ms: time runs backwards, from ${last.ms} to ${s.ms} ms`);
@@ -161,16 +131,8 @@ function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
         tuning.overKn;
     overSince = since(over, moving, overSince, s.travelMm);
     if (overSince !== undefined && s.travelMm - overSince > tuning.gallMm)
-      return (now = said(
-        'galling',
-        s,
-        `Galling: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm and it should fall. Stop, look for a ring left in or a crooked pull.`,
-      ));
-    return (now = said(
-      'square',
-      s,
-      `It moves: ${s.forceKn.toFixed(1)} kN at ${s.travelMm.toFixed(1)} mm, inside what this seat needs.`,
-    ));
+      return (now = said('galling', s, 'follow.galls-out'));
+    return (now = said('square', s, 'follow.moves'));
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Verdict } from '../verdict.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
 import { bearingInnerMm, type Adapter } from './kit.ts';
 import type { PartNode, Requirement, Touch } from './operation.ts';
@@ -44,44 +44,26 @@ function pathVerdicts(
   throughBalls: boolean,
   { requirement: r, forceKn, usedAgain }: Bench,
 ): Verdict[] {
-  if (nodes.length === 0)
-    return [
-      {
-        status: 'stop',
-        rule: 'press.no-path',
-        text: 'No unbroken way for the force from ram to bed: a piece misses what it should carry.',
-        source: 'geometry of the parts',
-      },
-    ];
+  if (nodes.length === 0) return [verdict('press.no-path')];
   if (!throughBalls || !r.row)
-    return [
-      {
-        status: 'good',
-        rule: 'press.path',
-        text: `Force runs through the ${r.carries}.${r.row ? ' No ball carries any of it.' : ''}`,
-        source: 'geometry of the parts',
-      },
-    ];
-  if (!r.fitting && !usedAgain)
-    return [
-      {
-        status: 'good',
-        rule: 'press.scrap',
-        text: 'Force crosses the balls. Allowed on removal: the old bearing is scrap.',
-        source: 'common practice',
-      },
-    ];
-  const limit = r.row.staticAxialKn;
-  const dent = dentOf(forceKn.high, limit, r.row.ballMm);
+    return [verdict('press.path', { part: r.carries, with: { rows: r.row ? 1 : 0 } })];
+  if (!r.fitting && !usedAgain) return [verdict('press.scrap')];
+  const limitKn = r.row.staticAxialKn;
+  const dent = dentOf(forceKn.high, limitKn, r.row.ballMm);
   return [
-    {
-      status: 'stop',
-      rule: 'press.through-balls',
+    verdict('press.through-balls', {
+      part: r.fitting ? 'new bearing' : 'bearing that goes back',
       value: forceKn.likely,
-      limit: `0 kN through the balls of a ${r.fitting ? 'new bearing' : 'bearing that goes back'}`,
-      text: `Balls carry ${forceKn.likely.toFixed(0)} kN (${forceKn.low.toFixed(0)}–${forceKn.high.toFixed(0)}), ${Math.round((100 * forceKn.high) / limit)} % of the row's static axial rating before any blow, ${dent.stressMpa.toFixed(0)} MPa in the contact: dents of about ${dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1)} µm that nobody sees and everybody hears later.`,
-      source: `static axial rating C0/Y0 ${limit.toFixed(0)} kN and contact stress, ISO 76; dent by the square of the load, Palmgren`,
-    },
+      max: 0,
+      unit: 'kN',
+      with: {
+        low: forceKn.low.toFixed(0),
+        high: forceKn.high.toFixed(0),
+        percent: Math.round((100 * forceKn.high) / limitKn),
+        stress: dent.stressMpa.toFixed(0),
+        dent: dent.depthUm < 0.1 ? 'under 0.1' : dent.depthUm.toFixed(1),
+      },
+    }),
   ];
 }
 

@@ -1,7 +1,8 @@
 import type { Adapter } from './kit.ts';
 import type { Measure } from './operation.ts';
 import { missesOf, pieceWindows, solve } from './solve.ts';
-import { judgePiece, type Bench } from './stack.ts';
+import { judgePiece } from './judge-piece.ts';
+import type { Bench } from './stack.ts';
 
 export interface NearMiss {
   piece: Adapter;

@@ -2,6 +2,7 @@ import type { PressFit, SeatKind } from '../fits/index.ts';
 import type { Bearing, Side } from '../parts.ts';
 import type { Band } from '../verdict.ts';
 import type { AdapterShape } from './kit.ts';
+import type { windowRules } from './press.rules.ts';
 
 export const operations = [
   'hub-out',
@@ -47,18 +48,16 @@ export const operationNames: Record<Operation, string> = {
 /** `lipMm` is the web of a hollow piece: its height less its recess. */
 export type Measure = 'outerMm' | 'innerMm' | 'heightMm' | 'hollowMm' | 'lipMm';
 
+export type WindowRule = keyof typeof windowRules;
+
 /** A window that one dimension of a piece must lie in. */
 export interface Window {
   measure: Measure;
   min?: number;
   max?: number;
-  rule: string;
-  /** What the technician is told when the piece falls out of it, after the piece and its figure. */
-  tooSmall?: string;
-  tooLarge?: string;
-  level: 'stop' | 'check';
-  /** A bore that the piece goes through, so that a close one is guided by it. */
-  guides?: boolean;
+  rule: WindowRule;
+  /** The part that the window is of, for the rule's sentence. */
+  what?: string;
 }
 
 /** An annular face that a piece must bear on. */
@@ -78,7 +77,7 @@ export interface Need {
   /** Only these shapes can get there; any when absent. */
   shapes?: { only: readonly AdapterShape[]; why: string };
   /** Diameter of a nose that centres the piece; absent where none is asked for. */
-  pilotMm?: { min: number; max: number };
+  pilot?: { min: number; max: number; in: string };
 }
 
 /** Parts of the work that may carry the force. */

@@ -103,7 +103,7 @@ describe('windows of the ring-set strokes', () => {
       'pusher',
       [
         ['press.pass-inner', null, 39.5],
-        ['press.reach', 44, null],
+        ['press.reach-free', 44, null],
       ],
     ],
     [
@@ -119,7 +119,7 @@ describe('windows of the ring-set strokes', () => {
       'pusher',
       [
         ['press.pass-shoulder', null, 67.5],
-        ['press.reach', 49, null],
+        ['press.reach-free', 49, null],
       ],
     ],
     [

@@ -66,7 +66,7 @@ describe('cartridge', () => {
     [
       'a receiver too shallow for shells and plate',
       { support: { ...bell, heightMm: 90 } },
-      'press.receive',
+      'press.drawn-in',
     ],
     [
       'a receiver that does not pass round the shells',
@@ -148,7 +148,7 @@ describe('shells, seals and single rings', () => {
       'press.hammer',
     ]);
     expect(rules({ pusher: piece('driver', 63.5, 0, 45) }, b)).toContain('press.pilot');
-    expect(rules({ pusher: piece('driver', 66, 0, 45) }, b)).toContain('press.follow-bore');
+    expect(rules({ pusher: piece('driver', 66, 0, 45) }, b)).toContain('press.lands-on-bore');
   });
   it('a flush seal takes a driver wider than its bore, one at a depth a narrower', () => {
     const seal = (outerMm: number, family: string) =>
@@ -161,8 +161,8 @@ describe('shells, seals and single rings', () => {
       seal(76, 'A1').includes('press.seal-flush'),
     ]).toEqual([true, false]);
     expect([
-      seal(44, 'N1').includes('press.follow-bore'),
-      seal(43, 'N1').includes('press.follow-bore'),
+      seal(44, 'N1').includes('press.lands-on-bore'),
+      seal(43, 'N1').includes('press.lands-on-bore'),
     ]).toEqual([true, false]);
   });
   it('a ball bearing goes in by its outer ring, with a hammer only on the old ring, a cup never by its taper', () => {

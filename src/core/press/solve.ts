@@ -1,21 +1,15 @@
 import { backMm, footHollowMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
 import type { Measure, Need } from './operation.ts';
+import { measureNames } from '../rules/rule.ts';
+import { grows, judgePiece, stops } from './judge-piece.ts';
+import { judgeCap, judgeRiser, judgeStack, judgeTogether } from './judge-stack.ts';
+import { capScore, pieceScore, riserScore } from './score.ts';
 import {
-  capScore,
   carriesNose,
   goesRound,
-  grows,
-  judgeCap,
-  judgePiece,
-  judgeRiser,
-  judgeStack,
-  judgeTogether,
   letsScrew,
-  takesIn,
-  measureNames,
   measured,
-  pieceScore,
-  riserScore,
+  takesIn,
   type Bench,
   type Judgement,
   type Role,
@@ -85,10 +79,7 @@ interface Foot {
 }
 
 const leastOf = (need: Need, m: Measure) =>
-  Math.max(
-    0,
-    ...need.windows.filter((w) => w.level === 'stop' && w.measure === m).map((w) => w.min ?? 0),
-  );
+  Math.max(0, ...need.windows.filter((w) => stops(w) && w.measure === m).map((w) => w.min ?? 0));
 
 /** As many of the best spacers as other places can take away, and one more. */
 const spare = 3;
@@ -238,7 +229,7 @@ type Range = { min?: number | undefined; max?: number | undefined };
 
 /** Windows of outside, inside and height that a piece for this place must have, contact width included. */
 export function pieceWindows(need: Need): Partial<Record<Measure, Range>> {
-  const of = (m: Measure) => need.windows.filter((w) => w.measure === m && w.level === 'stop');
+  const of = (m: Measure) => need.windows.filter((w) => w.measure === m && stops(w));
   const least = (m: Measure, ...more: number[]) =>
     finite(Math.max(...of(m).map((w) => w.min ?? -Infinity), ...more));
   const most = (m: Measure, ...more: number[]) =>

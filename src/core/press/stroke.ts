@@ -11,7 +11,8 @@ import {
   limitsMm,
   bearingNormal,
 } from '../fits/index.ts';
-import { band, worst, type Band, type Status, type Verdict } from '../verdict.ts';
+import type { Found, RuleId } from '../rules/index.ts';
+import { band, verdict, worst, type Band, type Status, type Verdict } from '../verdict.ts';
 import type { Press } from './kit.ts';
 import type { Operation, Requirement } from './operation.ts';
 import { requirement } from './setups/index.ts';
@@ -120,66 +121,31 @@ export interface StrokeReading {
 /** Tolerance of the seat against plan, mm. */
 export const seatToleranceMm = 0.3;
 
+/** Over the band by this factor a reading is Stop, under it a warning (judgement). */
+const stopFactor = 1.5;
+
 /** What one gauge reading says while the handle moves. */
 export function judgeReading(
   { travelMm, forceKn }: StrokeReading,
   { requirement: r, forceKn: full, press }: Bench,
 ): Verdict {
   const expected = forceAtKn(r, full, travelMm);
-  const limit = `${expected.low.toFixed(1)}–${expected.high.toFixed(1)} kN`;
-  const v = (status: Status, rule: string, text: string): Verdict => ({
-    status,
-    rule,
-    text,
-    value: forceKn,
-    limit,
-    source: 'expected band from the fit',
-  });
+  const read = { value: forceKn, min: expected.low, max: expected.high, unit: 'kN' as const };
+  const say = (rule: RuleId, more: Found = {}, status?: Status) =>
+    verdict(rule, { ...read, ...more }, status);
   if (forceKn > press.capacityKn)
-    return v(
-      'stop',
-      'stroke.capacity',
-      `Above what ${press.name} gives (${press.capacityKn.toFixed(0)} kN). Release and check the reading.`,
-    );
+    return say('stroke.capacity', { part: press.name, min: 0, max: press.capacityKn });
   if (r.fitting) {
-    if (travelMm > r.travelMm + seatToleranceMm)
-      return v(
-        'stop',
-        'stroke.past',
-        `Travel is ${(travelMm - r.travelMm).toFixed(1)} mm past the planned seat. Release and measure.`,
-      );
-    if (travelMm >= r.travelMm - seatToleranceMm && forceKn >= expected.likely)
-      return v(
-        'good',
-        'stroke.seated',
-        'Seated: travel is at plan and force has risen. Stop, do not chase it.',
-      );
+    const past = travelMm - r.travelMm;
+    if (past > seatToleranceMm) return say('stroke.past', { with: { past: past.toFixed(1) } });
+    if (past >= -seatToleranceMm && forceKn >= expected.likely) return say('stroke.seated');
   }
-  if (forceKn > expected.high && !(!r.fitting && travelMm < 1))
-    return v(
-      forceKn > 1.5 * expected.high ? 'stop' : 'check',
-      'stroke.above',
-      'Above the expected band: cocked or galling. Back off, look, start square again.',
-    );
-  if (forceKn > full.high)
-    return v(
-      'check',
-      'stroke.break-away',
-      'More than a rusted seat should need. Release, soak again, check the support.',
-    );
-  if (forceKn < expected.low && r.fitting)
-    return v(
-      'check',
-      'stroke.easy',
-      'Easier than the fit should be: worn seat? Measure before going on.',
-    );
-  return v(
-    'good',
-    'stroke.in-band',
-    !r.fitting
-      ? 'Inside what a clean to rusted seat needs.'
-      : 'Reading is inside the expected band.',
-  );
+  const breaksAway = !r.fitting && travelMm < 1;
+  if (forceKn > expected.high && !breaksAway)
+    return say('stroke.above', {}, forceKn > stopFactor * expected.high ? 'stop' : 'check');
+  if (forceKn > full.high) return say('stroke.break-away', { min: full.low, max: full.high });
+  if (forceKn < expected.low && r.fitting) return say('stroke.easy');
+  return say('stroke.in-band', { with: { fitting: r.fitting ? 'yes' : '' } });
 }
 
 export interface StrokeResult {
@@ -195,56 +161,27 @@ export function judgeStroke(
   { requirement: r, forceKn: full }: Bench,
 ): { status: Status; verdicts: Verdict[] } {
   const out: Verdict[] = [];
-  const { peakKn } = result;
-  const limit = `${full.low.toFixed(1)}–${full.high.toFixed(1)} kN`;
+  const { peakKn, depthMm } = result;
+  const fitting = r.fitting ? 'yes' : '';
+  const peak = { value: peakKn, min: full.low, max: full.high, unit: 'kN' as const };
   if (r.fitting) {
-    const off = (result.depthMm ?? Number.NaN) - r.travelMm;
+    const off = (depthMm ?? Number.NaN) - r.travelMm;
     if (!(Math.abs(off) <= seatToleranceMm))
-      out.push({
-        status: 'stop',
-        rule: 'stroke.seat',
-        value: result.depthMm ?? Number.NaN,
-        limit: `${r.travelMm.toFixed(1)} ± ${seatToleranceMm} mm`,
-        text:
-          off < 0
-            ? `Not home: ${(-off).toFixed(2)} mm short of the seat. Press on, square.`
-            : `${off.toFixed(2)} mm past the planned seat. Look at the shoulder and measure again.`,
-        source: 'plan of the stroke',
-      });
+      out.push(
+        verdict('stroke.seat', {
+          value: depthMm,
+          min: r.travelMm - seatToleranceMm,
+          max: r.travelMm + seatToleranceMm,
+          unit: 'mm',
+          with: { off: Math.abs(off).toFixed(2) },
+        }),
+      );
     if (peakKn !== undefined && peakKn < full.low)
-      out.push({
-        status: 'check',
-        rule: 'stroke.easy',
-        value: peakKn,
-        limit,
-        text: `Peak ${peakKn.toFixed(1)} kN is below the band: the seat may be worn.`,
-        source: 'expected band from the fit',
-      });
+      out.push(verdict('stroke.easy', { ...peak, with: { kept: 'yes' } }));
   }
   if (peakKn !== undefined && peakKn > full.high)
-    out.push({
-      status: 'check',
-      rule: 'stroke.above',
-      value: peakKn,
-      limit,
-      text: `Peak ${peakKn.toFixed(1)} kN is above the band: look for galling.`,
-      source: 'expected band from the fit',
-    });
-  if (out.length === 0)
-    out.push({
-      status: 'good',
-      rule: 'stroke.good',
-      ...(peakKn === undefined ? {} : { value: peakKn }),
-      limit,
-      text:
-        peakKn === undefined
-          ? r.fitting
-            ? 'Home at the planned depth; driven, no force was read.'
-            : 'Out; driven, no force was read.'
-          : !r.fitting
-            ? 'Came out inside the expected band.'
-            : 'Home at the planned depth, force inside the band.',
-      source: 'expected band from the fit',
-    });
+    out.push(verdict('stroke.above', { ...peak, with: { kept: 'yes' } }, 'check'));
+  const force = peakKn === undefined ? 'none' : 'read';
+  if (out.length === 0) out.push(verdict('stroke.good', { ...peak, with: { fitting, force } }));
   return { status: worst(out), verdicts: out };
 }

@@ -1,5 +1,6 @@
 import type { FamilyCode } from '../families/index.ts';
-import type { Verdict } from '../verdict.ts';
+import type { Found } from '../rules/index.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 
 /** One final check: seen or measured. */
 export interface Check {
@@ -72,37 +73,17 @@ export const checksOf = (code: FamilyCode | undefined, route?: string): Check[] 
   );
 
 export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): Verdict {
-  if (c.numeric) {
-    const { max, unit, limitSource } = c.numeric;
-    const limit = `max ${max} ${unit}`;
-    if (answer.value === undefined)
-      return { status: 'stop', rule: `prove.${c.id}`, text: 'No reading.', limit };
-    return answer.value <= max
-      ? {
-          status: 'good',
-          rule: `prove.${c.id}`,
-          text: 'Inside the limit.',
-          value: answer.value,
-          limit,
-          source: limitSource,
-        }
-      : {
-          status: 'stop',
-          rule: `prove.${c.id}`,
-          text: `Over the limit of ${max} ${unit}: find why before it leaves.`,
-          value: answer.value,
-          limit,
-          source: limitSource,
-        };
+  const part = c.text;
+  if (!c.numeric) {
+    const right = answer.ok === true;
+    const said = { part, with: { right: right ? 'yes' : '' } };
+    return verdict('prove.seen', said, right ? 'good' : 'stop');
   }
-  return answer.ok
-    ? { status: 'good', rule: `prove.${c.id}`, text: 'Seen and right.', source: 'common practice' }
-    : {
-        status: 'stop',
-        rule: `prove.${c.id}`,
-        text: 'Not right: put it right and check again.',
-        source: 'common practice',
-      };
+  const { max, unit, limitSource } = c.numeric;
+  const { value } = answer;
+  const found: Found = { part, value, max, unit, source: limitSource, with: { unit } };
+  if (value === undefined) return verdict('prove.no-value', found);
+  return verdict('prove.within', found, value <= max ? 'good' : 'stop');
 }
 
 /** Recheck of nut and wheel nuts after this distance, km (common practice, 100 miles, no published source). */

@@ -1,5 +1,5 @@
-import type { Status, Verdict } from '../verdict.ts';
-import { worst } from '../verdict.ts';
+import { saying, type Found, type RuleUnit, type Said } from '../rules/index.ts';
+import { verdict, worst, type Verdict } from '../verdict.ts';
 
 /** One line of a tightening procedure. */
 export interface Stage {
@@ -50,6 +50,15 @@ const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = 
 /** What a reading of the stage measures; undefined for a lock, which is seen. */
 export const stageUnit = (s: Stage) => unitBy[s.kind];
 
+/** How a figure of the stage is written. */
+export const unitSigns: Record<Stage['kind'], RuleUnit> = {
+  torque: 'N·m',
+  angle: '°',
+  'back-off': '°',
+  'turn-hub': 'turns',
+  lock: '',
+};
+
 /** The window a reading must fall in. */
 export function stageWindow(s: Stage): { low: number; high: number } | undefined {
   if (s.value === undefined) return undefined;
@@ -61,77 +70,36 @@ export function stageWindow(s: Stage): { low: number; high: number } | undefined
 /** Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not. */
 export function judgeStage(p: Procedure, s: Stage, actual: number | undefined): Verdict {
   const window = stageWindow(s);
-  const limit = window
-    ? window.high === Infinity
-      ? `at least ${window.low}`
-      : `${window.low}–${window.high}`
-    : 'seen';
-  const v = (status: Status, rule: string, text: string): Verdict => ({
-    status,
-    rule,
-    text,
+  if (!window) return verdict('torque.locked', { source: p.source });
+  const { low, high } = window;
+  const found: Found = {
     value: actual,
-    limit,
+    min: low,
+    max: high,
+    unit: unitSigns[s.kind],
     source: p.source,
-  });
-  if (!window) return v('good', 'torque.locked', 'Locked and seen.');
-  if (actual === undefined) return v('stop', 'torque.no-reading', 'No reading.');
-  if (actual < window.low)
-    return v(
-      'check',
-      'torque.below',
-      `Below the window by ${(window.low - actual).toFixed(0)}: keep pulling, one smooth pull, and record again.`,
-    );
-  if (actual > window.high) {
-    return p.stretch
-      ? v(
-          'stop',
-          'torque.over-stretch',
-          `Over by ${(actual - window.high).toFixed(0)} on a stretch fastener: it is spoilt. Fit a new one and begin again at stage 1.`,
-        )
-      : v(
-          'stop',
-          'torque.over',
-          `Over by ${(actual - window.high).toFixed(0)}: slacken, begin again at stage 1.`,
-        );
-  }
-  return v('good', 'torque.in-window', 'In the window.');
+  };
+  if (actual === undefined) return verdict('torque.no-reading', found, 'stop');
+  if (actual < low) return verdict('torque.below', found);
+  if (actual > high) return verdict(p.stretch ? 'torque.over-stretch' : 'torque.over', found);
+  return verdict('torque.in-window', found);
 }
+
+/** A wrench is trusted from this share of its largest value on. ISO 6789-1. */
+const trustedFrom = 0.2;
 
 /** Whether a wrench may be used for a torque: 20 % to 100 % of its largest value (ISO 6789-1), calibration not overdue. */
 export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
+  const part = w.name;
+  if (w.maxNm === undefined) return [verdict('wrench.none', { part })];
   const out: Verdict[] = [];
-  if (w.maxNm === undefined)
-    return [{ status: 'stop', rule: 'wrench.none', text: `${w.name} shows no torque.` }];
-  const low = Math.max(w.minNm ?? 0, 0.2 * w.maxNm);
-  if (nm > w.maxNm)
-    out.push({
-      status: 'stop',
-      rule: 'wrench.range',
-      value: nm,
-      limit: `${low.toFixed(0)}–${w.maxNm} N·m`,
-      text: `${w.name} ends at ${w.maxNm} N·m. Take a larger one or a multiplier.`,
-      source: 'ISO 6789-1',
-    });
-  else if (nm < low)
-    out.push({
-      status: 'check',
-      rule: 'wrench.range',
-      value: nm,
-      limit: `${low.toFixed(0)}–${w.maxNm} N·m`,
-      text: `${nm} N·m is below the fifth of ${w.name}'s range where it can be trusted.`,
-      source: 'ISO 6789-1',
-    });
+  const low = Math.max(w.minNm ?? 0, trustedFrom * w.maxNm);
+  const range = { part, value: nm, min: low, max: w.maxNm, unit: 'N·m' as const };
+  if (nm > w.maxNm) out.push(verdict('wrench.range', range, 'stop'));
+  else if (nm < low) out.push(verdict('wrench.range', range, 'check'));
   if (w.calibrationDue !== undefined && w.calibrationDue < today)
-    out.push({
-      status: 'check',
-      rule: 'wrench.calibration',
-      limit: w.calibrationDue,
-      text: `Calibration of ${w.name} ran out on ${w.calibrationDue}. It will be noted on the card.`,
-    });
-  return out.length > 0
-    ? out
-    : [{ status: 'good', rule: 'wrench.good', text: `${w.name} can do it.`, source: 'ISO 6789-1' }];
+    out.push(verdict('wrench.calibration', { part, with: { due: w.calibrationDue } }));
+  return out.length > 0 ? out : [verdict('wrench.good', range)];
 }
 
 export interface StageReading {
@@ -171,14 +139,14 @@ export function walkProcedure(p: Procedure, readings: readonly StageReading[]): 
 }
 
 /** Why a reading for this stage cannot be taken now; undefined when it can. */
-export function orderFault(p: Procedure, walk: Walk, stageId: string): string | undefined {
+export function orderFault(p: Procedure, walk: Walk, stageId: string): Said | undefined {
   const i = p.stages.findIndex((s) => s.id === stageId);
-  if (i < 0) return `stageId: this procedure has no stage “${stageId}”.`;
-  if (i > walk.current)
-    return walk.restart
-      ? 'Out of order: the last reading was over, so the procedure begins again at stage 1.'
-      : `Out of order: stage ${walk.current + 1} (${p.stages[walk.current]!.text}) is not in its window yet.`;
-  return undefined;
+  if (i < 0) return saying('torque.no-stage', 'refuses', { part: stageId });
+  if (i <= walk.current) return undefined;
+  if (walk.restart) return saying('torque.order', 'refuses', { with: { restart: 'yes' } });
+  const open = p.stages[walk.current]!;
+  const stage = { stage: walk.current + 1 };
+  return saying('torque.order', 'refuses', { part: open.text, with: stage });
 }
 
 export const procedureDone = (p: Procedure, readings: readonly StageReading[]): boolean => {

@@ -1,3 +1,4 @@
+import { sentence } from '../rules/index.ts';
 import { describe, expect, it } from 'vitest';
 import {
   castleStepDeg,
@@ -54,7 +55,7 @@ const p: Procedure = {
 
 describe('procedure', () => {
   it('takes the stages in order only', () => {
-    expect(orderFault(p, walkProcedure(p, []), 'c')).toMatch(/stage 1/u);
+    expect(sentence(orderFault(p, walkProcedure(p, []), 'c')!)).toMatch(/stage 1/u);
     expect(orderFault(p, walkProcedure(p, [{ stageId: 'a', actual: 121 }]), 'b')).toBeUndefined();
   });
   it('stays at a stage that is below its window', () =>

@@ -165,8 +165,8 @@ function Body() {
 
 /** What the talk alone makes likely. */
 function Likely({ said }: { said: Said }) {
-  const { ctx, state, choices } = useJob().view;
-  const j = judgementOf(ctx, { ...state, complaint: said, results: [] }, choices);
+  const { view } = useJob();
+  const j = judgementOf({ ...view, state: { ...view.state, complaint: said, results: [] } });
   const top = j.suspects.slice(0, 5);
   const rest = 1 - top.reduce((a, s) => a + s.probability, 0);
   const shown = wholePercents([...top.map((s) => s.probability), rest]);

@@ -64,9 +64,11 @@ const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
 function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const { view, send, choose } = useJob();
   const { state, ctx, job, choices } = view;
-  const j = judgementOf(ctx, state, choices);
+  const j = judgementOf(view);
   const top = j.suspects[0]!;
-  const part = top.corner ? partByNumber(ctx, ctx.unit.corners[top.corner]?.partNumber) : undefined;
+  const part = top.corner
+    ? partByNumber(view, ctx.unit.corners[top.corner]?.partNumber)
+    : undefined;
   const without = choices.diagnose?.value.without ?? [];
   const [picked, setPicked] = useState<{ testId: string; place: Place }>();
   const [about, setAbout] = useState<string>();

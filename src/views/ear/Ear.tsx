@@ -52,7 +52,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const [recording, setRecording] = useState<{ stop: () => void }>();
   const [said, setSaid] = useState<string>();
   const file = useRef<HTMLInputElement>(null);
-  const part = chosenPart(ctx, view.choices);
+  const part = chosenPart(view);
   const bearing = part && {
     balls: part.bearing.balls,
     ballMm: part.bearing.ballMm,

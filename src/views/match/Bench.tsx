@@ -17,9 +17,9 @@ import { BenchAxis, itemStates, ItemMark } from './BenchAxis.tsx';
 /** What the job uses up, laid out along the axis in the order it goes on. */
 export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => void }) {
   const { view, send } = useJob();
-  const { state, ctx } = view;
+  const { state } = view;
   const [owning, setOwning] = useState<string>();
-  const items = itemsOf(familyCodeOf(ctx, state));
+  const items = itemsOf(familyCodeOf(view));
   const missing = openItems(view);
   const [supply, setSupply] = useState<Record<string, Consumable[]>>({});
   const wanted = items
@@ -36,7 +36,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
   }, [wanted]);
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
   const owned = state.overrides.filter((o) => o.rule.startsWith('match.open-item:'));
-  const part = chosenPart(ctx, view.choices);
+  const part = chosenPart(view);
   const gate = missingFor('match', view)[0];
   return (
     <StationBody

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import {
   dimensionShort,
   partInShort,
@@ -85,7 +86,7 @@ export function Candidate({
       </p>
       {c.blockers[0] ? (
         <p className="note">
-          {c.blockers[0].text}
+          {sentence(c.blockers[0])}
           {c.blockers.length > 1 ? ` And ${c.blockers.length - 1} more.` : ''}
         </p>
       ) : (

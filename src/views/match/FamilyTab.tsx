@@ -21,7 +21,7 @@ import { useJob } from '../shell/useJob.ts';
 export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void }) {
   const { view, send } = useJob();
   const { ctx, state } = view;
-  const known = familyOf(ctx, state);
+  const known = familyOf(view);
   const [asking, setAsking] = useState(!known);
   const [answers, setAnswers] = useState<Answers>({});
   const ranked = familiesBy(answers);
@@ -29,7 +29,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
   const top = familyByCode(ranked[0]!.code)!;
   const percents = wholePercents(ranked.map((f) => f.probability));
   const given = Object.entries(answers);
-  const record = cornerRecord(ctx);
+  const record = cornerRecord(view);
   const back = () => setAnswers(Object.fromEntries(given.slice(0, -1)));
   const name = async (code: FamilyCode) => {
     if (
@@ -44,7 +44,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
     onNext();
   };
   if (!asking && known) {
-    const part = partByNumber(ctx, record?.partNumber);
+    const part = partByNumber(view, record?.partNumber);
     const own = part && part.kind === known.kind ? part.bearing : undefined;
     return (
       <StationBody

@@ -52,7 +52,7 @@ export function HandPart({
   const part: Omit<CataloguePart, 'byHand'> = {
     number: (draft['number'] ?? '').trim(),
     maker: (draft['maker'] ?? '').trim(),
-    kind: familyOf(view.ctx, view.state)?.kind ?? 'ring-set',
+    kind: familyOf(view)?.kind ?? 'ring-set',
     bearing,
     stock: 0,
     priceMinor: 0,

@@ -27,8 +27,8 @@ type Tab = (typeof tabs)[number]['id'];
 /** Which family, which part, and is everything here that the job uses up. */
 function Body() {
   const { view, send } = useJob();
-  const { ctx, state, choices, job } = view;
-  const family = familyOf(ctx, state);
+  const { state, choices, job } = view;
+  const family = familyOf(view);
   const [open, setOpen] = useTab<Tab>(`match:${job.id}`, family ? 'part' : 'family');
   const done: Tab[] = [
     ...(family ? ['family' as const] : []),
@@ -95,7 +95,7 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
       }
       actions={
         <MainAction
-          label={chosenPart(view.ctx, view.choices) ? 'Compare with the part' : 'On to the part'}
+          label={chosenPart(view) ? 'Compare with the part' : 'On to the part'}
           onAct={onNext}
         />
       }

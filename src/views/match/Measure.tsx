@@ -78,9 +78,9 @@ interface Typing {
 /** The old part, size by size, with its section or flange beside it and the running figures on the drawing. */
 export function useMeasure({ off }: MeasureProps) {
   const { view } = useJob();
-  const { ctx, state, choices } = view;
-  const chosen = chosenPart(ctx, choices);
-  const kind = familyOf(ctx, state)?.kind ?? 'ring-set';
+  const { ctx, state } = view;
+  const chosen = chosenPart(view);
+  const kind = familyOf(view)?.kind ?? 'ring-set';
   const dims = dimensionsOf(kind);
   const toGo = readingsToGo(view);
   const turned = state.results.find(
@@ -89,7 +89,7 @@ export function useMeasure({ off }: MeasureProps) {
   const [picked, setPicked] = useState<Open>();
   const open: Open =
     picked ?? toGo[0]?.d ?? (!state.oldEncoder ? 'encoder' : off && !turned ? 'bench' : 'points');
-  const instrument = instrumentById(ctx, state.oldInstrumentId);
+  const instrument = instrumentById(view, state.oldInstrumentId);
   const [typing, setTyping] = useState<Typing>();
   // What is being typed stands in its place already, so that the drawing and the running figures show it.
   const takenWith = (d: DimensionId): Reading[] => {
@@ -123,11 +123,11 @@ export function useMeasure({ off }: MeasureProps) {
   const outlier = dims
     .map((d) => stats[d]?.outlier && `${dimensionNames[d]}: ${outlierInWords(stats[d].outlier)}`)
     .find(Boolean);
-  const list = candidatesFor(ctx, state);
+  const list = candidatesFor(view);
   // Nothing chosen: the old one is laid over the nearest that still agrees.
   const part =
     chosen ?? (toGo.length < dims.length ? list.find((c) => c.status !== 'stop')?.part : undefined);
-  const again = measureAgain(list, oldPart(ctx, state), ctx.instruments);
+  const again = measureAgain(list, oldPart(view), ctx.instruments);
   const left = toGo.reduce((n, x) => n + x.n, 0) + (state.oldEncoder ? 0 : 1);
   const row = (id: Open, name: string, said: string) => (
     <li key={id}>
@@ -264,7 +264,7 @@ function Entry({
   const z = zero.trim() === '' ? undefined : parseQuantity(zero, 'length');
   const t = temp.trim() === '' ? undefined : parseQuantity(temp, 'temperature');
   const indicator = useIndicator();
-  const doubt = instrumentById(ctx, instrumentId)?.doubtMm;
+  const doubt = instrumentById(view, instrumentId)?.doubtMm;
   const fault = parsed.ok
     ? count && !Number.isInteger(parsed.value)
       ? 'This is counted: a whole number.'
@@ -314,7 +314,7 @@ function Entry({
         ? { value: String(parsed.value), other: undefined }
         : both(corrected!, 'length', 3)
       : undefined;
-  const nominal = chosenPart(ctx, view.choices)?.bearing;
+  const nominal = chosenPart(view)?.bearing;
   const from =
     nominal && (dimension === 'outerMm' || dimension === 'boreMm' || dimension === 'widthMm')
       ? nominal[dimension]

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
 import {
@@ -44,16 +45,16 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
   const { ctx, state, choices } = view;
   const [entering, setEntering] = useState(false);
   const [found, setFound] = useState<{ asked: string; parts: CataloguePart[]; total: number }>();
-  const part = chosenPart(ctx, choices);
-  const own = chosenComparison(ctx, state, choices);
-  const kind = familyOf(ctx, state)?.kind ?? 'ring-set';
-  const old = oldPart(ctx, state);
+  const part = chosenPart(view);
+  const own = chosenComparison(view);
+  const kind = familyOf(view)?.kind ?? 'ring-set';
+  const old = oldPart(view);
   const read = Object.keys(state.oldReadings).length > 0;
-  const list = found ? found.parts.map((p) => compare(old, p)) : candidatesFor(ctx, state);
+  const list = found ? found.parts.map((p) => compare(old, p)) : candidatesFor(view);
   const nearest = read ? list.find((c) => c.status !== 'stop') : undefined;
   const shown = part && own ? own : nearest;
   const again = measureAgain(list, old, ctx.instruments);
-  const named = cornerRecord(ctx)?.partNumber;
+  const named = cornerRecord(view)?.partNumber;
   const offers = useOffers(
     [...(part ? [part.number] : []), ...list.map((c) => c.part.number)].slice(0, 12),
   );
@@ -92,7 +93,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
                 old={state.oldReadings}
                 lit={undefined}
                 nominal
-                encoderSide={sensorSide(ctx, state)}
+                encoderSide={sensorSide(view)}
               />
             )}
             <Points c={shown} />
@@ -100,8 +101,8 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
         ) : (
           <div className="fam-known">
             <FamilySection
-              code={familyOf(ctx, state)!.code}
-              label={`${familyOf(ctx, state)!.name} in section`}
+              code={familyOf(view)!.code}
+              label={`${familyOf(view)!.name} in section`}
             />
             <p className="note big">
               No part is named for this corner. Measure the old one, look in the catalogue by size,
@@ -115,7 +116,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
           <Call status={status}>
             {!part || !own
               ? 'No part chosen.'
-              : (own.blockers[0]?.text ??
+              : ((own.blockers[0] && sentence(own.blockers[0])) ??
                 (own.status === 'good'
                   ? `${part.number} is the same where it matters.`
                   : `${part.number === named ? 'The unit’s record names this part. ' : ''}${read ? 'Not everything is read yet.' : 'Confirmed once the old one is read.'}`))}
@@ -193,8 +194,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
 /** Every point, old against new, with its mark. */
 function Points({ c }: { c: Comparison }) {
   const { view } = useJob();
-  const { state, ctx } = view;
-  const old = oldPart(ctx, state);
+  const old = oldPart(view);
   const p = c.part;
   const enc = (e: { kind: string; pairs: number } | undefined) =>
     !e

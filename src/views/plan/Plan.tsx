@@ -34,7 +34,7 @@ type Wait = 'soak' | 'chill';
 /** A family that is named, matched and laid out here, but not yet walked step by step: said plainly, with its routes and strokes. */
 function OtherFamily({ family }: { family: Family }) {
   const { view, send } = useJob();
-  const part = chosenPart(view.ctx, view.choices);
+  const part = chosenPart(view);
   return (
     <StationBody
       kicker="Plan"
@@ -96,7 +96,7 @@ function OtherFamily({ family }: { family: Family }) {
 function Body() {
   const { view, send, choose } = useJob();
   const { ctx, state, choices, job } = view;
-  const family = familyOf(ctx, state);
+  const family = familyOf(view);
   const routes = family?.routes ?? [];
   const usual =
     (routes.find((r) => r.id === 'bench' && r.walked) ?? routes.find((r) => r.walked))?.id ??
@@ -106,7 +106,7 @@ function Body() {
   const strip = stepsOf(view, 'strip');
   const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
   const strokes = strokesOf(view).map((o) => {
-    const b = benchOf(o, ctx, state, choices);
+    const b = benchOf(view, o);
     return { o, found: b && solve(ctx.adapters, b, 1) };
   });
   const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
@@ -235,7 +235,7 @@ function Body() {
           <section>
             <h2>New each time</h2>
             <p className="note">
-              {itemsOf(familyCodeOf(ctx, state))
+              {itemsOf(familyCodeOf(view))
                 .filter((i) => i.singleUse)
                 .map((i) => i.name)
                 .join(', ')}
@@ -269,7 +269,7 @@ function Freezer() {
   const { view, send } = useJob();
   const now = useServerClock(view.nowMs);
   const timer = view.state.timers.find((t) => t.id === 'chill');
-  const part = chosenPart(view.ctx, view.choices);
+  const part = chosenPart(view);
   return (
     <section>
       <h2>Freezer</h2>

@@ -28,7 +28,7 @@ export function StepsBody({
   const { view, send } = useJob();
   const { state, ctx } = view;
   const steps = stepsOf(view, phase).filter((s) => !skip.includes(s.id));
-  const code = familyCodeOf(ctx, state);
+  const code = familyCodeOf(view);
   const done = state.stepsDone[phase];
   const first = steps.find((s) => !done.includes(s.id));
   const [picked, setPicked] = useState<string>();

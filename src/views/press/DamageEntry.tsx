@@ -1,3 +1,4 @@
+import { seatPart } from '../../core/job/index.ts';
 import { useState } from 'react';
 import { judgeDamage, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
@@ -26,7 +27,8 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
     sealTrack: seal,
     grooved,
   };
-  const verdicts = ready ? judgeDamage(kind, body) : kept ? judgeDamage(kind, kept) : [];
+  const marks = ready ? body : kept;
+  const verdicts = marks ? judgeDamage(seatPart(view, kind), marks) : [];
   return (
     <details className="more" open={kept !== undefined}>
       <summary>Marks on the seat{kept ? ', recorded' : ''}</summary>

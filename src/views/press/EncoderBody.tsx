@@ -18,13 +18,13 @@ export function EncoderBody({
   onNext: () => void;
 }) {
   const { view, send } = useJob();
-  const { ctx, state, choices } = view;
-  const work = workOf(ctx, state, choices);
+  const { state } = view;
+  const work = workOf(view);
   const [side, setSide] = useState<Side | undefined>(state.encoderChecked?.side);
   const [method, setMethod] = useState<'viewing-card' | 'paper-clip' | undefined>(
     state.encoderChecked?.method,
   );
-  const sensor = sensorSide(ctx, state);
+  const sensor = sensorSide(view);
   const standing = encoderState(view);
   const checked = state.encoderChecked;
   const right = standing === 'right';

@@ -37,7 +37,7 @@ export function FactBody({
         <div className="facts">
           {ids.map((id) => (
             <section key={id} className={seen(id) ? 'seen' : ''}>
-              <FactFigure id={id} family={familyCodeOf(view.ctx, view.state)} />
+              <FactFigure id={id} family={familyCodeOf(view)} />
               <div>
                 <h2>{facts[id].ask}</h2>
                 <p className="note">{facts[id].why}</p>

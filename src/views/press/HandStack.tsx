@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import {
   DndContext,
@@ -81,7 +82,7 @@ export function HandStack({
   const judged = held && over ? judgeStack({ ...stack, [over]: held }, bench) : undefined;
   const word =
     judged &&
-    (judged.verdicts.find((v) => v.status === judged.status && v.text.startsWith(held!.name)) ??
+    (judged.verdicts.find((v) => v.status === judged.status && v.role === over) ??
       judged.verdicts[0]);
   const hang = (place: Role | undefined) => {
     setOver(place);
@@ -108,7 +109,8 @@ export function HandStack({
         {children}
         {judged && word && (
           <p className={`hand-word is-${judged.status}`} role="status">
-            <b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b> {word.text}
+            <b className={`word ${judged.status}`}>{verdictWords[judged.status]}</b>{' '}
+            {sentence(word)}
           </p>
         )}
         <ul className="hand-drawer" aria-label="Drawer: draw a piece on to the axis">

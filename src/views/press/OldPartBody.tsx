@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import { chosenComparison, chosenPart } from '../../core/job/index.ts';
 import { meanOf } from '../../core/matching/index.ts';
@@ -19,9 +20,9 @@ export function OldPartBody({
   onNext: () => void;
 }) {
   const { view, send, choose } = useJob();
-  const { ctx, state, choices } = view;
+  const { state } = view;
   const { picture, side, left, list, part, instrument, conflicts } = useMeasure({ off: true });
-  const own = chosenComparison(ctx, state, choices);
+  const own = chosenComparison(view);
   const accept = async () => {
     if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext();
   };
@@ -39,7 +40,7 @@ export function OldPartBody({
               ? `${left} ${left === 1 ? 'reading' : 'readings'} to go${instrument ? ` with the ${instrument.name}` : ''}.`
               : own?.status === 'good'
                 ? `${part?.number} is the same where it matters.`
-                : (own?.blockers[0]?.text ??
+                : ((own?.blockers[0] && sentence(own.blockers[0])) ??
                   `${part?.number} is within doubt: measure again with a finer instrument.`)}
           </Call>
           {side}
@@ -78,9 +79,9 @@ export function OldPartBody({
 /** The old outer ring is the best driver for the next of its size: kept as a piece of the kit. */
 function KeepRing() {
   const { view } = useJob();
-  const { ctx, state, choices, job } = view;
+  const { ctx, state, job } = view;
   const [said, setSaid] = useState<string>();
-  const part = chosenPart(ctx, choices);
+  const part = chosenPart(view);
   const outer = meanOf(state.oldReadings.outerMm);
   const width = meanOf(state.oldReadings.widthMm);
   if (

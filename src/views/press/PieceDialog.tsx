@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import {
   judgeStack,
   type Adapter,
@@ -22,9 +23,10 @@ const titles: Record<Role, string> = {
 const stops = (j: Judgement) => j.verdicts.filter((v) => v.status === 'stop').length;
 
 /** What speaks of this piece itself comes before what it does to the whole. */
-const word = (piece: Adapter, j: Judgement) =>
-  (j.verdicts.find((v) => v.status === j.status && v.text.startsWith(piece.name)) ?? j.verdicts[0])
-    ?.text;
+function word(role: Role, j: Judgement): string {
+  const v = j.verdicts.find((x) => x.status === j.status && x.role === role) ?? j.verdicts[0];
+  return v ? sentence(v) : '';
+}
 
 /** The drawer: every piece judged in this place of this stack, best first; a refused one says why. */
 export function PieceDialog({
@@ -75,7 +77,7 @@ export function PieceDialog({
                   {piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}
                 </span>
                 <br />
-                <span className="note">{word(piece, j)}</span>
+                <span className="note">{word(role, j)}</span>
               </span>
               <VerdictShape status={j.status} size={26} />
             </button>

@@ -71,7 +71,7 @@ function Body({ station }: { station: Station }) {
   const walk = walkOf(view);
   const own = (station === 'press-out' ? walk?.out : walk?.in) ?? [];
   const studs =
-    workOf(view.ctx, view.state, view.choices)?.stud && station === 'press-in'
+    workOf(view)?.stud && station === 'press-in'
       ? [studTask(view.state.strokes['stud-out'] !== undefined)]
       : [];
   const tasks = [...own, ...studs];

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState } from 'react';
 import { Square, Volume2, VolumeX } from 'lucide-react';
 import { faultsOf, type RamFault } from '../../core/standins/ram.ts';
@@ -34,7 +35,7 @@ export function RamCall({ ram }: { ram: Ram }) {
         <div className="say">
           {noSignal
             ? `The gauge is silent since ${live.travelMm.toFixed(1)} mm. Hold; the trace is kept and goes on when it comes back.`
-            : live.text}
+            : sentence(live)}
         </div>
       </div>
     </section>

@@ -1,6 +1,13 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
-import { judgeReadings, seatKinds, seatName, seatOf, workOf } from '../../core/job/index.ts';
-import { seatReadingFault, type SeatKind } from '../../core/fits/index.ts';
+import {
+  judgeReadings,
+  seatKinds,
+  seatName,
+  seatOf,
+  type TakenSeat,
+} from '../../core/job/index.ts';
+import { isSlip, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
@@ -12,6 +19,9 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { DamageEntry } from './DamageEntry.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
+
+/** Zero and temperature of kept readings. */
+const zeroOf = ({ zeroMm, partC }: Pick<TakenSeat, 'zeroMm' | 'partC'>) => ({ zeroMm, partC });
 
 /** The seats of the family, read at three depths and two angles each. */
 export function SeatReadBody({
@@ -58,9 +68,8 @@ function SeatForm({
   missing: string | undefined;
 }) {
   const { view, send } = useJob();
-  const { ctx, state, choices } = view;
-  const work = workOf(ctx, state, choices);
-  const seat = work && seatOf(kind, work);
+  const { ctx, state } = view;
+  const seat = seatOf(view, kind);
   const kinds = seatKinds(view);
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
@@ -87,7 +96,9 @@ function SeatForm({
   const { nominalMm } = seat;
   const fault = (t: string) => {
     const p = parseQuantity(t, 'length');
-    return p.ok ? seatReadingFault(p.value, nominalMm) : undefined;
+    if (!p.ok || !isSlip(p.value, nominalMm)) return undefined;
+    const slip = { value: p.value, with: { nominal: nominalMm } };
+    return sentence({ rule: 'seat.reading', ...slip });
   };
   const values = cells.map((t) => {
     const p = parseQuantity(t, 'length');
@@ -103,7 +114,8 @@ function SeatForm({
     z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
   const taken = { ...(z?.ok ? { zeroMm: z.value } : {}), ...(t?.ok ? { partC: t.value } : {}) };
   const result =
-    readingsMm && judgeReadings(kind, readingsMm, instrumentId, view, editing ? taken : kept);
+    readingsMm &&
+    judgeReadings(view, kind, { readingsMm, instrumentId, ...(editing ? taken : zeroOf(kept)) });
   const odd = statsOf(
     values.flatMap((v, i) =>
       v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }],
@@ -142,7 +154,7 @@ function SeatForm({
               onValue={onKind}
               options={kinds.map((k) => ({
                 id: k,
-                label: `${seatName(k, view)}${state.seats[k] ? ', read' : ''}`,
+                label: `${seatName(view, k)}${state.seats[k] ? ', read' : ''}`,
               }))}
             />
           )}
@@ -188,7 +200,7 @@ function SeatForm({
         <>
           <Call status={result ? worst(result.verdicts) : 'check'}>
             {result
-              ? result.verdicts[0]!.text
+              ? sentence(result.verdicts[0]!)
               : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}
           </Call>
           <section>

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import {
   fitEffects,
@@ -30,14 +31,14 @@ export function SeatVerdictBody({
   onNext: () => void;
 }) {
   const { view, send } = useJob();
-  const { ctx, state, choices } = view;
+  const { state } = view;
   const kinds = seatKinds(view);
   const [picked, setKind] = useState<SeatKind>();
   const kind = picked ?? kinds.find((k) => !state.seatDecisions[k]) ?? kinds[0] ?? 'bore';
   const [owning, setOwning] = useState(false);
-  const work = workOf(ctx, state, choices);
-  const seat = work && seatOf(kind, work);
-  const result = seatResult(kind, ctx, state, choices);
+  const work = workOf(view);
+  const seat = work && seatOf(view, kind);
+  const result = seatResult(view, kind);
   const read = state.seats[kind];
   if (!seat || !result || !read)
     return (
@@ -53,8 +54,8 @@ export function SeatVerdictBody({
       />
     );
   const status = worst(result.verdicts);
-  const chain = seatChain(kind, view);
-  const effects = fitEffects(kind, view);
+  const chain = seatChain(view, kind);
+  const effects = fitEffects(view, kind);
   const decided = state.seatDecisions[kind];
   const both = kinds.every((k) => state.seatDecisions[k]);
   const judge = async (decision: 'reuse' | 'replace') => {
@@ -122,7 +123,7 @@ export function SeatVerdictBody({
       }
       side={
         <>
-          <Call status={status}>{result.verdicts[0]!.text}</Call>
+          <Call status={status}>{sentence(result.verdicts[0]!)}</Call>
           <section>
             <h2>Seats</h2>
             {kinds.map((k) => (
@@ -133,7 +134,7 @@ export function SeatVerdictBody({
                 aria-pressed={k === kind}
                 onClick={() => setKind(k)}
               >
-                <b>{seatName(k, view)}</b>
+                <b>{seatName(view, k)}</b>
                 <span>{state.seatDecisions[k] ?? 'no verdict yet'}</span>
               </button>
             ))}
@@ -189,7 +190,7 @@ export function SeatVerdictBody({
           {owning && (
             <PinDialog
               title="Reuse a seat that is judged Stop?"
-              text={result.verdicts[0]!.text}
+              text={sentence(result.verdicts[0]!)}
               reason
               onClose={() => setOwning(false)}
               onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)}

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useRef } from 'react';
 import { Printer } from 'lucide-react';
 import { cautions } from '../../core/families/index.ts';
@@ -80,7 +81,7 @@ export function SetupSheet({
         </ol>
         <p>
           Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm.{' '}
-          {judgement.verdicts[0]?.text}
+          {judgement.verdicts[0] && sentence(judgement.verdicts[0])}
         </p>
         <p>
           <b>{cautions['press']!.text}</b> {cautions['press']!.why}

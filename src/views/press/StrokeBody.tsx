@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import { Play, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
 import {
@@ -11,6 +12,7 @@ import {
 } from '../../core/press/index.ts';
 import { cautions } from '../../core/families/index.ts';
 import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
+import { reasonOf } from '../../core/job/index.ts';
 import { gravestFirst, type Verdict } from '../../core/verdict.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
@@ -306,7 +308,7 @@ export function StrokeBody({
           <MainAction
             label={fitting ? 'Record seat' : 'Record stroke'}
             missing={
-              refused ??
+              (refused && reasonOf(refused)) ??
               (stopped
                 ? 'The stack is Stop'
                 : !stack
@@ -331,8 +333,9 @@ export function StrokeBody({
 }
 
 /** Where the band of force comes from, and what is on the seat. */
-function basisOf(seat: Seat, { state, choices }: Pick<JobView, 'state' | 'choices'>): string {
-  const chosen = schoolOf(choices);
+function basisOf(seat: Seat, view: Pick<JobView, 'state' | 'choices'>): string {
+  const chosen = schoolOf(view);
+  const { state } = view;
   if (seat.kind === 'fixed') return 'by the record';
   return `${state.seats[seat.kind] ? 'measured' : 'by class'}, ${filmNames[chosen.film]}${chosen.chilledC !== undefined && seat.kind === 'bore' ? ', chilled' : ''}`;
 }
@@ -425,7 +428,7 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
     return (
       <Call status={recorded.status}>
         {recorded.verdicts.map((v) => (
-          <p key={v.rule}>{v.text}</p>
+          <p key={v.rule}>{sentence(v)}</p>
         ))}
       </Call>
     );
@@ -436,7 +439,7 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
       </Call>
     );
   const shown: Verdict[] = gravestFirst([
-    ...(refused ? [{ status: 'stop', rule: 'interlock', text: refused } as Verdict] : []),
+    ...(refused ? [{ ...refused, status: 'stop' as const }] : []),
     ...judgement.verdicts,
     ...(live ? [live] : []),
   ]);
@@ -445,7 +448,7 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
   return (
     <Call status={status}>
       {texts.slice(0, 2).map((v) => (
-        <p key={v.rule}>{v.text}</p>
+        <p key={v.rule}>{sentence(v)}</p>
       ))}
       {status === 'stop' && solved.solutions[0] && !refused && (
         <p>

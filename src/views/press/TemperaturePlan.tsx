@@ -14,14 +14,14 @@ const tau = { bearing: 6, housing: 14 } as const;
 /** What cold or heat gives at the seat, and how long it lasts; the window runs as a timer on the floor. */
 export function TemperaturePlan() {
   const { view, send } = useJob();
-  const { ctx, state, choices, job } = view;
+  const { state, choices, job } = view;
   const [what, setWhat] = useState<'bearing' | 'housing'>('bearing');
   const [startText, setStart] = useDraft(
     `${job.id}:temp:${what}`,
     what === 'bearing' ? '-18' : '80',
   );
   const [shopText, setShop] = useDraft(`${job.id}:temp:shop`, '20');
-  const work = workOf(ctx, state, choices);
+  const work = workOf(view);
   const start = parseQuantity(startText, 'temperature');
   const shop = parseQuantity(shopText, 'temperature');
   if (!work) return null;
@@ -29,7 +29,7 @@ export function TemperaturePlan() {
     start.ok && shop.ok
       ? {
           diameterMm: work.bearing.outerMm,
-          material: what === 'bearing' ? 'steel' : (seatOf('bore', work)?.material ?? 'steel'),
+          material: what === 'bearing' ? 'steel' : (seatOf(view, 'bore')?.material ?? 'steel'),
           startC: start.value,
           shopC: shop.value,
           tauMin: tau[what],

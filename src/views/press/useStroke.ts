@@ -1,10 +1,17 @@
 import { useMemo } from 'react';
-import { beforeStroke, benchOf, requirementOf, stackOf, toolsFor } from '../../core/job/index.ts';
+import {
+  beforeStroke,
+  benchOf,
+  requirementOf,
+  solvedFor,
+  stackOf,
+  toolsFor,
+  type Refusal,
+} from '../../core/job/index.ts';
 import {
   judgeReading,
   judgeStack,
   judgeStroke,
-  solve,
   type Bench,
   type Judgement,
   type Operation,
@@ -29,7 +36,7 @@ export interface Stroke {
   readings: { travelMm: number; forceKn: number }[];
   live: Verdict | undefined;
   recorded: ReturnType<typeof judgeStroke> | undefined;
-  refused: string | undefined;
+  refused: Refusal | undefined;
 }
 
 export const stackKey = (o: Operation) => `stack-${o}` as ChoiceKey & `stack-${string}`;
@@ -45,24 +52,25 @@ export const stackIds = (s: Stack): StackIds => ({
 /** Everything one stroke shows, from the core. */
 export function useStroke(operation: Operation): Stroke | undefined {
   const { view } = useJob();
-  const { ctx, state, choices } = view;
+  const { state, choices } = view;
   return useMemo(() => {
-    const bench = benchOf(operation, ctx, state, choices);
-    const r = requirementOf(operation, { ctx, state, choices });
+    const bench = benchOf(view, operation);
+    const r = requirementOf(view, operation);
     if (!bench || !r) return undefined;
-    const solved = solve(ctx.adapters, bench);
+    const solved = solvedFor(view, operation);
+    if (!solved) return undefined;
     const done = state.strokes[operation];
     const chosen = choices[stackKey(operation)]?.value as ChoiceBody<'stack-hub-in'> | undefined;
     const byId =
       done?.stack ??
       (chosen?.pusherId !== undefined ? { ...chosen, pusherId: chosen.pusherId } : undefined);
-    const stack = (byId && stackOf(ctx, byId)) ?? solved.solutions[0]?.stack;
+    const stack = (byId && stackOf(view, byId)) ?? solved.solutions[0]?.stack;
     const readings = state.readings[operation] ?? [];
     const last = readings.at(-1);
     return {
       operation,
       bench,
-      tools: toolsFor(r, { ctx, choices }),
+      tools: toolsFor(view, r),
       solved,
       stack,
       byHand: !done && chosen?.pusherId !== undefined,
@@ -70,7 +78,7 @@ export function useStroke(operation: Operation): Stroke | undefined {
       readings,
       live: last && judgeReading(last, bench),
       recorded: done && judgeStroke(done, bench),
-      refused: done ? undefined : beforeStroke(operation, { ctx, state, choices })?.reason,
+      refused: done ? undefined : beforeStroke(operation, view),
     };
-  }, [operation, ctx, state, choices]);
+  }, [operation, view]);
 }

@@ -56,7 +56,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const picture = useRef<HTMLDivElement>(null);
   const record = Object.fromEntries(
     corners.flatMap((c) => {
-      const encoder = partByNumber(ctx, ctx.unit.corners[c]?.partNumber)?.bearing.encoder;
+      const encoder = partByNumber(view, ctx.unit.corners[c]?.partNumber)?.bearing.encoder;
       return encoder && encoder.kind !== 'none' ? [[c, encoder.pairs]] : [];
     }),
   ) as Partial<Record<Corner, number>>;

@@ -1,3 +1,4 @@
+import { sentence } from '../../core/rules/index.ts';
 import { useState } from 'react';
 import { cornerRecord, missingFor, overrideOf, stepsOf } from '../../core/job/index.ts';
 import {
@@ -158,7 +159,7 @@ function Nut({ bar, procedure: p }: { bar: React.ReactNode; procedure: Procedure
             <NutFace
               stage={finished ? undefined : stage}
               actual={actual}
-              studs={cornerRecord(ctx)?.hub?.studs ?? 0}
+              studs={cornerRecord(view)?.hub?.studs ?? 0}
             />
             {air && !finished && (
               <p className="keep-off">
@@ -190,11 +191,13 @@ function Nut({ bar, procedure: p }: { bar: React.ReactNode; procedure: Procedure
             {unchecked
               ? 'Nobody has checked this procedure against the maker’s data.'
               : walk.restart
-                ? (lastVerdict?.text ?? 'Begin again at stage 1.')
+                ? lastVerdict
+                  ? sentence(lastVerdict)
+                  : 'Begin again at stage 1.'
                 : finished
                   ? 'Every stage is in its window.'
                   : lastVerdict && lastVerdict.status !== 'good'
-                    ? lastVerdict.text
+                    ? sentence(lastVerdict)
                     : stage.why}
           </Call>
           {!finished && !unchecked && (

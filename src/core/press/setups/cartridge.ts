@@ -20,27 +20,9 @@ function shells({ cartridge: k }: W, lipMm: number, c: Clearances): Need {
     k.shoulderMm,
     c.leastContactMm,
     [
-      window(
-        'innerMm',
-        'press.round-neck',
-        { min: k.neckMm + c.generalMm },
-        { small: 'does not close round the outer ring' },
-      ),
-      window(
-        'outerMm',
-        'press.round-flange',
-        { min: k.flangeMm + 2 * shellWallMm + c.generalMm },
-        {
-          small:
-            'does not pass outside the wheel flange: it would be pulled by the flange, through the balls',
-        },
-      ),
-      window(
-        'lipMm',
-        'press.lip',
-        { max: lipMm },
-        { large: 'has too thick a lip to get behind the shoulder' },
-      ),
+      window('innerMm', 'press.round-neck', { min: k.neckMm + c.generalMm }),
+      window('outerMm', 'press.round-flange', { min: k.flangeMm + 2 * shellWallMm + c.generalMm }),
+      window('lipMm', 'press.lip', { max: lipMm }),
     ],
     {
       shapes: {
@@ -96,7 +78,7 @@ export function cartridgeOut(w: W, c: Clearances = usualClearances): Requirement
         'hollowMm',
         'press.receive',
         { min: h.seatDepthMm + k.shoulderThickMm + k.gapMm + k.flangeThickMm + 3 },
-        { small: 'is too shallow to receive the cartridge' },
+        'cartridge',
       ),
     ]),
     touches: [
@@ -137,12 +119,9 @@ export function cartridgeIn(w: W, c: Clearances = usualClearances): Requirement 
       h.outerMm,
       housingContact,
       [
-        window(
-          'innerMm',
-          'press.clear-inner',
-          { min: (ends > 0 ? b.outerMm : b.innerFaceOuterMm) + c.generalMm },
-          { small: 'meets the bearing before it is home: the balls carry the force' },
-        ),
+        window('innerMm', 'press.clear-inner', {
+          min: (ends > 0 ? b.outerMm : b.innerFaceOuterMm) + c.generalMm,
+        }),
       ],
       { proudMm: ends },
     ),

@@ -1,5 +1,5 @@
 import type { Bearing } from '../../parts.ts';
-import type { Body, Need, Place, Requirement, Window } from '../operation.ts';
+import type { Body, Need, Place, Requirement, Window, WindowRule } from '../operation.ts';
 
 /** Least width on which a casting stands, mm (judgement). */
 export const housingContact = 3;
@@ -35,22 +35,12 @@ export const rowOf = (b: Bearing, rows: 1 | 2 = 2): NonNullable<Requirement['row
   ballMm: b.ballMm,
 });
 
-const guiding = ['press.follow-bore', 'press.pass-inner', 'press.pass-shoulder'];
 export const window = (
   measure: Window['measure'],
-  rule: string,
+  rule: WindowRule,
   limits: { min?: number; max?: number },
-  words: { small?: string; large?: string },
-  level: Window['level'] = 'stop',
-): Window => ({
-  measure,
-  rule,
-  level,
-  ...(guiding.includes(rule) ? { guides: true } : {}),
-  ...limits,
-  ...(words.small ? { tooSmall: words.small } : {}),
-  ...(words.large ? { tooLarge: words.large } : {}),
-});
+  what?: string,
+): Window => ({ measure, rule, ...limits, ...(what === undefined ? {} : { what }) });
 export const need = (
   name: string,
   innerMm: number,

@@ -50,13 +50,7 @@ function bodyOf(h: Housing, key: 'housing', name: string): Body {
 
 const onFarFace = (h: Housing) =>
   need(`far face round the bore`, h.shoulderMm, h.outerMm, housingContact, [
-    window(
-      'innerMm',
-      'press.support-close',
-      { min: h.shoulderMm, max: h.shoulderMm + 30 },
-      { small: 'closes the opening', large: 'stands wide of the bore, so the part bends' },
-      'check',
-    ),
+    window('innerMm', 'press.support-close', { min: h.shoulderMm, max: h.shoulderMm + 30 }, 'bore'),
   ]);
 
 /** A thin shell with rollers: the driver bears on its marked end only, wider than its inside and narrower than its outside. */
@@ -92,20 +86,10 @@ export function shellIn(w: Shell, c: Clearances = usualClearances): Requirement 
       b.outerMm,
       Math.min(c.leastContactMm, (b.outerMm - b.outerFaceInnerMm) / 2 - c.followMm),
       [
-        window(
-          'outerMm',
-          'press.follow-bore',
-          { max: h.boreMm - c.followMm },
-          { large: 'is wider than the shell: it lands on the bore before the shell is home' },
-        ),
-        window(
-          'heightMm',
-          'press.reach',
-          { min: h.seatDepthMm - b.widthMm + 2 },
-          { small: 'is too low to bring the shell to its depth' },
-        ),
+        window('outerMm', 'press.lands-on-bore', { max: h.boreMm - c.followMm }, 'shell'),
+        window('heightMm', 'press.reach', { min: h.seatDepthMm - b.widthMm + 2 }, 'shell'),
       ],
-      { pilotMm: { min: b.boreMm - 4, max: b.boreMm - 0.2 } },
+      { pilot: { min: b.boreMm - 4, max: b.boreMm - 0.2, in: 'the shell' } },
     ),
     ...(bench ? { support: onFarFace(h) } : {}),
     touches: [
@@ -179,27 +163,10 @@ export function sealIn(w: Shell, c: Clearances = usualClearances): Requirement |
       s.outerMm,
       c.leastContactMm,
       flush
-        ? [
-            window(
-              'outerMm',
-              'press.seal-flush',
-              { min: boreMm + 2 },
-              { small: 'is no wider than the bore: the seal could go too deep' },
-            ),
-          ]
+        ? [window('outerMm', 'press.seal-flush', { min: boreMm + 2 })]
         : [
-            window(
-              'outerMm',
-              'press.follow-bore',
-              { max: boreMm - c.generalMm },
-              { large: 'lands on the bore before the seal is at its depth' },
-            ),
-            window(
-              'heightMm',
-              'press.reach',
-              { min: s.depthMm + 2 },
-              { small: 'is too low for the depth' },
-            ),
+            window('outerMm', 'press.lands-on-bore', { max: boreMm - c.generalMm }, 'seal'),
+            window('heightMm', 'press.reach', { min: s.depthMm + 2 }, 'seal'),
           ],
     ),
     ...(bench ? { support: onFarFace(h) } : {}),
@@ -290,28 +257,14 @@ export function ringIn(
       b.outerMm,
       c.leastContactMm,
       [
-        window(
-          'outerMm',
-          'press.follow-bore',
-          { max: h.boreMm - c.followMm },
-          { large: 'will not follow the ring into the bore' },
-        ),
+        window('outerMm', 'press.follow-bore', { max: h.boreMm - c.followMm }, 'ring'),
         window(
           'innerMm',
           'press.outer-ring-only',
           { min: b.outerFaceInnerMm },
-          {
-            small: cup
-              ? 'reaches the taper of the cup'
-              : 'reaches the inner ring: the balls carry the force',
-          },
+          cup ? 'taper of the cup' : 'inner ring: the balls carry the force',
         ),
-        window(
-          'heightMm',
-          'press.reach',
-          { min: follow + 2 },
-          { small: 'is too low to bring the ring home' },
-        ),
+        window('heightMm', 'press.reach', { min: follow + 2 }, 'ring'),
       ],
     ),
     support: onFarFace(h),

@@ -42,32 +42,12 @@ export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
     carries: 'inner ring',
     throughMm: h.boreMm,
     pusher: need('end of the hub journal', h.boreMm, h.journalMm, c.leastContactMm, [
-      window(
-        'outerMm',
-        'press.pass-inner',
-        { max: b.boreMm - c.generalMm },
-        { large: 'will not pass the inner ring' },
-      ),
-      window(
-        'heightMm',
-        'press.reach',
-        { min: h.journalLengthMm },
-        { small: 'will not reach until the hub is free' },
-      ),
+      window('outerMm', 'press.pass-inner', { max: b.boreMm - c.generalMm }),
+      window('heightMm', 'press.reach-free', { min: h.journalLengthMm }, 'hub'),
     ]),
     support: need('wheel side of the knuckle', ...stands, housingContact, [
-      window(
-        'innerMm',
-        'press.clear-flange',
-        { min: h.flangeMm + c.generalMm },
-        { small: 'holds the hub flange, so the hub cannot drop' },
-      ),
-      window(
-        'hollowMm',
-        'press.drop',
-        { min: drop },
-        { small: 'is too shallow for the hub to drop free' },
-      ),
+      window('innerMm', 'press.clear-flange', { min: h.flangeMm + c.generalMm }),
+      window('hollowMm', 'press.drop', { min: drop }, 'hub'),
     ]),
     touches: [
       { role: 'pusher', node: 'hub', innerMm: h.boreMm, outerMm: h.journalMm },
@@ -125,32 +105,17 @@ export function bearingOut(w: W, c: Clearances = usualClearances): Requirement {
       onOuter ? k.shoulderMm : b.innerFaceOuterMm,
       c.leastContactMm,
       [
-        window(
-          'outerMm',
-          'press.pass-shoulder',
-          { max: k.shoulderMm - c.generalMm },
-          { large: 'lands on the shoulder of the knuckle' },
-        ),
-        window(
-          'heightMm',
-          'press.reach',
-          { min: k.bossDepthMm },
-          { small: 'will not reach until the bearing is free' },
-        ),
+        window('outerMm', 'press.pass-shoulder', { max: k.shoulderMm - c.generalMm }),
+        window('heightMm', 'press.reach-free', { min: k.bossDepthMm }, 'bearing'),
       ],
     ),
     support: need('snap-ring face of the knuckle', k.boreMm, k.bossOuterMm, housingContact, [
-      window(
-        'innerMm',
-        'press.clear-bearing',
-        { min: b.outerMm + c.generalMm },
-        { small: 'is too narrow to receive the bearing' },
-      ),
+      window('innerMm', 'press.clear-bearing', { min: b.outerMm + c.generalMm }),
       window(
         'hollowMm',
         'press.receive',
         { min: Math.max(b.widthMm, b.innerWidthMm) + 3 },
-        { small: 'is too shallow to receive the bearing' },
+        'bearing',
       ),
     ]),
     touches: [
@@ -201,28 +166,14 @@ export function bearingIn(w: W, c: Clearances = usualClearances): Requirement {
       b.outerMm,
       c.leastContactMm,
       [
-        window(
-          'outerMm',
-          'press.follow-bore',
-          { max: k.boreMm - c.followMm },
-          { large: 'will not follow the bearing into the bore' },
-        ),
+        window('outerMm', 'press.follow-bore', { max: k.boreMm - c.followMm }, 'bearing'),
         window(
           'innerMm',
           'press.outer-ring-only',
           { min: b.outerFaceInnerMm },
-          {
-            small: encoderUp
-              ? 'reaches the encoder and the inner ring'
-              : 'reaches the seal and the inner ring',
-          },
+          encoderUp ? 'encoder and the inner ring' : 'seal and the inner ring',
         ),
-        window(
-          'heightMm',
-          'press.reach',
-          { min: follow + 2 },
-          { small: 'is too low to bring the ring home past the groove' },
-        ),
+        window('heightMm', 'press.reach', { min: follow + 2 }, 'ring'),
       ],
       { proudMm: proud + 0.5 },
     ),
@@ -236,11 +187,7 @@ export function bearingIn(w: W, c: Clearances = usualClearances): Requirement {
           'innerMm',
           'press.support-close',
           { min: k.shoulderMm, max: k.shoulderMm + 30 },
-          {
-            small: 'closes the opening of the shoulder',
-            large: 'stands wide of the shoulder, so the casting bends',
-          },
-          'check',
+          'shoulder',
         ),
       ],
       { proudMm: proud },
@@ -303,12 +250,7 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     carries: 'inner ring',
     throughMm: h.boreMm,
     pusher: need('hub flange inside the studs', h.boreMm, h.insideStudsMm, housingContact, [
-      window(
-        'outerMm',
-        'press.inside-studs',
-        { max: h.insideStudsMm - c.generalMm },
-        { large: 'lands on the wheel studs' },
-      ),
+      window('outerMm', 'press.inside-studs', { max: h.insideStudsMm - c.generalMm }),
     ]),
     support: need(
       'inner ring at the far end',
@@ -320,30 +262,11 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
           'outerMm',
           'press.inner-ring-only',
           { max: b.innerFaceOuterMm },
-          {
-            large: encoderDown
-              ? 'reaches the encoder and the outer ring, and the balls carry the force'
-              : 'reaches the outer ring or the knuckle, and the balls carry the force',
-          },
+          encoderDown ? 'encoder and the outer ring' : 'outer ring or the knuckle',
         ),
-        window(
-          'innerMm',
-          'press.journal-through',
-          { min: h.journalMm + c.generalMm },
-          { small: 'stops the journal coming through' },
-        ),
-        window(
-          'hollowMm',
-          'press.journal-room',
-          { min: through + 3 },
-          { small: 'is too shallow for the journal that comes through' },
-        ),
-        window(
-          'heightMm',
-          'press.stand-clear',
-          { min: Math.max(0, recess) + 5 },
-          { small: 'is too low: the knuckle would touch the bed' },
-        ),
+        window('innerMm', 'press.journal-through', { min: h.journalMm + c.generalMm }),
+        window('hollowMm', 'press.journal-room', { min: through + 3 }),
+        window('heightMm', 'press.stand-clear', { min: Math.max(0, recess) + 5 }),
       ],
       { proudMm: through },
     ),

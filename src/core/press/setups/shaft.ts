@@ -45,18 +45,8 @@ function cutOf({ shaft: s }: W, onMm: number, dropMm = 0): Pick<Requirement['pic
 /** What stands on the flange: between the studs and high enough to clear them. */
 const onFlange = ({ shaft: s }: W, c: Clearances): Need =>
   need('flange inside the studs', 0, s.insideStudsMm, housingContact, [
-    window(
-      'outerMm',
-      'press.inside-studs',
-      { max: s.insideStudsMm - c.generalMm },
-      { large: 'stands on the wheel studs' },
-    ),
-    window(
-      'heightMm',
-      'press.studs-clear',
-      { min: s.studLengthMm + 3 },
-      { small: 'is too low: the studs would stand on the bed' },
-    ),
+    window('outerMm', 'press.inside-studs', { max: s.insideStudsMm - c.generalMm }),
+    window('heightMm', 'press.studs-clear', { min: s.studLengthMm + 3 }),
   ]);
 
 const flangeWay = ({ shaft: s }: W): Requirement['picture']['ways'] => ({
@@ -90,20 +80,10 @@ export function shaftBearingOn(w: W, c: Clearances = usualClearances): Requireme
         'outerMm',
         'press.inner-ring-only',
         { max: b.innerFaceOuterMm },
-        { large: 'reaches the cage or the outer ring, and the balls carry the force' },
+        'cage or the outer ring',
       ),
-      window(
-        'innerMm',
-        'press.over-shaft',
-        { min: s.journalMm + c.generalMm },
-        { small: 'does not go over the shaft' },
-      ),
-      window(
-        'hollowMm',
-        'press.over-end',
-        { min: stands + 3 },
-        { small: 'meets the end of the shaft before the bearing is home' },
-      ),
+      window('innerMm', 'press.over-shaft', { min: s.journalMm + c.generalMm }),
+      window('hollowMm', 'press.over-end', { min: stands + 3 }, 'bearing'),
     ]),
     support: onFlange(w, c),
     touches: [
@@ -158,17 +138,12 @@ export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement 
     carries: 'press ring',
     throughMm: 0,
     pusher: need('press ring', s.journalMm, ring.outerMm, c.leastContactMm, [
-      window(
-        'innerMm',
-        'press.over-shaft',
-        { min: s.journalMm + c.generalMm },
-        { small: 'does not go over the shaft' },
-      ),
+      window('innerMm', 'press.over-shaft', { min: s.journalMm + c.generalMm }),
       window(
         'hollowMm',
         'press.over-end',
         { min: s.reachMm - b.widthMm - ring.widthMm + 3 },
-        { small: 'meets the end of the shaft before the ring is home' },
+        'ring',
       ),
     ]),
     support: onFlange(w, c),
@@ -253,21 +228,11 @@ export function shaftBearingOff(w: W, c: Clearances = usualClearances): Requirem
       ...(onInner ? inner : outer),
       c.leastContactMm,
       [
-        window(
-          'innerMm',
-          'press.shaft-drops',
-          {
-            min: s.shoulderMm + c.generalMm,
-            ...(onInner ? { max: b.innerFaceOuterMm - 2 * c.leastContactMm } : {}),
-          },
-          { small: 'does not let the shaft through', large: 'misses the inner ring' },
-        ),
-        window(
-          'hollowMm',
-          'press.drop',
-          { min: drop + 3 },
-          { small: 'is too low for the shaft and its flange to drop free' },
-        ),
+        window('innerMm', 'press.shaft-drops', {
+          min: s.shoulderMm + c.generalMm,
+          ...(onInner ? { max: b.innerFaceOuterMm - 2 * c.leastContactMm } : {}),
+        }),
+        window('hollowMm', 'press.drop', { min: drop + 3 }, 'shaft and its flange'),
       ],
       { shapes: { only: ['split-plate'], why: 'the flange is in the way of a whole ring' } },
     ),

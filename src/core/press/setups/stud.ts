@@ -77,24 +77,14 @@ export function studOut(s: Stud, c: Clearances = usualClearances): Requirement {
     throughMm: 0,
     pusher: need('threaded end of the stud', 0, s.threadMm, c.leastContactMm, []),
     support: need('flange beside the stud', s.knurlMm, s.roomMm, c.leastContactMm, [
-      window(
-        'innerMm',
-        'press.head-through',
-        { min: s.headMm + c.generalMm },
-        { small: 'does not take the head of the stud' },
-      ),
+      window('innerMm', 'press.head-through', { min: s.headMm + c.generalMm }),
       window(
         'hollowMm',
         'press.stud-drop',
         { min: s.headHeightMm + s.flangeThickMm + 3 },
-        { small: 'is too shallow for the stud to come free' },
+        'stud to come free',
       ),
-      window(
-        'outerMm',
-        'press.stud-room',
-        { max: s.roomMm },
-        { large: 'does not stand flat on the flange: the bearing or the next stud is in the way' },
-      ),
+      window('outerMm', 'press.stud-room', { max: s.roomMm }),
     ]),
     touches: [
       { role: 'pusher', node: 'stud', innerMm: 0, outerMm: s.threadMm },
@@ -132,25 +122,15 @@ export function studIn(s: Stud, c: Clearances = usualClearances): Requirement {
     carries: 'flange beside the stud',
     throughMm: 0,
     pusher: need('head of the stud', 0, s.headMm, c.leastContactMm, [
-      window(
-        'outerMm',
-        'press.stud-room',
-        { max: s.roomMm },
-        { large: 'meets the bearing beside the stud' },
-      ),
+      window('outerMm', 'press.stud-room', { max: s.roomMm }),
     ]),
     support: need('wheel side of the flange', s.knurlMm, s.roomMm, c.leastContactMm, [
-      window(
-        'innerMm',
-        'press.thread-through',
-        { min: s.knurlMm + c.generalMm },
-        { small: 'does not take the stud' },
-      ),
+      window('innerMm', 'press.thread-through', { min: s.knurlMm + c.generalMm }),
       window(
         'hollowMm',
         'press.stud-drop',
         { min: s.lengthMm - s.flangeThickMm + 3 },
-        { small: 'is too shallow for the thread that comes through' },
+        'thread that comes through',
       ),
     ]),
     touches: [

@@ -1,0 +1,115 @@
+import { judgement, practice, ruleTable } from '../rules/rule.ts';
+
+const half = 'half the IT grade, our judgement';
+
+/** Whether a seat may be used again. */
+export const seatRules = ruleTable({
+  'seat.instrument': {
+    title: 'An instrument fine enough for the class',
+    says: ['check'],
+    source: 'a third of the band, common practice, no published source',
+    digits: 3,
+    sentence: (f) =>
+      `The ${f.part} reads to ±${f.at} mm: too coarse to judge a band of ${f.is('band')} mm. Read again with a ${f.is('better')}.`,
+  },
+  'seat.no-grip': {
+    title: 'The ring must grip',
+    says: ['stop'],
+    source: 'common practice, no published source: a ring that turns with its load creeps',
+    digits: 3,
+    sentence: (f) =>
+      `The new ring would slide ${f.is('way')} the ${f.part} by hand: fit ${f.at} mm. It will creep. Replace it or document a repair.`,
+  },
+  'seat.size': {
+    title: 'Inside its tolerance class',
+    says: ['check'],
+    source: 'ISO 286-2 limits of the class on record',
+    digits: 3,
+    sentence: (f) =>
+      `The ${f.part} is ${f.is('way')} than class ${f.is('class')}: ${f.at} mm, fit ${f.is('fit')} mm.`,
+  },
+  'seat.round': {
+    title: 'Round',
+    says: ['stop'],
+    source: half,
+    digits: 3,
+    sentence: (f) =>
+      `The ${f.part} is out of round by ${f.at} mm. Dress a burr and read again, or replace.`,
+  },
+  'seat.taper': {
+    title: 'Straight',
+    says: ['stop'],
+    source: half,
+    digits: 3,
+    sentence: (f) => `The ${f.part} is tapered by ${f.at} mm from end to end.`,
+  },
+  'seat.good': {
+    title: 'Round, straight and to size',
+    says: ['good'],
+    source: 'ISO 286-2 limits of the class on record',
+    digits: 3,
+    sentence: () => 'Round, straight and to size. The new ring will hold.',
+  },
+  'seat.warm': {
+    title: 'Grip left when it is warm',
+    says: ['check'],
+    source: 'difference of expansion; 60 K over the shop, our judgement',
+    digits: 3,
+    sentence: (f) =>
+      `Warm on the road, +${f.is('serviceK')} K, the aluminium bore gives back all its grip: ${f.at} mm left. The ring would creep.`,
+  },
+  'seat.grooved': {
+    title: 'No groove from a ring that spun',
+    says: ['stop'],
+    source: practice,
+    sentence: (f) => `Grooved by a ring that spun: the ${f.part} is scrap.`,
+  },
+  'seat.seal-track': {
+    title: 'Nothing under a seal lip',
+    says: ['stop'],
+    source: practice,
+    sentence: () => 'A nick under a seal lip leaks, however small: replace.',
+  },
+  'seat.nick-share': {
+    title: 'Share of the circle that is gone',
+    says: ['stop'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `${f.at} % of the circle is gone: more than a few per cent no longer carries the ring.`,
+  },
+  'seat.nick-depth': {
+    title: 'A nick, not a notch',
+    says: ['stop'],
+    source: judgement,
+    digits: 2,
+    sentence: (f) => `${f.at} mm deep is a notch: a crack starts there.`,
+  },
+  'seat.dress': {
+    title: 'A small nick is dressed',
+    says: ['check'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `Dress it: blend ${f.at} % of the circle smooth, no high spot, then measure again.`,
+  },
+  'seat.reading': {
+    title: 'A reading near its nominal',
+    says: ['refuses'],
+    source: '1 mm, our judgement',
+    digits: 2,
+    sentence: (f) => `${f.at} is far from ${f.is('nominal')} mm: a slip?`,
+  },
+  'seat.not-read': {
+    title: 'Measured before it is judged',
+    says: ['refuses'],
+    source: practice,
+    sentence: () => 'This seat has not been measured: nothing can be said of it yet.',
+  },
+  'seat.stop': {
+    title: 'No reuse of a seat that is Stop',
+    says: ['refuses'],
+    source: practice,
+    sentence: (f) => `${f.is('because')} Replace it, or answer for it by name.`,
+  },
+});

@@ -1,0 +1,176 @@
+import { judgement, practice, ruleTable, type Rule } from '../rules/rule.ts';
+
+const refuses = (title: string, sentence: Rule['sentence'], source = practice): Rule => ({
+  title,
+  says: ['refuses'],
+  source,
+  sentence,
+});
+const owes = (title: string, sentence: Rule['sentence'], source = practice): Rule => ({
+  title,
+  says: ['owes'],
+  source,
+  sentence,
+});
+const records = 'records of the shop';
+const noSuch = (title: string, what: string): Rule =>
+  refuses(title, (f) => `No ${what} is called “${f.part}”.`, records);
+
+/** What may be recorded, and when. */
+export const interlockRules = ruleTable({
+  'kit.instrument': noSuch('An instrument on record', 'instrument'),
+  'kit.press': noSuch('A press on record', 'press'),
+  'kit.tool': noSuch('A tool on record', 'tool'),
+  'kit.piece': refuses(
+    'Pieces of the kit',
+    () => 'A piece of this stack is not in the kit.',
+    records,
+  ),
+  'diagnose.result': refuses('A result the test can have', (f) => f.is('fault'), judgement),
+  'diagnose.bench-corner': refuses(
+    'The bearing of this corner',
+    (f) => `The bearing on the bench is of the ${f.part} corner.`,
+  ),
+  'diagnose.not-off': refuses(
+    'Turned on the bench once it is out',
+    () => 'The old bearing is still in: it is turned on the bench once it is out.',
+  ),
+  'plan.step': refuses(
+    'A step of this family',
+    (f) => `The ${f.is('phase')} has no step “${f.part}”.`,
+    'steps of the family',
+  ),
+  'press.caution': refuses(
+    'Each who pumps has read the caution',
+    () => 'Read the press caution first: glasses on, guard shut, aside of the ram.',
+  ),
+  'press.not-here': refuses(
+    'A stroke of this family',
+    (f) => `${f.part}: this family has no such stroke.`,
+    'walk of the family',
+  ),
+  'press.order': refuses('Strokes in the order of the metal', (f) => `${f.part} comes first.`),
+  'press.geometry': refuses('Judged on known parts only', (f) =>
+    f.part
+      ? `These parts have no ${f.part} to measure.`
+      : 'Dimensions of the parts are missing, so nothing can be judged.',
+  ),
+  'press.seat-verdict': refuses(
+    'No press on to a seat without a verdict',
+    (f) => `The ${f.part} has no verdict yet.`,
+  ),
+  'press.seat-replace': refuses(
+    'No press on to a seat that was given up',
+    (f) => `The ${f.part} was judged “replace”. Fit the new part, measure it, judge again.`,
+  ),
+  'press.sensor-side': refuses(
+    'The side of the sensor is known',
+    () =>
+      'Where the sensor sits is not on record, and the old part’s encoder was not read. Read it at Press out, Old part.',
+  ),
+  'press.encoder': refuses(
+    'Encoder side checked',
+    () => 'The encoder side has not been checked. Hold the viewing card to both faces.',
+  ),
+  'press.encoder-reversed': refuses(
+    'Encoder to the sensor',
+    (f) =>
+      `The encoder would face ${f.is('faces')}; the sensor sits ${f.is('sensor')}. Turn the bearing over: pressed in like this it is lost.`,
+  ),
+  'press.cocked': refuses(
+    'Nothing kept of a cocked stroke',
+    () =>
+      'The last trace was cocked: back off, square it and press again before the seat is recorded.',
+  ),
+  'press.galling': refuses(
+    'Nothing kept of a galling stroke',
+    () =>
+      'The last trace was galling: press it out and look at the seat before anything is recorded.',
+  ),
+  'press.stuck': refuses(
+    'Nothing kept of a stroke that is stuck',
+    () => 'The last trace was stuck: it has not moved. Soak, look at the support, press again.',
+  ),
+  'press.depth': refuses(
+    'Depth measured after the stroke',
+    () => 'Measure the seat depth after the stroke and type it.',
+  ),
+  'job.signed': refuses(
+    'A signed card is closed',
+    () => 'This job card is signed. A correction is a new job or a line that refers to it.',
+  ),
+  'job.closed': refuses('A closed job is closed', (f) => `This job is closed: ${f.is('why')}`),
+  'job.order': refuses('Stations in order', (f) => `${f.part} is not done yet.`),
+});
+
+/** What a station still owes before it is done; not a verdict, only what is next. */
+export const owedRules = ruleTable({
+  'complaint.none': owes('A complaint', () => 'Nothing recorded yet'),
+  'diagnose.no-call': owes('A call', () => 'No call made yet'),
+  'diagnose.not-bearing': owes(
+    'A call that is a bearing',
+    () => 'The call is not a bearing: close the job or call again',
+  ),
+  'match.no-corner': owes('A corner', () => 'No corner named yet'),
+  'match.no-family': owes(
+    'A family',
+    () => 'Which family is it? Nothing is on record: name it by what is seen',
+  ),
+  'match.no-part': owes('A part', () => 'No part chosen'),
+  'match.open-item': owes('Everything the job uses up', (f) => `${f.part} is not here`),
+  'plan.not-walked': owes(
+    'A family that is walked',
+    (f) => `${f.part}: strip, strokes and rebuild are not walked in this version`,
+  ),
+  'plan.no-route': owes('A route', () => 'No route chosen'),
+  'plan.route-elsewhere': owes(
+    'A route that is walked here',
+    () => 'This route is worked elsewhere: choose one that can be walked here',
+  ),
+  'press.no-geometry': owes(
+    'Dimensions on record',
+    () => 'Dimensions of the parts it sits in are not on record',
+  ),
+  'match.conflict': owes(
+    'Readings that can all be true',
+    (f) => f.is('fault'),
+    'geometry of the parts; our judgement of wear',
+  ),
+  'match.unconfirmed': owes(
+    'New part held against the old',
+    () => 'Part not confirmed against the old one',
+  ),
+  'plan.steps-to-go': owes(
+    'Every step',
+    (f) =>
+      `${f.value} ${f.is('phase')} ${f.value === 1 ? 'step' : 'steps'} to go: ${f.part.toLowerCase()}`,
+  ),
+  'press.not-done': owes('Every stroke', (f) => `${f.part}: not done`),
+  'press.not-right': owes('Every stroke right', (f) => `${f.part}: ${f.is('because')}`),
+  'press.unseen': owes('Everything to be seen', (f) => `${f.part}: not seen yet`),
+  'match.readings-to-go': owes(
+    'Readings of the old part',
+    (f) => `${f.part} of the old part: ${f.value} reading to go`,
+  ),
+  'match.encoder-unread': owes('Encoder of the old part', () => 'Encoder of the old part not read'),
+  'seat.unmeasured': owes('Seats measured', (f) => `${f.part} not measured`),
+  'seat.no-verdict': owes('A verdict on each seat', (f) => `No verdict on the ${f.part}`),
+  'seat.to-replace': owes(
+    'No seat that was given up',
+    (f) => `The ${f.part} has to be replaced and measured again`,
+  ),
+  'press.encoder-unchecked': owes('Encoder side checked', () => 'Encoder side not checked'),
+  'torque.procedure-missing': owes(
+    'A procedure',
+    () => 'No procedure on record for this nut: the lead enters it from the maker’s data',
+  ),
+  'torque.unchecked': owes(
+    'A procedure that a second person has checked',
+    () => 'Nobody has checked this procedure: check it or answer for it by name',
+  ),
+  'torque.stage-to-go': owes(
+    'Every stage',
+    (f) => `Stage ${f.value} of ${f.is('of')}: ${f.part.toLowerCase()}`,
+    'the maker’s procedure on record',
+  ),
+});

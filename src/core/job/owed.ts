@@ -1,0 +1,185 @@
+import { facts, itemsOf, type FactId, type Phase, type Task } from '../families/index.ts';
+import type { SeatKind } from '../fits/index.ts';
+import { dimensionNames, oneRow } from '../matching/index.ts';
+import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
+import { checksOf, judgeCheck, type Check } from '../proof/index.ts';
+import { saying, sentence, type Found, type RuleId, type Said } from '../rules/index.ts';
+import { procedureDone, walkProcedure } from '../torque/index.ts';
+import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { chosenPart, confirmed, conflictsOf, encoderState, readingsToGo } from './part-on-job.ts';
+import { benchOf } from './press-on-job.ts';
+import { seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
+import { overrideOf } from './state.ts';
+import { stations, type Station } from './stations.ts';
+
+/** Something a station still owes before it is done: not a verdict, only what is next. */
+export interface Owed extends Said {
+  /** The thing that has to be seen, where it is one. */
+  fact?: FactId;
+}
+
+/** What is still missing before a station is done, most urgent first. */
+export const owedAt = (station: Station, job: JobNow): Owed[] => owedBy[station](job);
+/** The same in words, for the main action. */
+export const missingFor = (station: Station, job: JobNow): string[] =>
+  owedAt(station, job).map(sentence);
+
+const owe = (rule: RuleId, found: Found = {}): Owed => saying(rule, 'owes', found);
+const when = (missing: unknown, rule: RuleId, found: Found = {}): Owed[] =>
+  missing ? [owe(rule, found)] : [];
+
+const owedBy: Record<Station, (job: JobNow) => Owed[]> = {
+  complaint: ({ state }) => when(!state.complaint, 'complaint.none'),
+  diagnose: ({ state: { diagnosis } }) => [
+    ...when(!diagnosis, 'diagnose.no-call'),
+    ...when(diagnosis && !namesBearing(diagnosis.suspectId), 'diagnose.not-bearing'),
+  ],
+  match: (job) => [
+    ...familyOwed(job),
+    ...when(!chosenPart(job), 'match.no-part'),
+    ...openItems(job).map((i) => owe('match.open-item', { part: i.name })),
+  ],
+  plan: (job) => [...familyOwed(job), ...walkOwed(job), ...routeOwed(job)],
+  'press-out': (job) => [
+    ...when(!workOf(job), 'press.no-geometry'),
+    ...tasksOwed(walkOf(job)?.out ?? [], job),
+    ...conflictsOf(job).map((c) => owe('match.conflict', { with: { fault: c.reason } })),
+    ...when(!confirmed(job), 'match.unconfirmed'),
+  ],
+  'press-in': (job) => tasksOwed(walkOf(job)?.in ?? [], job),
+  torque: (job) => [...stepsOwed(job, 'rebuild'), ...procedureOwed(job)],
+  prove: (job) => [
+    ...checksFor(job).flatMap((c) => checkOwed(c, job)),
+    ...when(!job.state.signed, 'prove.unsigned'),
+  ],
+};
+
+/** A call that names a bearing, not another part. */
+export const namesBearing = (suspectId: string): boolean => suspectId.startsWith('bearing-');
+
+/** Final checks of the job's family on its route. */
+export const checksFor = (job: JobNow): Check[] =>
+  checksOf(familyCodeOf(job), job.choices.plan?.value.route);
+
+function checkOwed(check: Check, { state }: JobNow): Owed[] {
+  if (!check.release) return [];
+  const answer = state.checks[check.id];
+  if (!answer) return [owe('prove.unchecked', { part: check.text })];
+  const bad = judgeCheck(check, answer).status === 'stop';
+  return when(bad, 'prove.not-right', { part: check.text });
+}
+
+function familyOwed(job: JobNow): Owed[] {
+  if (job.ctx.corner === 'unknown') return [owe('match.no-corner')];
+  return when(!familyOf(job), 'match.no-family');
+}
+
+function walkOwed(job: JobNow): Owed[] {
+  const family = familyOf(job);
+  return family && !walkOf(job) ? [owe('plan.not-walked', { part: family.name })] : [];
+}
+
+function routeOwed(job: JobNow): Owed[] {
+  const plan = job.choices.plan?.value;
+  if (!plan) return [owe('plan.no-route')];
+  const route = familyOf(job)?.routes.find((r) => r.id === plan.route);
+  return when(!route?.walked, 'plan.route-elsewhere');
+}
+
+/** What the job uses up and is neither here nor in the store, unless somebody answers for it. */
+export const openItems = (job: JobNow) =>
+  itemsOf(familyCodeOf(job)).filter(
+    (i) =>
+      !['in-hand', 'in-store'].includes(job.state.items[i.id] ?? '') &&
+      !overrideOf(job.state, openItemRule(i.id)),
+  );
+/** What an override for an item that is not here is called; its names are in signed records. */
+export const openItemRule = (itemId: string): string => `match.open-item:${itemId}`;
+export const itemOfRule = (rule: string): string | undefined =>
+  rule.startsWith('match.open-item:') ? rule.slice('match.open-item:'.length) : undefined;
+
+/** Rebuild steps answered for at another place: the shield by its interlock, the wheel by the final checks. */
+const elsewhere = ['shield', 'wheel'];
+
+function stepsOwed(job: JobNow, phase: Phase): Owed[] {
+  const done = job.state.stepsDone[phase];
+  const left = stepsOf(job, phase).filter(
+    (s) => !done.includes(s.id) && !(phase === 'rebuild' && elsewhere.includes(s.id)),
+  );
+  const next = left[0];
+  return next
+    ? [owe('plan.steps-to-go', { value: left.length, part: next.text, with: { phase } })]
+    : [];
+}
+
+function strokeOwed(operation: Operation, job: JobNow): Owed[] {
+  const part = operationNames[operation];
+  const stroke = job.state.strokes[operation];
+  if (!stroke) return [owe('press.not-done', { part })];
+  const bench = benchOf(job, operation);
+  const judged = bench && judgeStroke(stroke, bench);
+  if (judged?.status !== 'stop') return [];
+  return judged.verdicts
+    .slice(0, 1)
+    .map((v) => owe('press.not-right', { part, with: { because: sentence(v) } }));
+}
+
+function factOwed(fact: FactId, { state }: JobNow): Owed[] {
+  if (state.facts.includes(fact)) return [];
+  return [{ ...owe('press.unseen', { part: facts[fact].ask }), fact }];
+}
+
+function oldPartOwed(job: JobNow): Owed[] {
+  const readings = readingsToGo(job).map(({ d, n }) =>
+    owe('match.readings-to-go', { part: dimensionNames[d], value: n }),
+  );
+  const unread = !job.state.oldEncoder && !oneRow(kindOf(job));
+  return [...readings, ...when(unread, 'match.encoder-unread')];
+}
+
+function verdictOwed(seat: SeatKind, job: JobNow): Owed[] {
+  const decision = job.state.seatDecisions[seat];
+  if (!decision) return [owe('seat.no-verdict', { part: seatName(job, seat).toLowerCase() })];
+  const givenUp = decision === 'replace' && !overrideOf(job.state, `seat.${seat}`);
+  return when(givenUp, 'seat.to-replace', { part: seatPart(job, seat) });
+}
+
+const taskOwed: {
+  [K in Task['kind']]: (task: Extract<Task, { kind: K }>, job: JobNow) => Owed[];
+} = {
+  strip: (_task, job) => stepsOwed(job, 'strip'),
+  stroke: (task, job) => strokeOwed(task.operation, job),
+  facts: (task, job) => task.facts.flatMap((id) => factOwed(id, job)),
+  old: (_task, job) => oldPartOwed(job),
+  seats: (_task, job) =>
+    seatKinds(job)
+      .filter((k) => !job.state.seats[k])
+      .map((k) => owe('seat.unmeasured', { part: seatName(job, k) })),
+  verdict: (_task, job) => seatKinds(job).flatMap((k) => verdictOwed(k, job)),
+  encoder: (_task, job) =>
+    when(!['no-encoder', 'right'].includes(encoderState(job)), 'press.encoder-unchecked'),
+};
+
+/** What a station's tabs still owe, in their order. */
+const tasksOwed = (tasks: readonly Task[], job: JobNow): Owed[] =>
+  tasks.flatMap((task) => (taskOwed[task.kind] as (t: Task, j: JobNow) => Owed[])(task, job));
+
+/** A procedure that nobody has checked is used only when somebody answers for it. */
+export const procedureUnchecked = ({ ctx, state }: JobNow): boolean =>
+  ctx.procedure !== undefined && !ctx.procedure.checkedBy && !overrideOf(state, 'torque.unchecked');
+
+function procedureOwed(job: JobNow): Owed[] {
+  const { procedure } = job.ctx;
+  if (!procedure) return [owe('torque.procedure-missing')];
+  if (procedureUnchecked(job)) return [owe('torque.unchecked')];
+  if (procedureDone(procedure, job.state.stages)) return [];
+  const at = walkProcedure(procedure, job.state.stages).current;
+  const of = procedure.stages.length;
+  const part = procedure.stages[at]?.text ?? '';
+  return [owe('torque.stage-to-go', { value: at + 1, part, with: { of } })];
+}
+
+/** The station the job stands at: the first that is not done; undefined when all are. */
+export const currentStation = (done: readonly Station[]): Station | undefined =>
+  stations.find((s) => !done.includes(s));

@@ -1,0 +1,102 @@
+import {
+  candidates,
+  compare,
+  conflicts,
+  dimensionsOf,
+  meanOf,
+  readingsNeeded,
+  type CataloguePart,
+  type Comparison,
+  type DimensionId,
+  type OldPart,
+} from '../matching/index.ts';
+import type { Side } from '../parts.ts';
+import { kindOf } from './family-on-job.ts';
+import { cornerRecord, instrumentById, once, type JobNow } from './job-now.ts';
+
+export const partByNumber = (
+  { ctx }: JobNow,
+  number: string | undefined,
+): CataloguePart | undefined => ctx.parts.find((p) => p.number === number);
+/** The part that the unit's record names. */
+export const partOnRecord = (job: JobNow): CataloguePart | undefined =>
+  partByNumber(job, cornerRecord(job)?.partNumber);
+/** The part the job is working with: chosen by hand, else what the unit's record names. */
+export const chosenPart = (job: JobNow): CataloguePart | undefined =>
+  partByNumber(job, job.choices.match?.value.partNumber ?? cornerRecord(job)?.partNumber);
+
+/** Where the sensor sits: the unit's record, else the side that the old part's encoder faced; undefined when neither says. */
+export const sensorSide = (job: JobNow): Side | undefined =>
+  cornerRecord(job)?.sensorSide ?? job.state.oldEncoder?.side;
+
+export type EncoderState = 'no-encoder' | 'side-unknown' | 'unchecked' | 'reversed' | 'right';
+
+/** How the new bearing's encoder stands to the sensor, as far as it has been checked. */
+export function encoderState(job: JobNow): EncoderState {
+  if (chosenPart(job)?.bearing.encoder.kind === 'none') return 'no-encoder';
+  const sensor = sensorSide(job);
+  const checked = job.state.encoderChecked;
+  if (!sensor) return 'side-unknown';
+  if (!checked) return 'unchecked';
+  return checked.side === sensor ? 'right' : 'reversed';
+}
+
+/** The old part as far as the job has read it. */
+export const oldPart = once((job): OldPart => {
+  const { state } = job;
+  const named = partOnRecord(job);
+  return {
+    kind: kindOf(job),
+    readings: state.oldReadings,
+    // Readings of an instrument that is no longer on record are in doubt altogether.
+    doubtMm: instrumentById(job, state.oldInstrumentId)?.doubtMm ?? Infinity,
+    ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}),
+    ...state.oldPoints,
+    ...(named ? { ratingKn: named.bearing.staticRatingKn } : {}),
+  };
+});
+
+/** Parts that may be right: all that lie near what was read, or near the part on record. */
+export const candidatesFor = once((job): Comparison[] =>
+  candidates(
+    oldPart(job),
+    job.ctx.parts.filter((p) => p.kind === kindOf(job)),
+  ),
+);
+export const chosenComparison = once((job): Comparison | undefined => {
+  const part = chosenPart(job);
+  return part && compare(oldPart(job), part);
+});
+
+/** The part on the job has been held against the old one since it was chosen. */
+export function confirmed(job: JobNow): boolean {
+  const part = chosenPart(job);
+  return (
+    part !== undefined &&
+    job.state.partConfirmed === part.number &&
+    chosenComparison(job)?.status !== 'stop'
+  );
+}
+
+/** Readings of old part and seats that cannot all be true. */
+export const conflictsOf = once((job): { field: string; reason: string }[] => {
+  const { state } = job;
+  const middle = (rows: readonly (readonly number[])[] | undefined) => meanOf(rows?.flat());
+  const sizes = Object.fromEntries(
+    Object.entries(state.oldReadings).map(([d, list]) => [d, meanOf(list)]),
+  );
+  const seats = {
+    boreMm: middle(state.seats.bore?.readingsMm),
+    journalMm: middle(state.seats.journal?.readingsMm),
+  };
+  return conflicts(sizes, seats, partOnRecord(job)?.bearing.widthMm);
+});
+
+/** Readings of the old part that are still owed, by dimension. */
+export const readingsToGo = (job: JobNow): { d: DimensionId; n: number }[] =>
+  dimensionsOf(kindOf(job))
+    .map((d) => ({
+      d,
+      n: Math.max(0, readingsNeeded(d) - (job.state.oldReadings[d]?.length ?? 0)),
+    }))
+    .filter(({ n }) => n > 0);

@@ -1,0 +1,191 @@
+import {
+  bearingNormal,
+  frictions,
+  fromLimits,
+  gripLostMm,
+  gripWarmMm,
+  holds,
+  hoopMpa,
+  judgeDamage,
+  judgeSeat,
+  limitsMm,
+  pressureMpa,
+  racewayChangeMm,
+  smoothingShare,
+  yieldMpa,
+  yieldsAtMm,
+  type FitChain,
+  type SeatKind,
+  type SeatResult,
+} from '../fits/index.ts';
+import { atTwenty } from '../matching/index.ts';
+import {
+  classFits,
+  seatsOf,
+  workFrom,
+  type Fits,
+  type SeatSpec,
+  type Work,
+} from '../press/index.ts';
+import { gravestFirst, verdict, type Verdict } from '../verdict.ts';
+import { familyCodeOf } from './family-on-job.ts';
+import { cornerRecord, instrumentById, once, onceEach, type JobNow } from './job-now.ts';
+import { chosenPart, sensorSide } from './part-on-job.ts';
+import { schoolOf } from './school-on-job.ts';
+
+/** Parts of the strokes; undefined when the unit's record or the part is missing, never guessed. */
+export const workOf = once((job): Work | undefined =>
+  workFrom(familyCodeOf(job), cornerRecord(job), chosenPart(job)?.bearing, sensorSide(job)),
+);
+
+/** A seat of the job's parts; undefined where they are not on record or have none of this kind. */
+export function seatOf(job: JobNow, kind: SeatKind): SeatSpec | undefined {
+  const work = workOf(job);
+  return work && seatsOf(work)[kind];
+}
+
+/** Seats that have to be measured on this job; none while the parts are not on record. */
+export const seatKinds = once((job): SeatKind[] => {
+  const work = workOf(job);
+  return work ? (Object.keys(seatsOf(work)) as SeatKind[]) : [];
+});
+
+/** What carries a seat: "knuckle", "axle tube". */
+export const seatPart = (job: JobNow, kind: SeatKind): string =>
+  seatOf(job, kind)?.part ?? (kind === 'bore' ? 'housing' : 'shaft');
+
+/** The seat by its whole name: "Knuckle bore". */
+export function seatName(job: JobNow, kind: SeatKind): string {
+  const name = `${seatPart(job, kind)} ${kind}`;
+  return name.slice(0, 1).toUpperCase() + name.slice(1);
+}
+
+/** Readings of a seat as they were taken, with the instrument's zero and the part's temperature. */
+export interface TakenSeat {
+  readingsMm: readonly (readonly number[])[];
+  instrumentId: string;
+  zeroMm?: number | undefined;
+  partC?: number | undefined;
+}
+
+/** Verdict on readings of a seat, kept or still being typed; undefined while geometry or instrument is missing. */
+export function judgeReadings(
+  job: JobNow,
+  kind: SeatKind,
+  { readingsMm, instrumentId, zeroMm, partC }: TakenSeat,
+): SeatResult | undefined {
+  const instrument = instrumentById(job, instrumentId);
+  const seat = seatOf(job, kind);
+  const record = cornerRecord(job);
+  if (!seat || !instrument || !record) return undefined;
+  return judgeSeat({
+    kind,
+    part: seatName(job, kind).toLowerCase(),
+    readingsMm: readingsMm.map((row) =>
+      row.map((valueMm) => atTwenty({ valueMm, zeroMm, partC }, seat.material)),
+    ),
+    instrument,
+    nominalMm: seat.nominalMm,
+    toleranceClass: seat.toleranceClass,
+    classSource: `${seat.toleranceClass}, ${record.source}`,
+  });
+}
+
+/** Verdict on the kept readings of a seat; undefined before they are read. */
+export const seatResult = onceEach((job, kind: SeatKind): SeatResult | undefined => {
+  const read = job.state.seats[kind];
+  const seat = seatOf(job, kind);
+  const result = read && judgeReadings(job, kind, read);
+  if (!result || !seat) return undefined;
+  const marks = job.state.damage[kind];
+  const more = [
+    ...(marks ? judgeDamage(seatPart(job, kind), marks) : []),
+    ...warmVerdict(kind, result, seat),
+  ];
+  // A seat with a mark on it is no longer simply good.
+  const own =
+    more.length > 0 ? result.verdicts.filter((v) => v.status !== 'good') : result.verdicts;
+  return { ...result, verdicts: gravestFirst([...own, ...more]) };
+});
+
+/** How much warmer than the shop a housing runs on the road, K (judgement). */
+const serviceK = 60;
+
+/** An aluminium housing gives grip back when it is warm: what is left then. */
+function warmVerdict(
+  kind: SeatKind,
+  { interference }: SeatResult,
+  { nominalMm, material }: SeatSpec,
+): Verdict[] {
+  if (kind !== 'bore' || material !== 'aluminium') return [];
+  const left = gripWarmMm(interference.likely, nominalMm, 'aluminium', serviceK);
+  if (left > 0) return [];
+  return [verdict('seat.warm', { value: left, min: 0, unit: 'mm', with: { serviceK } })];
+}
+
+/** Fits of the two seats: measured where they were read, classes where not. */
+export const fitsOf = once((job): Fits | undefined => {
+  const work = workOf(job);
+  if (!work) return undefined;
+  const bore = seatResult(job, 'bore')?.interference;
+  const journal = seatResult(job, 'journal')?.interference;
+  return {
+    ...classFits(work),
+    ...(bore ? { bore } : {}),
+    ...(journal ? { journal } : {}),
+    measured: { bore: bore !== undefined, journal: journal !== undefined },
+  };
+});
+
+/** Roughness heights Rz of a turned or bored seat and a ground ring together, mm (judgement; measured where it can be). */
+const bothRz = { mean: 0.008, sd: 0.002 };
+
+/** What a measured fit does to the parts: pressure, stresses against yield, loss of clearance, what it can hold. Likely values. */
+export function fitEffects(job: JobNow, kind: SeatKind) {
+  const work = workOf(job);
+  const result = seatResult(job, kind);
+  const seat = seatOf(job, kind);
+  if (!work || !seat || !result) return undefined;
+  const { fit, lengthMm } = seat;
+  const { bearing: b } = work;
+  const tightMm = Math.max(0, result.interference.likely - smoothingShare * bothRz.mean);
+  const whole = { ...fit, interferenceMm: tightMm };
+  const race =
+    kind === 'bore'
+      ? racewayChangeMm('outer', tightMm, b.outerMm, b.pitchMm + b.ballMm, fit.outerDiameterMm)
+      : racewayChangeMm('inner', tightMm, b.boreMm, b.pitchMm - b.ballMm, fit.innerBoreMm);
+  return {
+    pressureMpa: pressureMpa(whole),
+    hoopMpa: hoopMpa(whole).outerMpa,
+    yieldMpa: kind === 'bore' ? yieldMpa[fit.outerMaterial] : undefined,
+    clearanceLossMm: Math.abs(race),
+    ...holds(whole, frictions.oiled.low, lengthMm),
+  };
+}
+
+/** The chain of a seat that was read, for its spread; undefined before. What is not on record is left out, not guessed. */
+export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
+  const work = workOf(job);
+  const result = seatResult(job, kind);
+  const instrument = instrumentById(job, job.state.seats[kind]?.instrumentId);
+  const spec = seatOf(job, kind);
+  if (!work || !spec || !result || !instrument) return undefined;
+  const { fit, lengthMm, nominalMm } = spec;
+  const bore = kind === 'bore';
+  const seat = { mean: result.meanMm, sd: instrument.doubtMm / 2 };
+  const limits = limitsMm(nominalMm, bearingNormal(nominalMm, bore ? 'outside' : 'bore'));
+  const ring = fromLimits(limits.lowMm, limits.highMm);
+  const radialN = cornerRecord(job)?.limits?.radialN;
+  const creeps = !bore && radialN !== undefined;
+  const friction = frictions[schoolOf(job).film];
+  return {
+    fit,
+    lengthMm,
+    ...(bore
+      ? { inside: ring, outside: seat, tightMm: yieldsAtMm(fit) }
+      : { inside: seat, outside: ring }),
+    roughness: bothRz,
+    friction: fromLimits(friction.low, friction.high, 2),
+    creepMm: creeps ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm) : 0,
+  };
+}

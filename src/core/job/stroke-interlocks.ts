@@ -1,0 +1,124 @@
+import { factIds, facts, strokesIn, type Task, type Walk } from '../families/index.ts';
+import { hammer, judgeStack, operationNames, type Operation } from '../press/index.ts';
+import { type RuleId } from '../rules/index.ts';
+import type { EventBody } from '../schemas/events.ts';
+import { walkOf } from './family-on-job.ts';
+import { refuse, type Refusal } from './interlocks.ts';
+import type { JobNow } from './job-now.ts';
+import { encoderState, sensorSide } from './part-on-job.ts';
+import { benchOf, pressById, stackOf } from './press-on-job.ts';
+import { seatKinds, seatName } from './seats-on-job.ts';
+import { overrideOf } from './state.ts';
+
+/** Some stroke or fact that says the old bearing has left its seat. */
+export const bearingIsOut = ({ strokes, facts: seen }: JobNow['state']): boolean =>
+  (['bearing-out', 'cartridge-out', 'shaft-bearing-off'] as const).some((o) => o in strokes) ||
+  (['shell-drawn', 'rings-driven-out'] as const).some((f) => seen.includes(f));
+
+/** Order of the metal: what must be true before a stroke begins. */
+export function beforeStroke(operation: Operation, job: JobNow, by?: string): Refusal | undefined {
+  const unread = cautionRefusal(job, by);
+  if (unread) return unread;
+  const walk = walkOf(job);
+  const tasks = walk && [walk.out, walk.in].find((list) => strokesIn(list).includes(operation));
+  // Studs are changed whenever the need arises; every other stroke belongs to its family.
+  if (!walk || !tasks) {
+    const part = operationNames[operation];
+    const stud = operation === 'stud-out' || operation === 'stud-in';
+    return stud ? undefined : refuse('operation', 'press.not-here', { part });
+  }
+  return (
+    orderRefusal(operation, tasks, job) ??
+    (tasks === walk.in && strokesIn(tasks)[0] === operation
+      ? fittingRefusal(tasks, job)
+      : undefined) ??
+    factRefusal(operation, walk, job)
+  );
+}
+
+/** Each who pumps has read the press caution once a job. */
+function cautionRefusal({ state }: JobNow, by: string | undefined): Refusal | undefined {
+  const readers = state.cautionsRead['press'] ?? [];
+  const read = by === undefined ? readers.length > 0 : readers.includes(by);
+  return read ? undefined : refuse('operation', 'press.caution');
+}
+
+function orderRefusal(
+  operation: Operation,
+  tasks: readonly Task[],
+  { state }: JobNow,
+): Refusal | undefined {
+  const order = strokesIn(tasks);
+  const earlier = order.slice(0, order.indexOf(operation)).find((o) => !state.strokes[o]);
+  return earlier && refuse('operation', 'press.order', { part: operationNames[earlier] });
+}
+
+/** The first fitting stroke waits for seats and encoder. */
+const fittingRefusal = (tasks: readonly Task[], job: JobNow): Refusal | undefined =>
+  seatsRefusal(job) ?? (tasks.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined);
+
+function factRefusal(operation: Operation, walk: Walk, { state }: JobNow): Refusal | undefined {
+  const asked = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
+  const lock = factIds
+    .filter((id) => asked.includes(id) && !state.facts.includes(id))
+    .map((id) => facts[id].locks)
+    .find((l) => l?.before.includes(operation));
+  return lock && refuse('operation', lock.rule);
+}
+
+/** Nothing goes on to a seat that has no verdict, or a bad one. */
+function seatsRefusal(job: JobNow): Refusal | undefined {
+  for (const seat of seatKinds(job)) {
+    const part = seatName(job, seat).toLowerCase();
+    const decision = job.state.seatDecisions[seat];
+    if (!decision) return refuse('operation', 'press.seat-verdict', { part });
+    if (decision === 'replace' && !overrideOf(job.state, `seat.${seat}`))
+      return refuse('operation', 'press.seat-replace', { part });
+  }
+  return undefined;
+}
+
+function encoderRefusal(job: JobNow): Refusal | undefined {
+  switch (encoderState(job)) {
+    case 'no-encoder':
+    case 'right':
+      return undefined;
+    case 'side-unknown':
+      return refuse('operation', 'press.sensor-side');
+    case 'unchecked':
+      return refuse('operation', 'press.encoder');
+    case 'reversed': {
+      const faces = job.state.encoderChecked?.side ?? '';
+      const sides = { faces, sensor: sensorSide(job) ?? '' };
+      return refuse('operation', 'press.encoder-reversed', { with: sides });
+    }
+  }
+}
+
+/** Traces after which nothing is recorded until the stroke was made again. */
+const badTraces: Partial<Record<EventBody<'stroke-traced'>['call'], RuleId>> = {
+  cocked: 'press.cocked',
+  galling: 'press.galling',
+  stuck: 'press.stuck',
+};
+
+/** Why a stroke may not be kept as it was done. */
+export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
+  const early = beforeStroke(b.operation, job);
+  if (early) return early;
+  const stack = stackOf(job, b.stack);
+  if (!stack) return refuse('stack', 'kit.piece');
+  if (!pressById(job, b.pressId)) return refuse('pressId', 'kit.press', { part: b.pressId });
+  const bench = benchOf(job, b.operation, b.pressId);
+  if (!bench) return refuse('operation', 'press.geometry');
+  const judged = judgeStack(stack, bench);
+  const [gravest] = judged.verdicts;
+  if (judged.status === 'stop' && gravest) return { field: 'stack', ...gravest };
+  const driven = b.pressId === hammer.id;
+  const traced = driven ? undefined : job.state.traces[b.operation]?.call;
+  const again = traced && badTraces[traced];
+  if (again) return refuse('operation', again);
+  if (b.peakKn === undefined && !driven) return refuse('peakKn', 'stroke.no-force');
+  const unmeasured = bench.requirement.fitting && b.depthMm === undefined;
+  return unmeasured ? refuse('depthMm', 'press.depth') : undefined;
+}

@@ -1,0 +1,99 @@
+import { practice, ruleTable } from '../rules/rule.ts';
+
+const maker = 'the maker’s procedure on record';
+
+export const torqueRules = ruleTable({
+  'torque.locked': {
+    title: 'Locked and seen',
+    says: ['good'],
+    source: maker,
+    sentence: () => 'Locked and seen.',
+  },
+  'torque.below': {
+    title: 'Up to the window',
+    says: ['check'],
+    source: maker,
+    digits: 0,
+    sentence: (f) =>
+      `Below the window by ${(f.min - f.value).toFixed(0)}: keep pulling, one smooth pull, and record again.`,
+  },
+  'torque.over': {
+    title: 'Not over the window',
+    says: ['stop'],
+    source: maker,
+    digits: 0,
+    sentence: (f) => `Over by ${(f.value - f.max).toFixed(0)}: slacken, begin again at stage 1.`,
+  },
+  'torque.over-stretch': {
+    title: 'A stretch fastener taken too far is spoilt',
+    says: ['stop'],
+    source: maker,
+    digits: 0,
+    sentence: (f) =>
+      `Over by ${(f.value - f.max).toFixed(0)} on a stretch fastener: it is spoilt. Fit a new one and begin again at stage 1.`,
+  },
+  'torque.in-window': {
+    title: 'In the window',
+    says: ['good'],
+    source: maker,
+    digits: 0,
+    sentence: () => 'In the window.',
+  },
+  'torque.no-reading': {
+    title: 'A torque is read, never filled in',
+    says: ['stop', 'refuses'],
+    source: practice,
+    sentence: () => 'Type what the tool showed: a reading is never filled in for you.',
+  },
+  'torque.no-procedure': {
+    title: 'No figure without a procedure',
+    says: ['refuses'],
+    source: practice,
+    sentence: () =>
+      'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.',
+  },
+  'torque.no-stage': {
+    title: 'A stage of this procedure',
+    says: ['refuses'],
+    source: maker,
+    sentence: (f) => `This procedure has no stage “${f.part}”.`,
+  },
+  'torque.order': {
+    title: 'Stages in order',
+    says: ['refuses'],
+    source: maker,
+    sentence: (f) =>
+      f.is('restart')
+        ? 'Out of order: the last reading was over, so the procedure begins again at stage 1.'
+        : `Out of order: stage ${f.is('stage')} (${f.part}) is not in its window yet.`,
+  },
+  'wrench.none': {
+    title: 'A tool that shows torque',
+    says: ['stop'],
+    source: 'record of the tool',
+    sentence: (f) => `${f.part} shows no torque.`,
+  },
+  'wrench.range': {
+    title: 'From a fifth to the whole of its range',
+    says: ['check', 'stop'],
+    source: 'ISO 6789-1',
+    digits: 0,
+    sentence: (f) =>
+      f.value > f.max
+        ? `${f.part} ends at ${f.most} N·m. Take a larger one or a multiplier.`
+        : `${f.value} N·m is below the fifth of ${f.part}'s range where it can be trusted.`,
+  },
+  'wrench.calibration': {
+    title: 'Calibration not run out',
+    says: ['check'],
+    source: 'record of the tool',
+    sentence: (f) =>
+      `Calibration of ${f.part} ran out on ${f.is('due')}. It will be noted on the card.`,
+  },
+  'wrench.good': {
+    title: 'A tool that can do it',
+    says: ['good'],
+    source: 'ISO 6789-1',
+    sentence: (f) => `${f.part} can do it.`,
+  },
+});
