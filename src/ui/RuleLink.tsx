@@ -1,21 +1,9 @@
 import { createContext, useContext } from 'react';
 import { sentence, type Said } from '../core/rules/index.ts';
+import { ruleHref, type DecidedAt } from '../core/rules/address.ts';
 
-/** Where a verdict was decided: a station of a job, with its address. */
-export interface DecidedAt {
-  what: string;
-  href: string;
-}
+/** Where the verdicts of a screen are decided: a station of a job. */
 export const DecidedAtContext = createContext<DecidedAt | undefined>(undefined);
-
-/** Address of a rule on the Rules page, with what it found here. */
-export function ruleHref(said: Said, at: DecidedAt | undefined): string {
-  const { rule, role, part, value, min, max, unit, with: more, source } = said;
-  const found = { rule, role, part, value, min, max, unit, with: more, source };
-  const query = new URLSearchParams({ found: JSON.stringify(found) });
-  if (at) query.set('at', JSON.stringify(at));
-  return `/rules?${query.toString()}#${rule}`;
-}
 
 /** What a rule says here; tapped, it shows the rule with its figures and its source. */
 export function RuleLink({ said }: { said: Said }) {

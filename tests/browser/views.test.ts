@@ -25,6 +25,7 @@ const views: readonly (readonly [
   ['ear', '04', 'diagnose', /Ear$/u],
   ['wheel speed', '04', 'diagnose', /Wheel speed$/u],
   ['tables', undefined, '/tables'],
+  ['rules', undefined, '/rules'],
   ['match', '21', 'match'],
   ['bench list', '21', 'match', /On the bench/u],
   ['another family', '12', 'plan'],

@@ -115,6 +115,7 @@ describe('marks on a seat', () => {
       status: 'stop',
       rule: 'seat.seal-track',
     });
+    expect(judgeDamage('hub', { ...mark, nickDepthMm: 0.6 })[0]!.rule).toBe('seat.nick-depth');
     expect(judgeDamage('hub', { ...mark, nickShare: 0.2 })[0]!.rule).toBe('seat.nick-share');
     expect(
       judgeDamage('knuckle', { ...mark, nickShare: 0, nickDepthMm: 0, grooved: true }).map(

@@ -206,6 +206,15 @@ describe('seat', () => {
       ]).verdicts.map((v) => v.rule),
     ).toContain('seat.taper');
   });
+  it('says which way a seat lies outside its class while the ring still grips', () => {
+    // P7 over 50 up to 80 mm is −21/−51 µm (ISO 286-2:2010, memory); the gauge is off by 3 µm at most.
+    const loose = seat([
+      [75.984, 75.984],
+      [75.984, 75.984],
+      [75.984, 75.984],
+    ]).verdicts[0]!;
+    expect(loose).toMatchObject({ status: 'check', rule: 'seat.size', with: { way: 'looser' } });
+  });
   it('will not judge a seat by calliper', () =>
     expect(
       seat(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork, piece } from '../../../tests/example.ts';
-import type { CornerRecord } from '../parts.ts';
-import type { Choices, EventBody, EventType, JobEvent } from '../schemas/events.ts';
+import { context, event, job } from '../../../tests/job-example.ts';
+import type { Choices, EventBody, JobEvent } from '../schemas/events.ts';
 import {
   cornerOfJob,
   currentStation,
@@ -19,77 +19,12 @@ import {
   seatResult,
   sensorSide,
   spine,
-  type JobContext,
   type JobNow,
 } from './index.ts';
 import type { FactId } from '../families/index.ts';
-import { plainBook } from '../diagnosis/index.ts';
 import { compare } from '../matching/index.ts';
 
-const { knuckle, hub, bearing } = exampleWork;
-const record = (over: Partial<CornerRecord> = {}): CornerRecord => ({
-  family: 'P1',
-  partNumber: 'A1',
-  sensorSide: 'inboard',
-  knuckle,
-  hub,
-  source: 'made up',
-  ...over,
-});
-const context = (over: Partial<CornerRecord> = {}, encoder = bearing.encoder): JobContext => ({
-  unit: {
-    id: 'u',
-    fleetNo: '1',
-    name: 'Hatch',
-    maker: 'Made up',
-    layout: 'front',
-    odometerKm: 1000,
-    tyre: '195/65R15',
-    corners: { LF: record(over) as never },
-    fasteners: {},
-  },
-  corner: 'LF',
-  parts: [
-    {
-      number: 'A1',
-      maker: 'Made up',
-      kind: 'ring-set',
-      bearing: { ...bearing, encoder },
-      stock: 1,
-      priceMinor: 1,
-      currency: 'EUR',
-      leadDays: 0,
-      snapRingIncluded: true,
-    },
-  ],
-  adapters: [
-    piece('disc', 74, 0, 12),
-    piece('ring', 75, 68, 30),
-    piece('support', 110, 84, 20),
-    piece('sleeve', 52, 44, 60),
-  ],
-  presses: [{ id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 }],
-  instruments: [{ id: 'gauge', name: 'gauge', doubtMm: 0.003 }],
-  wrenches: [],
-  book: plainBook,
-});
-
-let seq = 0;
-const event = <T extends EventType>(type: T, body: EventBody<T>): JobEvent =>
-  ({
-    seq: ++seq,
-    id: String(seq),
-    jobId: 'j',
-    type,
-    body,
-    byId: 'rafe',
-    atMs: seq * 60_000,
-  }) as JobEvent;
-const job = (events: JobEvent[], ctx = context(), choices: Choices = {}): JobNow => ({
-  ctx,
-  state: project(events),
-  choices,
-});
+const { knuckle, bearing } = exampleWork;
 const seatsJudged = (['bore', 'journal'] as const).map((seat) =>
   event('seat-judged', { seat, decision: 'reuse' }),
 );

@@ -244,6 +244,19 @@ const kitNear = (bench: Bench) =>
     ),
   );
 
+describe('the stack and its press', () => {
+  const bench = exampleBench('bearing-in');
+  const rules = (s: Stack, b: Bench = bench) => judgeStack(s, b).verdicts.map((v) => v.rule);
+  const whole = { cap: disc, pusher: ring, support };
+  it('needs something under the work', () =>
+    expect(rules({ cap: disc, pusher: ring })).toContain('press.no-support'));
+  it('does not ask more than the press gives, counted on what may come', () => {
+    const weak = (capacityKn: number) => ({ ...bench, press: { ...bench.press, capacityKn } });
+    expect(rules(whole, weak(bench.forceKn.high - 0.1))).toContain('press.capacity');
+    expect(rules(whole, weak(bench.forceKn.high + 0.1))).not.toContain('press.capacity');
+  });
+});
+
 describe('solver', () => {
   const all = exampleBenches();
   it('has a stroke of every kind, and a kit that sets up each on some tool', () => {
@@ -311,6 +324,10 @@ describe('stroke', () => {
       'stroke.past',
       'stroke.capacity',
     ]);
+  });
+  it('says of a removal that needs more than rust explains', () => {
+    const off = { ...exampleBench('bearing-out'), forceKn: { low: 3, likely: 6, high: 9 } };
+    expect(judgeReading({ travelMm: 0.5, forceKn: 9.1 }, off).rule).toBe('stroke.break-away');
   });
   it('is a warning above the band and Stop from half as much again', () => {
     const status = (forceKn: number) =>

@@ -95,6 +95,10 @@ describe('procedure', () => {
       calibrationDue: '2026-01-01',
     };
     expect(judgeWrench(wrench, 120, '2025-06-01').map((v) => v.status)).toEqual(['good']);
+    expect(judgeWrench({ id: 'b', name: 'Bar', type: 'hand' }, 30, '2025-06-01')[0]).toMatchObject({
+      status: 'stop',
+      rule: 'wrench.none',
+    });
     expect(judgeWrench(wrench, 30, '2025-06-01')[0]).toMatchObject({
       status: 'check',
       rule: 'wrench.range',

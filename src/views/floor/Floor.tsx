@@ -47,6 +47,9 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           </p>
         </div>
         <div className="two">
+          <a className="btn q" href="/rules">
+            Rules
+          </a>
           <a className="btn q" href="/parts">
             Parts
           </a>

@@ -1,3 +1,4 @@
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import {
@@ -123,7 +124,9 @@ export function SeatVerdictBody({
       }
       side={
         <>
-          <Call status={status}>{sentence(result.verdicts[0]!)}</Call>
+          <Call status={status}>
+            <RuleLink said={result.verdicts[0]!} />
+          </Call>
           <section>
             <h2>Seats</h2>
             {kinds.map((k) => (

@@ -1,4 +1,4 @@
-import { sentence } from '../../core/rules/index.ts';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useState, type ReactNode } from 'react';
 import { Play, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
 import {
@@ -428,7 +428,9 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
     return (
       <Call status={recorded.status}>
         {recorded.verdicts.map((v) => (
-          <p key={v.rule}>{sentence(v)}</p>
+          <p key={v.rule}>
+            <RuleLink said={v} />
+          </p>
         ))}
       </Call>
     );
@@ -448,7 +450,9 @@ function TheCall({ stroke: { judgement, live, recorded, refused, solved } }: { s
   return (
     <Call status={status}>
       {texts.slice(0, 2).map((v) => (
-        <p key={v.rule}>{sentence(v)}</p>
+        <p key={v.rule}>
+          <RuleLink said={v} />
+        </p>
       ))}
       {status === 'stop' && solved.solutions[0] && !refused && (
         <p>

@@ -1,4 +1,4 @@
-import { sentence } from '../../core/rules/index.ts';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useState } from 'react';
 import { checksFor, missingFor } from '../../core/job/index.ts';
 import { judgeCheck, recheckKm, type Check } from '../../core/proof/index.ts';
@@ -173,7 +173,7 @@ function CheckRow({ check: c }: { check: Check }) {
         <b>{c.text}</b>
         {verdict && (
           <span className="note">
-            {sentence(verdict)} {view.people.find((p) => p.id === answer.byId)?.name}
+            <RuleLink said={verdict} /> {view.people.find((p) => p.id === answer.byId)?.name}
           </span>
         )}
         {!verdict && !c.release && <span className="cap">may stay open</span>}

@@ -12,6 +12,7 @@ import { layoutNames } from '../../core/diagnosis/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { Keys } from './Keys.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
@@ -39,7 +40,9 @@ export function JobSheet({
         <Head />
         <Spine open={station} />
         <main className="body-of-station grid min-h-0">
-          <OpenStation value={station}>{children}</OpenStation>
+          <OpenStation value={station}>
+            <DecidedAtContext value={decidedAt(first, station)}>{children}</DecidedAtContext>
+          </OpenStation>
         </main>
       </div>
       <ConflictDialog />
@@ -47,6 +50,12 @@ export function JobSheet({
     </JobProvider>
   );
 }
+
+/** What verdicts on this screen say of where they were decided. */
+const decidedAt = (view: JobView, station: Station | 'card') => ({
+  what: `Job ${view.job.number}, ${station === 'card' ? 'Job card' : stationNames[station]}`,
+  href: `/jobs/${view.job.id}/${station}`,
+});
 
 function Head() {
   const { view, who, setWho } = useJob();

@@ -1,0 +1,353 @@
+import { describe, expect, it } from 'vitest';
+import { exampleWork } from '../../../tests/example.ts';
+import { context, event, job } from '../../../tests/job-example.ts';
+import { facts, strokesIn, walks, type FactId, type FamilyCode } from '../families/index.ts';
+import type { Operation } from '../press/index.ts';
+import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
+import type { Procedure } from '../torque/index.ts';
+import { judgeCheck } from '../proof/index.ts';
+import { checksFor, owedAt, refusal, type JobContext, type Station } from './index.ts';
+
+const cautioned = event('caution-read', { cautionId: 'press' });
+const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>> = {}) =>
+  event('stroke-recorded', {
+    operation,
+    pressId: 'p',
+    stack: { pusherId: 'ring' },
+    peakKn: 6,
+    depthMm: 41.5,
+    ...more,
+  });
+
+/** Every thing to be seen that locks a stroke of a walked family, with that stroke. */
+const locks = (Object.keys(walks) as FamilyCode[]).flatMap((code) => {
+  const walk = walks[code]!;
+  const tasks = [...walk.out, ...walk.in];
+  const asked = tasks.flatMap((t) => (t.kind === 'facts' ? t.facts : []));
+  return asked.flatMap((id) =>
+    (facts[id].locks?.before ?? [])
+      .filter((o) => strokesIn(tasks).includes(o))
+      .map((operation) => ({ code, id, operation, asked, rule: facts[id].locks!.rule })),
+  );
+});
+
+describe('things to be seen', () => {
+  // What must be seen first: common practice, no published source.
+  it.each(locks)('$code: $operation waits for $id and for nothing else then', (lock) => {
+    const { code, id, operation, asked, rule } = lock;
+    const bare = context({
+      family: code,
+      partNumber: undefined,
+      knuckle: undefined,
+      hub: undefined,
+    });
+    const walk = walks[code]!;
+    const done = [...strokesIn(walk.out), ...strokesIn(walk.in)];
+    const earlier = done.slice(0, done.indexOf(operation)).map((o) => stroke(o));
+    const seen = (ids: readonly FactId[]) => ids.map((factId) => event('fact-seen', { factId }));
+    const side = { side: 'inboard', method: 'viewing-card' } as const;
+    const rest = [cautioned, ...earlier, event('encoder-checked', side)];
+    const now = (events: JobEvent[]) =>
+      refusal(
+        'stroke-reading',
+        { operation, travelMm: 1, forceKn: 1, typed: '1' },
+        job(events, bare),
+      )?.rule;
+    expect(now([...rest, ...seen(asked.filter((x) => x !== id))])).toBe(rule);
+    expect(now([...rest, ...seen(asked)])).toBeUndefined();
+  });
+});
+
+const nut: Procedure = {
+  id: 'n',
+  name: 'nut',
+  fastener: 'nut',
+  stretch: false,
+  singleUse: true,
+  thread: 'dry',
+  hexMm: 32,
+  source: 'made up',
+  checkedBy: 'Ines',
+  stages: [
+    { id: 'a', kind: 'torque', value: 120, tolerance: 6, text: 'Seat', why: '', wheel: 'air' },
+  ],
+};
+const withNut = (over: Partial<Procedure> = {}): JobContext => ({
+  ...context(),
+  procedure: { ...nut, ...over },
+  wrenches: [{ id: 'w', name: 'W', type: 'click', minNm: 20, maxNm: 200 }],
+});
+const ready: JobEvent[] = [
+  cautioned,
+  event('seat-judged', { seat: 'bore', decision: 'reuse' }),
+  event('seat-judged', { seat: 'journal', decision: 'reuse' }),
+  event('encoder-checked', { side: 'inboard', method: 'viewing-card' }),
+];
+const bearingIn = (more: Partial<EventBody<'stroke-recorded'>> = {}) => ({
+  operation: 'bearing-in' as const,
+  pressId: 'p',
+  stack: { capId: 'disc', pusherId: 'ring', supportId: 'support' },
+  peakKn: 6,
+  depthMm: 41.5,
+  ...more,
+});
+const seat = {
+  seat: 'bore' as const,
+  readingsMm: [
+    [75.96, 75.96],
+    [75.96, 75.96],
+  ],
+  instrumentId: 'gauge',
+};
+const stage = (more: Partial<EventBody<'stage-recorded'>> = {}) => ({
+  stageId: 'a',
+  toolId: 'w',
+  actual: 120,
+  typed: '120',
+  ...more,
+});
+
+interface Refused<T extends EventType = EventType> {
+  what: string;
+  type: T;
+  body: EventBody<T>;
+  rule: string;
+  field: string;
+  events?: JobEvent[];
+  ctx?: JobContext;
+}
+const refused = <T extends EventType>(
+  what: string,
+  type: T,
+  body: EventBody<T>,
+  rule: string,
+  field: string,
+  more: Pick<Refused, 'events' | 'ctx'> = {},
+): Refused => ({ what, type, body, rule, field, ...more });
+const { peakKn: _force, ...unread } = bearingIn();
+const { actual: _actual, ...unreadStage } = stage();
+
+describe('what may not be recorded', () => {
+  it.each([
+    refused(
+      'a test with a result it cannot have',
+      'test-recorded',
+      { testId: 'spring', place: 'LF', result: 'blue' },
+      'diagnose.result',
+      'result',
+    ),
+    refused(
+      'the bearing on the bench as one of another corner',
+      'test-recorded',
+      { testId: 'bench', place: 'RF', result: 'sandy' },
+      'diagnose.bench-corner',
+      'place',
+    ),
+    refused(
+      'a step that the family does not have',
+      'step-done',
+      { phase: 'strip', stepId: 'roof' },
+      'plan.step',
+      'stepId',
+    ),
+    refused(
+      'an old part of half a metre',
+      'old-part-read',
+      { dimension: 'outerMm', valueMm: 576, typed: '576', instrumentId: 'gauge' },
+      'match.reading',
+      'valueMm',
+    ),
+    refused('a seat where no parts are on record', 'seat-read', seat, 'press.geometry', 'seat', {
+      ctx: context({ knuckle: undefined, hub: undefined }),
+    }),
+    refused(
+      'a stroke of another family',
+      'stroke-reading',
+      { operation: 'cartridge-in', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.not-here',
+      'operation',
+      { events: ready },
+    ),
+    refused(
+      'a stroke on to a seat without a verdict',
+      'stroke-recorded',
+      bearingIn(),
+      'press.seat-verdict',
+      'operation',
+      { events: [cautioned] },
+    ),
+    refused(
+      'a stack with a piece that is not in the kit',
+      'stroke-recorded',
+      bearingIn({ stack: { pusherId: 'lost' } }),
+      'kit.piece',
+      'stack',
+      { events: ready },
+    ),
+    refused(
+      'a press that the shop does not have',
+      'stroke-recorded',
+      bearingIn({ pressId: 'lost' }),
+      'kit.press',
+      'pressId',
+      { events: ready },
+    ),
+    refused(
+      'a stack that carries nothing',
+      'stroke-recorded',
+      bearingIn({ stack: { capId: 'disc', pusherId: 'ring' } }),
+      'press.no-path',
+      'stack',
+      { events: ready },
+    ),
+    refused(
+      'a stroke without the force that was read',
+      'stroke-recorded',
+      unread,
+      'stroke.no-force',
+      'peakKn',
+      { events: ready },
+    ),
+    refused(
+      'a torque without a procedure',
+      'stage-recorded',
+      stage(),
+      'torque.no-procedure',
+      'stageId',
+    ),
+    refused(
+      'a stage that the procedure does not have',
+      'stage-recorded',
+      stage({ stageId: 'z' }),
+      'torque.no-stage',
+      'stageId',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a torque without a reading',
+      'stage-recorded',
+      unreadStage,
+      'torque.no-reading',
+      'actual',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a torque with a tool that is not there',
+      'stage-recorded',
+      stage({ toolId: 'lost' }),
+      'kit.tool',
+      'toolId',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a check that the family does not have',
+      'check-recorded',
+      { checkId: 'roof', ok: true },
+      'prove.check',
+      'checkId',
+    ),
+    refused(
+      'a measured check without a figure',
+      'check-recorded',
+      { checkId: 'runout', ok: true },
+      'prove.reading',
+      'value',
+    ),
+    refused(
+      'anything on a closed job',
+      'caution-read',
+      { cautionId: 'press' },
+      'job.closed',
+      'type',
+      { events: [event('job-closed', { reason: 'sold' })] },
+    ),
+    refused(
+      'a station before the one that comes first',
+      'station-done',
+      { station: 'match' },
+      'job.order',
+      'station',
+    ),
+    refused(
+      'a signature before the checks',
+      'signed',
+      { odometerKm: 1 },
+      'prove.unchecked',
+      'signed',
+    ),
+  ])('$what', ({ type, body, rule, field, events = [], ctx }) =>
+    expect(refusal(type, body, job(events, ctx ?? context()), 'rafe')).toMatchObject({
+      rule,
+      field,
+    }),
+  );
+});
+
+describe('what a station owes', () => {
+  const owed = (station: Station, events: JobEvent[], ctx = context(), choices = {}) =>
+    owedAt(station, job(events, ctx, choices)).map((o) => o.rule);
+  const plan = (route: string) => ({
+    plan: { version: 1, value: { route, chill: false, soak: false } },
+  });
+  const off = (mm: number) =>
+    event('seat-judged', { seat: 'bore', decision: mm > 0 ? 'reuse' : 'replace' });
+  it.each([
+    [
+      'a call that is a bearing',
+      'diagnose.not-bearing',
+      owed('diagnose', [
+        event('diagnosis-accepted', { suspectId: 'tyre-front', probability: 0.9 }),
+      ]),
+    ],
+    ['a corner', 'match.no-corner', owed('match', [], { ...context(), corner: 'unknown' })],
+    ['a part', 'match.no-part', owed('match', [], context({ partNumber: undefined }))],
+    ['a family that is walked', 'plan.not-walked', owed('plan', [], context({ family: 'P3' }))],
+    ['a route', 'plan.no-route', owed('plan', [])],
+    [
+      'a route that is walked',
+      'plan.route-elsewhere',
+      owed('plan', [], context(), plan('sent-out')),
+    ],
+    ['dimensions', 'press.no-geometry', owed('press-out', [], context({ knuckle: undefined }))],
+    ['a seat verdict', 'seat.no-verdict', owed('press-in', [])],
+    ['a new part for a seat that was given up', 'seat.to-replace', owed('press-in', [off(0)])],
+    ['the encoder side', 'press.encoder-unchecked', owed('press-in', [])],
+    [
+      'a stroke that is right',
+      'press.not-right',
+      owed('press-in', [stroke('bearing-in', { depthMm: 38 })]),
+    ],
+    ['a procedure', 'torque.procedure-missing', owed('torque', [])],
+    [
+      'a procedure that somebody checked',
+      'torque.unchecked',
+      owed('torque', [], withNut({ checkedBy: undefined })),
+    ],
+    ['its stages', 'torque.stage-to-go', owed('torque', [], withNut())],
+    ['every check', 'prove.unchecked', owed('prove', [])],
+    [
+      'every check right',
+      'prove.not-right',
+      owed('prove', [event('check-recorded', { checkId: 'smooth', ok: false })]),
+    ],
+  ] as [string, string, string[]][])('%s', (_what, rule, rules) => expect(rules).toContain(rule));
+  it('nothing more of a procedure that somebody answers for', () => {
+    const answered = [
+      event('overridden', { rule: 'torque.unchecked', reason: 'held against the sheet' }),
+      event('stage-recorded', stage()),
+    ];
+    expect(
+      owed('torque', answered, withNut({ checkedBy: undefined })).filter((r) =>
+        r.startsWith('torque.'),
+      ),
+    ).toEqual([]);
+  });
+});
+
+it('a measured check without a figure is Stop, not Good', () => {
+  const check = checksFor(job([])).find((c) => c.id === 'runout')!;
+  expect(judgeCheck(check, { ok: true })).toMatchObject({ status: 'stop', rule: 'prove.no-value' });
+});
+
+it('the example parts have the sizes these figures speak of', () =>
+  expect(exampleWork.knuckle.seatDepthMm).toBe(41.5));
