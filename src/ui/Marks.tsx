@@ -83,8 +83,8 @@ export function CornerGlyph({ corner, height = 54 }: { corner: JobCorner; height
 /** One station on the centre line: two squares mirrored about it, a cross that carries or a saltire that refuses. */
 export function BearingMark({ mark, small = false }: { mark: Mark; small?: boolean }) {
   const big = mark === 'now' || mark === 'blocked';
-  const s = big ? (small ? 25 : 27) : small ? 15 : 17;
-  const gap = big ? (small ? 14 : 16) : small ? 13 : 16;
+  const s = (big ? 27 : 17) - (small ? 2 : 0);
+  const gap = small ? 13 + Number(big) : 16;
   const w = s + 6;
   const h = 2 * s + gap + 4;
   const lower = 2 + s + gap;

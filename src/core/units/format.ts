@@ -1,4 +1,4 @@
-import { INCH_MM, LBF_FT, LBF_N, MILE_KM, type Dimension } from './quantity.ts';
+import { coreUnit, INCH_MM, LBF_FT, LBF_N, MILE_KM, type Dimension } from './quantity.ts';
 
 /** A fixed number of decimals with a true minus and thin thousands: `3 190`, `−0.05`. */
 export function fixed(value: number, decimals = 0): string {
@@ -41,6 +41,12 @@ export function both(
       return { value: first, unit: 'km', other: `${fixed(value / MILE_KM, decimals)} mi` };
     case 'angle':
       return { value: first, unit: '°', other: '' };
+    case 'time':
+    case 'count':
+    case 'ratio':
+    case 'share':
+    case 'level':
+      return { value: first, unit: coreUnit(dimension), other: '' };
     case 'turns':
       return { value: first, unit: value === 1 ? 'turn' : 'turns', other: '' };
   }
@@ -55,6 +61,11 @@ const defaultDecimals: Record<Dimension, number> = {
   speed: 0,
   distance: 0,
   turns: 0,
+  time: 1,
+  count: 0,
+  ratio: 2,
+  share: 0,
+  level: 0,
 };
 
 const roundTo = (value: number, step: number) => Math.round(value / step) * step;

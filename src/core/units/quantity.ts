@@ -3,7 +3,19 @@
  * what could be read two ways ("1,250", a bare "ton") is asked about instead of guessed.
  */
 export type Dimension =
-  'length' | 'torque' | 'force' | 'angle' | 'temperature' | 'speed' | 'distance' | 'turns';
+  | 'length'
+  | 'torque'
+  | 'force'
+  | 'angle'
+  | 'temperature'
+  | 'speed'
+  | 'distance'
+  | 'time'
+  | 'turns'
+  | 'count'
+  | 'ratio'
+  | 'share'
+  | 'level';
 
 interface Unit {
   /** Names accepted, lower case, without spaces and middle dots. */
@@ -89,6 +101,18 @@ const scales: Record<Dimension, Scale> = {
       { names: ['mi', 'mile', 'miles'], factor: MILE_KM },
     ],
   },
+  time: {
+    core: 's',
+    units: [
+      { names: ['s', 'sec', 'seconds', ''], factor: 1 },
+      { names: ['ms'], factor: 0.001 },
+      { names: ['min', 'minutes'], factor: 60 },
+    ],
+  },
+  count: { core: '', units: [{ names: ['', 'pairs', 'teeth', 'poles'], factor: 1 }] },
+  ratio: { core: '', units: [{ names: ['', ':1'], factor: 1 }] },
+  share: { core: '%', units: [{ names: ['%', ''], factor: 1 }] },
+  level: { core: 'dB', units: [{ names: ['db', ''], factor: 1 }] },
   turns: {
     core: 'turns',
     units: [
@@ -120,7 +144,7 @@ export function parseQuantity(text: string, dimension: Dimension): Parsed {
   if (!unit)
     return {
       ok: false,
-      reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core} is.`,
+      reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core || 'a bare number'} is.`,
     };
   const signed = sign === '-' || sign === '−' ? -number : number;
   return { ok: true, value: (signed + (unit.offset ?? 0)) * unit.factor, typed };

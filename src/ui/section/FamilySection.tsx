@@ -22,6 +22,12 @@ const linings: Partial<Record<BodyRole, Lining>> = {
 /** Solid round parts are not cut along the axis: drawn whole, without lining. */
 const whole: readonly BodyRole[] = ['shaft', 'nut', 'bolt', 'flange-bolt', 'ball'];
 
+/** Small rubber and wire is black; what is not cut is paper; the rest is lined. */
+function fillOf({ role }: Body): string {
+  if (role === 'seal' || role === 'clip') return ' f-ink';
+  return whole.includes(role) ? ' f-sheet' : '';
+}
+
 /** A kind of wheel bearing in section to one scale, outboard to the left; bodies in `lit` are marked. */
 export function FamilySection({
   code,
@@ -90,7 +96,7 @@ function BodyShape({
   lit: boolean;
   scale: number;
 }) {
-  const cls = `out thin2${lit ? ' lit-body' : b.role === 'seal' || b.role === 'clip' ? ' f-ink' : whole.includes(b.role) ? ' f-sheet' : ''}`;
+  const cls = `out thin2${lit ? ' lit-body' : fillOf(b)}`;
   // A solid body is one outline across the axis, so that no edge is drawn along it.
   if (!('ball' in b) && b.points.some(([, r]) => r === 0)) {
     if (side === -1) return null;

@@ -1,3 +1,4 @@
+import { anchorAt } from '../firstThat.ts';
 import { forceAtKn, type Bench, type StrokeReading } from '../../core/press/index.ts';
 import { both } from '../../core/units/index.ts';
 import type { Marks } from './primitives.tsx';
@@ -212,12 +213,7 @@ function Capacity({
       {ticks.map((v) => (
         <g key={v}>
           <path className="gtk" d={`M${X(v)} ${y + 28}v7`} />
-          <text
-            className="n"
-            x={X(v)}
-            y={y + 51}
-            textAnchor={v === 0 ? 'start' : v === press.capacityKn ? 'end' : 'middle'}
-          >
+          <text className="n" x={X(v)} y={y + 51} textAnchor={anchorAt(v, 0, press.capacityKn)}>
             {v}
           </text>
         </g>

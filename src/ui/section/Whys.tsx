@@ -1,7 +1,14 @@
+import { type Role } from '../../core/press/index.ts';
 import { reasonsOf, type Judgement } from '../../core/press/index.ts';
 import { rx } from './BearingHalf.tsx';
 import type { Frame } from './Cutaway.tsx';
 import type { Point } from './primitives.tsx';
+
+/** Height of the face that the reason speaks of: the working face of a pusher, the middle of a spacer. */
+function faceOf(role: Role, [top, foot]: readonly [number, number], drawn: boolean): number {
+  if (role === 'pusher' && !drawn) return foot;
+  return role === 'cap' ? (top + foot) / 2 : top;
+}
 
 /** Why a piece is wrong, at the place where it is wrong: a few words on a leader, the whole sentence is in the call. */
 export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
@@ -15,12 +22,7 @@ export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
       {list.map((w, i) => {
         const z = s.at[w.role];
         if (!z) return null;
-        const face =
-          w.role === 'pusher' && !f.bench.requirement.drawn
-            ? z[1]
-            : w.role === 'cap'
-              ? (z[0] + z[1]) / 2
-              : z[0];
+        const face = faceOf(w.role, z, f.bench.requirement.drawn === true);
         const from: Point = [rx(at, w.radiusMm), y(face)];
         const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
         const lines = wrap(w.text, 24);

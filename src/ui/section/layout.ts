@@ -11,12 +11,12 @@ const breakMm = 7;
 /** Heights with the plain stretch between them drawn together. */
 const closedUp =
   (cut: readonly [number, number] | undefined) =>
-  (mm: number): number =>
-    !cut || mm <= cut[0]
-      ? mm
-      : mm >= cut[1]
-        ? mm - (cut[1] - cut[0]) + breakMm
-        : cut[0] + ((mm - cut[0]) * breakMm) / (cut[1] - cut[0]);
+  (mm: number): number => {
+    if (!cut || mm <= cut[0]) return mm;
+    const [from, to] = cut;
+    if (mm >= to) return mm - (to - from) + breakMm;
+    return from + ((mm - from) * breakMm) / (to - from);
+  };
 
 /** Where everything stands on the sheet: the scene, units a millimetre, heights to the sheet, and heights without the left-out stretch. */
 export function layoutOf(

@@ -1,3 +1,5 @@
+import { namesBearing } from '../../core/job/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { lazy, Suspense, useState } from 'react';
 import {
   layoutNames,
@@ -93,10 +95,11 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
   };
   const sure = j.call === 'replace';
   const left = j.next.filter((n) => n !== next).slice(0, 8);
+  const likely = top.probability >= 0.5 ? `${top.name}, likely` : 'Not clear yet';
   return (
     <StationBody
       kicker={`${layoutNames[ctx.unit.layout][0]!.toUpperCase()}${layoutNames[ctx.unit.layout].slice(1)}, ${state.results.length} ${state.results.length === 1 ? 'test' : 'tests'} done`}
-      title={sure ? top.name : top.probability >= 0.5 ? `${top.name}, likely` : 'Not clear yet'}
+      title={sure ? top.name : likely}
       tabs={bar}
       picture={
         <div className="diagnose-grid">
@@ -134,7 +137,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       }
       side={
         <>
-          <Call status={sure ? (top.kind === 'bearing' ? 'good' : 'check') : 'check'}>
+          <Call status={sure && top.kind === 'bearing' ? 'good' : 'check'}>
             {sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}
             {j.callText}
           </Call>
@@ -203,28 +206,23 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       }
       actions={
         <>
-          {state.diagnosis &&
-            !state.diagnosis.suspectId.startsWith('bearing-') &&
-            !state.closed && (
-              <button
-                type="button"
-                className="btn q"
-                onClick={() =>
-                  send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })
-                }
-              >
-                Close the job
-              </button>
-            )}
+          {state.diagnosis && !namesBearing(state.diagnosis.suspectId) && !state.closed && (
+            <button
+              type="button"
+              className="btn q"
+              onClick={() =>
+                send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })
+              }
+            >
+              Close the job
+            </button>
+          )}
           <MainAction
             label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`}
-            missing={
-              !state.complaint
-                ? 'Record the complaint first'
-                : top.probability < 0.5
-                  ? 'No suspect is over half yet'
-                  : undefined
-            }
+            missing={firstThat(
+              [!state.complaint, 'Record the complaint first'],
+              [top.probability < 0.5, 'No suspect is over half yet'],
+            )}
             onAct={() => (sure ? call() : setAsking(true))}
           />
         </>

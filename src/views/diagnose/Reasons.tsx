@@ -1,7 +1,9 @@
 import type { RankedSuspect, SecondFault } from '../../core/diagnosis/index.ts';
 
-const strength = (bits: number) =>
-  Math.abs(bits) >= 1.5 ? 'strongly' : Math.abs(bits) >= 0.5 ? 'clearly' : 'a little';
+function strength(bits: number): string {
+  if (Math.abs(bits) >= 1.5) return 'strongly';
+  return Math.abs(bits) >= 0.5 ? 'clearly' : 'a little';
+}
 
 /** For and against one suspect, as a balance along one axis. */
 export function Reasons({

@@ -1,3 +1,4 @@
+import { anchorAt, firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import type { Judgement, NextTest } from '../../core/diagnosis/index.ts';
 import { corners } from '../../core/parts.ts';
@@ -70,7 +71,13 @@ export function TestPanel({
   );
 }
 
-type Scale = 'temperature' | 'length' | 'turns';
+type Scale = 'temperature' | 'length' | 'level';
+const scales: Record<string, Scale> = { '°C': 'temperature', mm: 'length', dB: 'level' };
+
+type Typed = ReturnType<typeof read>;
+const valueOf = (t: Typed): number | undefined => (t.ok ? t.value : undefined);
+const difference = (l: Typed, r: Typed): number | undefined =>
+  l.ok && r.ok ? l.value - r.value : undefined;
 
 /** A figure, or two sides whose difference is what speaks. */
 function Numeric({
@@ -88,23 +95,19 @@ function Numeric({
   const key = `${view.job.id}:${test.id}:${place}`;
   const [first, setFirst, clearFirst] = useDraft(`${key}:left`);
   const [second, setSecond, clearSecond] = useDraft(`${key}:right`);
-  const scale: Scale = unit === '°C' ? 'temperature' : unit === 'mm' ? 'length' : 'turns';
+  const scale: Scale = scales[unit] ?? 'level';
   const [said, setSaid] = useState<string>();
   const l = read(first, scale);
   const r = read(second, scale);
-  const value =
-    sides.length === 1
-      ? l.ok
-        ? l.value
-        : undefined
-      : l.ok && r.ok
-        ? l.value - r.value
-        : undefined;
+  const value = sides.length === 1 ? valueOf(l) : difference(l, r);
   const submit = (e: React.FormEvent) => {
     e.preventDefault();
     if (value === undefined)
       return setSaid(
-        !l.ok ? `${sides[0]}: ${l.reason}` : !r.ok ? `${sides[1]}: ${r.reason}` : undefined,
+        firstThat(
+          [!l.ok, `${sides[0]}: ${l.ok ? '' : l.reason}`],
+          [!r.ok, `${sides[1]}: ${r.ok ? '' : r.reason}`],
+        ),
       );
     onRecord({ value });
     clearFirst();
@@ -116,7 +119,7 @@ function Numeric({
       <div className="pair-in">
         {sides.map((side, i) => {
           const [text, set] = i === 0 ? [first, setFirst] : [second, setSecond];
-          return scale === 'turns' ? (
+          return scale === 'level' ? (
             <label key={side} className="field">
               <span>
                 {side}, level in {unit}
@@ -215,12 +218,7 @@ function Running({
         {ticks.map((t) => (
           <g key={t}>
             <path className="gtk" d={`M${x(t)} 24v7`} />
-            <text
-              className="n"
-              x={x(t)}
-              y="46"
-              textAnchor={t === from ? 'start' : t === to ? 'end' : 'middle'}
-            >
+            <text className="n" x={x(t)} y="46" textAnchor={anchorAt(t, from, to)}>
               {from < 0 && t !== 0
                 ? `${t < 0 ? 'right' : 'left'} ${Math.abs(t)}`
                 : t.toFixed(unit === 'mm' ? 1 : 0)}{' '}
@@ -252,5 +250,4 @@ function Running({
 }
 
 /** A level in dB has no unit to convert; it is a plain number. */
-const read = (text: string, scale: Scale) =>
-  parseQuantity(scale === 'turns' ? text.replace(/\s*db$/iu, '') : text, scale);
+const read = (text: string, scale: Scale) => parseQuantity(text, scale);

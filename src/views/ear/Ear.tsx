@@ -1,3 +1,5 @@
+import { type Status } from '../../core/verdict.ts';
+import { type Analysis } from '../../core/noise/index.ts';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Mic, Square, Upload } from 'lucide-react';
 import { chosenPart } from '../../core/job/index.ts';
@@ -36,6 +38,21 @@ const asTest: Record<Finding, string> = {
   driveline: 'driveline',
   nothing: 'nothing',
 };
+
+/** What the ear says of the recording so far. */
+function heardOf(
+  fault: string | undefined,
+  a: Analysis | undefined,
+  listening: boolean,
+): { status: Status; text: string } {
+  if (fault) return { status: 'stop', text: fault };
+  if (!a) return { status: 'check', text: listening ? 'Listening…' : 'No recording yet.' };
+  const sure = Math.min(99, Math.round(a.confidence * 100));
+  return {
+    status: a.finding === 'nothing' ? 'check' : 'good',
+    text: `${a.text} Confidence ${sure} %.`,
+  };
+}
 
 /** What is in this recording? */
 export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => void }) {
@@ -98,6 +115,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   };
   const last = ear.heard.at(-1);
   const a = last?.analysis;
+  const heard = heardOf(ear.fault ?? said, a, ear.share !== undefined);
   const found = useMemo(() => a?.peaks.filter((p) => p.family === a.finding) ?? [], [a]);
   const lines = useMemo(
     () => ({
@@ -197,29 +215,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
       }
       side={
         <>
-          <Call
-            status={
-              (ear.fault ?? said)
-                ? 'stop'
-                : !a
-                  ? 'check'
-                  : a.finding === 'nothing'
-                    ? 'check'
-                    : 'good'
-            }
-          >
-            {ear.fault ??
-              said ??
-              (a ? (
-                <>
-                  {a.text} Confidence {Math.min(99, Math.round(a.confidence * 100))} %.
-                </>
-              ) : ear.share !== undefined ? (
-                'Listening…'
-              ) : (
-                'No recording yet.'
-              ))}
-          </Call>
+          <Call status={heard.status}>{heard.text}</Call>
           {ear.share !== undefined && (
             <section>
               <svg
@@ -408,13 +404,13 @@ function readSettings(
   const speeds: SpeedMark[] = [{ atS: 0, kmh: v.value }];
   if (after.trim() !== '') {
     const v2 = parseQuantity(after, 'speed');
-    const t = parseQuantity(at, 'turns');
+    const t = parseQuantity(at, 'time');
     if (!v2.ok) return { ok: false, reason: `Second speed: ${v2.reason}` };
     if (!t.ok || !(t.value > 0))
       return { ok: false, reason: 'At which second was the second speed reached?' };
     speeds.push({ atS: t.value, kmh: v2.value });
   }
-  const r = ratio.trim() === '' ? undefined : parseQuantity(ratio, 'turns');
+  const r = ratio.trim() === '' ? undefined : parseQuantity(ratio, 'ratio');
   if (r && (!r.ok || r.value <= 1))
     return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
   const teeth = pinion.trim() === '' ? undefined : Number(pinion);

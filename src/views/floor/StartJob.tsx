@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { cornerNames, type JobCorner } from '../../core/parts.ts';
@@ -71,7 +72,7 @@ export function StartJob({
       <div className="foot">
         <MainAction
           label="Start"
-          missing={!unitId ? 'Tap a unit' : !corner ? 'Tap a corner, or “cannot tell”' : undefined}
+          missing={firstThat([!unitId, 'Tap a unit'], [!corner, 'Tap a corner, or “cannot tell”'])}
           onAct={start}
         />
       </div>

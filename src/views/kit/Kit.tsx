@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import {
   adapterFaults,
@@ -168,13 +169,12 @@ function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
       : Number.isFinite(value(f.id)),
   );
   const faults = complete ? adapterFaults(piece) : [];
-  const missing = !shape
-    ? 'Tap a shape'
-    : piece.id === ''
-      ? 'Give it a name'
-      : !complete
-        ? 'Four figures'
-        : faults[0]?.reason;
+  const missing = firstThat(
+    [!shape, 'Tap a shape'],
+    [piece.id === '', 'Give it a name'],
+    [!complete, 'Four figures'],
+    [true, faults[0]?.reason],
+  );
   const add = async () => {
     const r = await call<Adapter>('POST', '/api/adapters', piece);
     if (r.ok) {

@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import {
   greased,
@@ -127,13 +128,12 @@ function AddTool({ onKept }: { onKept: (name: string) => void }) {
         }
       : undefined;
   const faults = tool ? pressFaults(tool) : [];
-  const missing = !kind
-    ? 'Tap what it is'
-    : !name
-      ? 'Give it a name'
-      : open
-        ? words[open].label
-        : faults[0]?.reason;
+  const missing = firstThat(
+    [!kind, 'Tap what it is'],
+    [!name, 'Give it a name'],
+    [open, open && words[open].label],
+    [true, faults[0]?.reason],
+  );
   const add = async () => {
     if (!tool) return;
     const r = await call<Press>('POST', '/api/presses', tool);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { familyOf } from '../../core/job/index.ts';
 import { bearingFaults, type CataloguePart } from '../../core/matching/index.ts';
 import type { Bearing, Encoder } from '../../core/parts.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+import { type Dimension, parseQuantity } from '../../core/units/index.ts';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -38,16 +38,16 @@ export function HandPart({
   const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
   const set = (k: string, v: string) => setText(JSON.stringify({ ...draft, [k]: v }));
   const [encoder, setEncoder] = useState<Encoder['kind']>();
-  const num = (k: string, d: 'length' | 'turns') => {
+  const num = (k: string, d: Dimension) => {
     const p = parseQuantity(draft[k] ?? '', d);
     return p.ok ? p.value : Number.NaN;
   };
   const bearing = {
     ...Object.fromEntries(sizes.map(([k]) => [k, num(k, 'length')])),
-    balls: num('balls', 'turns'),
-    contactAngleDeg: num('contactAngleDeg', 'turns'),
-    staticRatingKn: num('staticRatingKn', 'turns'),
-    encoder: { kind: encoder ?? 'none', pairs: encoder === 'none' ? 0 : num('pairs', 'turns') },
+    balls: num('balls', 'count'),
+    contactAngleDeg: num('contactAngleDeg', 'angle'),
+    staticRatingKn: num('staticRatingKn', 'force'),
+    encoder: { kind: encoder ?? 'none', pairs: encoder === 'none' ? 0 : num('pairs', 'count') },
   } as Bearing;
   const part: Omit<CataloguePart, 'byHand'> = {
     number: (draft['number'] ?? '').trim(),

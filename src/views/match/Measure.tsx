@@ -260,7 +260,7 @@ function Entry({
   const [slot, setSlot] = useState<number>();
   const at = slots[slot ?? Math.max(0, due)]!;
   const count = isCount(dimension);
-  const parsed = parseQuantity(text, count ? 'turns' : 'length');
+  const parsed = parseQuantity(text, count ? 'count' : 'length');
   const z = zero.trim() === '' ? undefined : parseQuantity(zero, 'length');
   const t = temp.trim() === '' ? undefined : parseQuantity(temp, 'temperature');
   const indicator = useIndicator();
@@ -431,7 +431,7 @@ function EncoderEntry({ onDone }: { onDone: () => void }) {
   const [kind, setKind] = useState<Encoder['kind'] | undefined>(kept?.kind);
   const [side, setSide] = useState<Side | undefined>(kept?.side);
   const [pairs, setPairs] = useDraft(`${view.job.id}:old:pairs`);
-  const parsed = parseQuantity(pairs, 'turns');
+  const parsed = parseQuantity(pairs, 'count');
   const ready =
     kind !== undefined &&
     side !== undefined &&

@@ -15,7 +15,7 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
   const [depth, setDepth] = useDraft(`${view.job.id}:damage:${kind}:depth`);
   const [seal, setSeal] = useState(kept?.sealTrack ?? false);
   const [grooved, setGrooved] = useState(kept?.grooved ?? false);
-  const p = parseQuantity(share, 'turns');
+  const p = parseQuantity(share, 'share');
   const d = parseQuantity(depth, 'length');
   const none = share.trim() === '' && depth.trim() === '' && grooved;
   const wrong = !none && ((!p.ok && share !== '') || (p.ok && (p.value < 0 || p.value > 100)));

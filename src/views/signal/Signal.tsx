@@ -1,3 +1,5 @@
+import { type Status } from '../../core/verdict.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { useRef, useState, type ReactNode } from 'react';
 import Papa from 'papaparse';
 import { Download, Upload } from 'lucide-react';
@@ -38,6 +40,20 @@ interface Read {
   /** Turns of the wheel a second, by the tyre as it was set then. */
   turnHz: number;
   wheels: WheelReading[];
+}
+
+/** What the reader says of the four signals so far. */
+function toldOf(
+  said: string | undefined,
+  read: Read | undefined,
+  odd: readonly WheelReading[],
+): { status: Status; text: string } {
+  const [gravest] = odd;
+  if (said) return { status: 'stop', text: said };
+  if (!read) return { status: 'check', text: 'Nothing read yet.' };
+  if (!gravest) return { status: 'good', text: 'All four agree.' };
+  const words = odd.map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`);
+  return { status: kindStatus(gravest.kind), text: words.join('; ') };
 }
 
 /** Which wheel's signal is not like the others? */
@@ -127,6 +143,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
     onDone();
   };
   const odd = read?.wheels.filter((w) => w.kind !== 'agrees') ?? [];
+  const told = toldOf(said, read, odd);
   const about = read?.wheels.find((w) => w.corner === picked);
   const fullV = Math.max(0.05, ...(read?.wheels.map((w) => w.amplitudeV) ?? []));
   return (
@@ -176,20 +193,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
       }
       side={
         <>
-          <Call
-            status={
-              said ? 'stop' : !read ? 'check' : odd.length === 0 ? 'good' : kindStatus(odd[0]!.kind)
-            }
-          >
-            {said ??
-              (!read
-                ? 'Nothing read yet.'
-                : odd.length === 0
-                  ? 'All four agree.'
-                  : odd
-                      .map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`)
-                      .join('; '))}
-          </Call>
+          <Call status={told.status}>{told.text}</Call>
           {about && !said && (
             <section>
               <h2>{cornerNames[about.corner]}</h2>
@@ -285,13 +289,13 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
       actions={
         <MainAction
           label="Use as evidence"
-          missing={
-            !read
-              ? 'Nothing read yet'
-              : read.wheels.every((w) => asTestResult(w.kind) === undefined)
-                ? 'Too slow for this sensor: read faster'
-                : undefined
-          }
+          missing={firstThat(
+            [!read, 'Nothing read yet'],
+            [
+              read?.wheels.every((w) => asTestResult(w.kind) === undefined),
+              'Too slow for this sensor: read faster',
+            ],
+          )}
           onAct={use}
         />
       }

@@ -1,3 +1,4 @@
+import { type Status } from '../../core/verdict.ts';
 import type { Corner } from '../../core/parts.ts';
 import { cornerNames } from '../../core/parts.ts';
 import type { SignalKind, WheelReading } from '../../core/signals/index.ts';
@@ -14,8 +15,10 @@ export const kindWords: Record<SignalKind, string> = {
   'too-slow': 'Too slow to read',
 };
 
-export const kindStatus = (kind: SignalKind) =>
-  kind === 'agrees' ? 'good' : kind === 'weak' || kind === 'too-slow' ? 'check' : 'stop';
+export function kindStatus(kind: SignalKind): Status {
+  if (kind === 'agrees') return 'good';
+  return kind === 'weak' || kind === 'too-slow' ? 'check' : 'stop';
+}
 
 interface Props {
   corner: Corner;

@@ -1,3 +1,4 @@
+import { anchorAt } from '../../ui/firstThat.ts';
 import { learnt, rowName, rowsOf, type Book, type TestKind } from '../../core/diagnosis/index.ts';
 
 const left = 232;
@@ -34,7 +35,7 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
             className="n"
             x={x(v)}
             y={rows.length * rowHeight + 28}
-            textAnchor={v === to ? 'end' : v === from ? 'start' : 'middle'}
+            textAnchor={anchorAt(v, from, to)}
           >
             {t.numeric
               ? `${+v.toFixed(2)}${v === to ? ` ${t.numeric.unit}` : ''}`
@@ -47,7 +48,8 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
         const now =
           trial?.key === key ? trial.row : learnt(t, edited ?? written, book.counts[t.id]?.[key]);
         const count = book.counts[t.id]?.[key];
-        const cases = count ? (t.numeric ? count[0]! : count.reduce((a, b) => a + b, 0)) : 0;
+        const [first = 0] = count ?? [];
+        const cases = t.numeric ? first : (count ?? []).reduce((a, b) => a + b, 0);
         const y = i * rowHeight + 8;
         return (
           <g

@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
@@ -50,11 +51,8 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
     );
   };
   const typed = texts.map((x) => Number(x.trim().replace(',', '.')) / (t.numeric ? 1 : 100));
-  const fault = !open
-    ? undefined
-    : texts.some((x) => x.trim() === '') || typed.some((x) => !Number.isFinite(x))
-      ? 'Every figure is needed.'
-      : rowFault(t, open, typed);
+  const short = texts.some((x) => x.trim() === '') || typed.some((x) => !Number.isFinite(x));
+  const fault = open && (short ? 'Every figure is needed.' : rowFault(t, open, typed));
   const sum = typed.reduce((a, b) => a + b, 0);
   const row = t.numeric || fault ? typed : typed.map((p) => p / sum);
   const trial =
@@ -240,13 +238,11 @@ function Answer({
 }) {
   const [reason, setReason] = useState('');
   const [pin, setPin] = useState('');
-  const missing = !lead
-    ? 'A lead has to be on the tablet'
-    : reason.trim() === ''
-      ? 'Say why'
-      : pin.length < 4
-        ? 'PIN first'
-        : undefined;
+  const missing = firstThat(
+    [!lead, 'A lead has to be on the tablet'],
+    [reason.trim() === '', 'Say why'],
+    [pin.length < 4, 'PIN first'],
+  );
   const act = async (work: (a: Signature) => Promise<boolean>) => {
     if (!missing && (await work({ pin, reason: reason.trim() }))) {
       setReason('');
