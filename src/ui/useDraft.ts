@@ -1,19 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useKept } from './kept.ts';
 
 /** Half-typed text, kept in this browser until it is confirmed; it survives a reload and the back button. */
 export function useDraft(key: string, initial = ''): [string, (text: string) => void, () => void] {
-  const [text, setText] = useState(initial);
-  useEffect(() => {
-    setText(localStorage.getItem(`draft:${key}`) ?? initial);
-  }, [key, initial]);
-  const change = (next: string) => {
-    setText(next);
-    if (next === '') localStorage.removeItem(`draft:${key}`);
-    else localStorage.setItem(`draft:${key}`, next);
-  };
-  const clear = () => {
-    setText('');
-    localStorage.removeItem(`draft:${key}`);
-  };
-  return [text, change, clear];
+  const [kept, keep] = useKept('localStorage', `draft:${key}`);
+  const change = (next: string) => keep(next === initial ? null : next);
+  return [kept ?? initial, change, () => keep(null)];
 }

@@ -76,6 +76,8 @@ it('says too easy of a worn seat, and the trace is there after a reload', async 
     .waitFor({ timeout: 60_000 });
   // A reload in mid-stroke loses nothing that was read.
   await page.reload();
-  await expect.poll(async () => (await stateOf(page, id)).traces['bearing-in']!.call).toBe('easy');
+  await expect
+    .poll(async () => (await stateOf(page, id)).traces['bearing-in']!.call, { timeout: 10_000 })
+    .toBe('easy');
   await button(page, 'Look at the stroke again').waitFor();
 });

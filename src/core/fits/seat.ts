@@ -37,6 +37,9 @@ export interface SeatResult {
   verdicts: Verdict[];
 }
 
+/** Half-width of scatter that any seat reading may have beside its instrument's doubt, mm (judgement). */
+export const seatScatterMm = 0.003;
+
 /** A reading further than this from nominal is a slip or another part, mm (judgement). */
 const slipMm = 1;
 

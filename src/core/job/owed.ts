@@ -165,6 +165,18 @@ const taskOwed: {
 const tasksOwed = (tasks: readonly Task[], job: JobNow): Owed[] =>
   tasks.flatMap((task) => (taskOwed[task.kind] as (t: Task, j: JobNow) => Owed[])(task, job));
 
+/** Whether nothing is owed of one task of a walk. */
+export function taskDone(task: Task, job: JobNow): boolean {
+  if (tasksOwed([task], job).length > 0) return false;
+  if (task.kind === 'old') return confirmed(job);
+  return task.kind !== 'seats' && task.kind !== 'verdict' ? true : seatKinds(job).length > 0;
+}
+
+/** Steps of the rebuild that belong before the nut. */
+export const rebuildSteps = (job: JobNow) =>
+  stepsOf(job, 'rebuild').filter((s) => !elsewhere.includes(s.id));
+export const isRebuilt = (job: JobNow): boolean => stepsOwed(job, 'rebuild').length === 0;
+
 /** A procedure that nobody has checked is used only when somebody answers for it. */
 export const procedureUnchecked = ({ ctx, state }: JobNow): boolean =>
   ctx.procedure !== undefined && !ctx.procedure.checkedBy && !overrideOf(state, 'torque.unchecked');

@@ -102,6 +102,17 @@ const badTraces: Partial<Record<EventBody<'stroke-traced'>['call'], RuleId>> = {
   stuck: 'press.stuck',
 };
 
+/** After a trace that was cocked, galling or stuck the stroke is made again; a hammer leaves none. */
+export function traceRefusal(
+  operation: Operation,
+  pressId: string,
+  { state }: JobNow,
+): Refusal | undefined {
+  const call = pressId === hammer.id ? undefined : state.traces[operation]?.call;
+  const again = call && badTraces[call];
+  return again && refuse('operation', again);
+}
+
 /** Why a stroke may not be kept as it was done. */
 export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
   const early = beforeStroke(b.operation, job);
@@ -114,10 +125,9 @@ export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Ref
   const judged = judgeStack(stack, bench);
   const [gravest] = judged.verdicts;
   if (judged.status === 'stop' && gravest) return { field: 'stack', ...gravest };
+  const again = traceRefusal(b.operation, b.pressId, job);
+  if (again) return again;
   const driven = b.pressId === hammer.id;
-  const traced = driven ? undefined : job.state.traces[b.operation]?.call;
-  const again = traced && badTraces[traced];
-  if (again) return refuse('operation', again);
   if (b.peakKn === undefined && !driven) return refuse('peakKn', 'stroke.no-force');
   const unmeasured = bench.requirement.fitting && b.depthMm === undefined;
   return unmeasured ? refuse('depthMm', 'press.depth') : undefined;

@@ -146,6 +146,8 @@ export interface Picture {
     moves: boolean;
     encoderUp?: boolean | undefined;
     missingInner?: 'upper' | 'lower';
+    /** Its name in the list of the stack, where no body stands for it. */
+    name?: string;
   };
   /** Single balls or rollers. */
   rolling?: readonly { r: number; z: number; radius: number; moves: boolean }[];
@@ -193,6 +195,8 @@ export interface Requirement {
   seat: Seat;
   /** Where blows are an accepted way, and the word that goes with them. */
   hammer: { allowed: boolean; text: string };
+  /** The end of the stroke that is felt and not heard, mm: no impact tool there. */
+  lastByHandMm?: number;
   /** Least through hole of the work, for a screw, mm; 0 when it is closed. */
   throughMm: number;
   picture: Picture;

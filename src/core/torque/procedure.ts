@@ -102,6 +102,16 @@ export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
   return out.length > 0 ? out : [verdict('wrench.good', range)];
 }
 
+/** Tools that can read a stage, those that can be trusted with it first; angles need no torque scale. */
+export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: string): Wrench[] {
+  if (stageUnit(stage) !== 'torque')
+    return wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
+  const nm = stage.value ?? 0;
+  const trusted = (w: Wrench) => judgeWrench(w, nm, today).every((v) => v.status === 'good');
+  const able = wrenches.filter((w) => w.maxNm !== undefined);
+  return [...able.filter(trusted), ...able.filter((w) => !trusted(w))];
+}
+
 export interface StageReading {
   stageId: string;
   actual?: number;

@@ -1,5 +1,10 @@
 import { anchorAt } from '../firstThat.ts';
-import { forceAtKn, type Bench, type StrokeReading } from '../../core/press/index.ts';
+import {
+  seatToleranceMm,
+  forceAtKn,
+  type Bench,
+  type StrokeReading,
+} from '../../core/press/index.ts';
 import { both } from '../../core/units/index.ts';
 import type { Marks } from './primitives.tsx';
 import type { Scene } from './scene.ts';
@@ -151,7 +156,10 @@ export function ForceStrip({
         <>
           <path className="prj seatl" d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`} />
           <text x={x0} y={Y(r.travelMm) + 28}>
-            Seat at <tspan className="n">{r.travelMm.toFixed(1)} ± 0.3 mm</tspan>
+            Seat at{' '}
+            <tspan className="n">
+              {r.travelMm.toFixed(1)} ± {seatToleranceMm} mm
+            </tspan>
           </text>
         </>
       )}

@@ -1,6 +1,6 @@
 import type { Body } from '../../core/press/index.ts';
 import { rx } from './BearingHalf.tsx';
-import type { Frame } from './Cutaway.tsx';
+import type { Frame } from './cutaway/frame.ts';
 import { Dim } from './primitives.tsx';
 
 /** Sizes on demand: each named part by its sizes, with its length beside it. */

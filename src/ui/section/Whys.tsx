@@ -1,7 +1,7 @@
 import { type Role } from '../../core/press/index.ts';
 import { reasonsOf, type Judgement } from '../../core/press/index.ts';
 import { rx } from './BearingHalf.tsx';
-import type { Frame } from './Cutaway.tsx';
+import type { Frame } from './cutaway/frame.ts';
 import type { Point } from './primitives.tsx';
 
 /** Height of the face that the reason speaks of: the working face of a pusher, the middle of a spacer. */

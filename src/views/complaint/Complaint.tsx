@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useKept } from '../../ui/kept.ts';
 import { Play } from 'lucide-react';
 import {
   clues,
@@ -34,21 +34,14 @@ function Body() {
   const { view, send } = useJob();
   const { job, state } = view;
   const key = `complaint:${job.id}`;
-  const [said, setSaid] = useState<Said>(
-    state.complaint ?? { corner: job.corner, lamps: [], history: [] },
-  );
-  useEffect(() => {
-    const kept = localStorage.getItem(key);
-    if (kept) setSaid(JSON.parse(kept) as Said);
-  }, [key]);
-  const change = (part: Partial<Said>) => {
-    const next = { ...said, ...part };
-    setSaid(next);
-    localStorage.setItem(key, JSON.stringify(next));
-  };
+  const [kept, keep] = useKept('localStorage', key);
+  const said: Said = kept
+    ? (JSON.parse(kept) as Said)
+    : (state.complaint ?? { corner: job.corner, lamps: [], history: [] });
+  const change = (part: Partial<Said>) => keep(JSON.stringify({ ...said, ...part }));
   const record = async () => {
     if (!(await send('complaint-recorded', said))) return;
-    localStorage.removeItem(key);
+    keep(null);
     if (state.done.includes('complaint') || (await send('station-done', { station: 'complaint' })))
       location.assign(`/jobs/${job.id}/diagnose`);
   };

@@ -1,3 +1,4 @@
+import { recheckKm } from '../../core/proof/index.ts';
 import { useState } from 'react';
 import { ArrowRight, Plus } from 'lucide-react';
 import { stationNames, stations, type FloorRow, type FloorView } from '../../core/job/index.ts';
@@ -8,6 +9,8 @@ import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 
 const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+
+const recheck = both(recheckKm, 'distance');
 
 /** What needs me now: one row a job. */
 export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
@@ -92,7 +95,8 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         <div>
           <h2>Recheck due</h2>
           <p className="cap">
-            Nut mark and wheel nuts again after <b className="num text-ink">160 km</b> / 99 mi
+            Nut mark and wheel nuts again after <b className="num text-ink">{recheck.value} km</b> /{' '}
+            {recheck.other}
           </p>
         </div>
         {due.slice(0, 3).map((r) => (

@@ -1,3 +1,4 @@
+import { type CataloguePart } from '../../core/matching/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import {
   dimensionShort,
@@ -46,6 +47,12 @@ export const Legend = () => (
 const nameOf = (key: string) =>
   key === 'encoder' ? 'poles' : (dimensionShort[key as DimensionId] ?? key);
 
+/** Where the part is: on the shelf, some days away, or only known by hand. */
+function shelfWords({ byHand, stock, leadDays }: CataloguePart): string {
+  if (byHand) return 'entered by hand';
+  return stock > 0 ? `${stock} in stock` : `${leadDays} days`;
+}
+
 /** A candidate with its marks, its first blocker or its size, and where it comes from. */
 export function Candidate({
   c,
@@ -74,14 +81,7 @@ export function Candidate({
         {c.blockers.length > 0 ? (
           <VerdictWord status="stop" size={18} />
         ) : (
-          <span className="cap">
-            {offer ??
-              (c.part.byHand
-                ? 'entered by hand'
-                : c.part.stock > 0
-                  ? `${c.part.stock} in stock`
-                  : `${c.part.leadDays} days`)}
-          </span>
+          <span className="cap">{offer ?? shelfWords(c.part)}</span>
         )}
       </p>
       {c.blockers[0] ? (

@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState, type ReactNode } from 'react';
 import {
   familiesBy,
@@ -123,6 +124,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
       />
     );
   }
+  const sure = (ranked[0]?.probability ?? 0) >= sureEnough;
   return (
     <StationBody
       kicker={
@@ -130,13 +132,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
           ? `Question ${given.length + 1} of at most 5`
           : `${given.length} ${given.length === 1 ? 'answer' : 'answers'} given`
       }
-      title={
-        question
-          ? question.text
-          : ranked[0]!.probability >= sureEnough
-            ? top.name
-            : `${top.name}, likely`
-      }
+      title={question?.text ?? (sure ? top.name : `${top.name}, likely`)}
       tabs={tabs}
       picture={
         question ? (
@@ -171,16 +167,19 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
       }
       side={
         <>
-          <Call
-            status={question ? 'check' : ranked[0]!.probability >= sureEnough ? 'good' : 'check'}
-          >
-            {question
-              ? given.length === 0
-                ? 'Answer by what you see; the picture shows what is meant.'
-                : `${top.name}, ${percents[0]} % so far.`
-              : ranked[0]!.probability >= sureEnough
-                ? `${top.name}. ${top.grips}`
-                : 'What was seen does not settle it. Choose by the pictures, or go back and look again.'}
+          <Call status={!question && sure ? 'good' : 'check'}>
+            {firstThat(
+              [
+                question && given.length === 0,
+                'Answer by what you see; the picture shows what is meant.',
+              ],
+              [question, `${top.name}, ${percents[0]} % so far.`],
+              [sure, `${top.name}. ${top.grips}`],
+              [
+                true,
+                'What was seen does not settle it. Choose by the pictures, or go back and look again.',
+              ],
+            )}
           </Call>
           <section>
             <h2>Families</h2>

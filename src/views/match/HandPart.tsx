@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { familyOf } from '../../core/job/index.ts';
 import { bearingFaults, type CataloguePart } from '../../core/matching/index.ts';
@@ -68,16 +69,13 @@ export function HandPart({
     ...(encoder === 'none' ? [] : [bearing.encoder.pairs]),
   ].every(Number.isFinite);
   const faults = whole ? bearingFaults(bearing) : [];
-  const missing =
-    part.number === ''
-      ? 'Number on the part'
-      : part.maker === ''
-        ? 'Maker'
-        : encoder === undefined
-          ? 'Which encoder'
-          : !whole
-            ? 'Every figure: none is guessed'
-            : faults[0]?.reason;
+  const missing = firstThat(
+    [part.number === '', 'Number on the part'],
+    [part.maker === '', 'Maker'],
+    [encoder === undefined, 'Which encoder'],
+    [!whole, 'Every figure: none is guessed'],
+    [true, faults[0]?.reason],
+  );
   const enter = async () => {
     if (await send('part-entered', { part })) {
       clear();

@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { chosenPart, familyOf, openItems } from '../../core/job/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
@@ -62,14 +63,13 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
       picture={picture}
       side={
         <>
-          <Call status={!any ? 'check' : standing.length === 1 ? 'good' : 'check'}>
-            {!any
-              ? `${left} readings would settle it. They can wait for the bench.`
-              : standing.length === 0
-                ? 'No part of the catalogue agrees with this.'
-                : standing.length === 1
-                  ? `Only ${standing[0]!.part.number} agrees.`
-                  : `${standing.length} parts still agree.`}
+          <Call status={any && standing.length === 1 ? 'good' : 'check'}>
+            {firstThat(
+              [!any, `${left} readings would settle it. They can wait for the bench.`],
+              [standing.length === 0, 'No part of the catalogue agrees with this.'],
+              [standing.length === 1, `Only ${standing[0]?.part.number} agrees.`],
+              [true, `${standing.length} parts still agree.`],
+            )}
           </Call>
           {side}
           <section>

@@ -61,12 +61,10 @@ export function OldOverNew({
     part.encoder.kind === 'none' || !encoderSide ? undefined : encoderSide === 'outboard';
   const doubt = (d: RingDimension) =>
     stats?.[d] ? ` ± ${stats[d].doubtMm.toFixed(stats[d].doubtMm < 0.01 ? 3 : 2)}` : '';
-  const figure = (d: RingDimension, pre: string) =>
-    read[d] !== undefined
-      ? `${pre}${read[d].toFixed(2)}${doubt(d)}`
-      : nominal
-        ? `${pre}${part[d]}`
-        : `${pre}?`;
+  const figure = (d: RingDimension, pre: string) => {
+    if (read[d] !== undefined) return `${pre}${read[d].toFixed(2)}${doubt(d)}`;
+    return nominal ? `${pre}${part[d]}` : `${pre}?`;
+  };
   return (
     <svg
       className="dr oon"

@@ -1,5 +1,7 @@
-import { sentence } from '../../core/rules/index.ts';
-import { useEffect, useState, type ReactNode } from 'react';
+import { RuleLink } from '../../ui/RuleLink.tsx';
+import { useHydrated } from '../../ui/kept.ts';
+import { firstThat } from '../../ui/firstThat.ts';
+import { useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
 import {
   candidatesFor,
@@ -70,6 +72,13 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
     setFound(undefined);
   };
   const status = part && own ? own.status : 'check';
+  const onRecord = part?.number === named ? 'The unit’s record names this part. ' : '';
+  const told = firstThat(
+    [!part || !own, 'No part chosen.'],
+    [own?.status === 'good', `${part?.number} is the same where it matters.`],
+    [read, `${onRecord}Not everything is read yet.`],
+    [true, `${onRecord}Confirmed once the old one is read.`],
+  );
   return (
     <StationBody
       kicker={
@@ -114,12 +123,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
       side={
         <>
           <Call status={status}>
-            {!part || !own
-              ? 'No part chosen.'
-              : ((own.blockers[0] && sentence(own.blockers[0])) ??
-                (own.status === 'good'
-                  ? `${part.number} is the same where it matters.`
-                  : `${part.number === named ? 'The unit’s record names this part. ' : ''}${read ? 'Not everything is read yet.' : 'Confirmed once the old one is read.'}`))}
+            {own?.blockers[0] ? <RuleLink said={own.blockers[0]} /> : told}
           </Call>
           {own && own.blockers.length > 1 && (
             <section>
@@ -171,16 +175,11 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
       }
       actions={
         <MainAction
-          label={
-            choices.match ? 'On to the bench list' : part ? `Take ${part.number}` : 'Take part'
-          }
-          missing={
-            !part
-              ? 'No part chosen'
-              : own?.status === 'stop'
-                ? 'This part is blocked: choose another'
-                : undefined
-          }
+          label={choices.match ? 'On to the bench list' : `Take ${part?.number ?? 'part'}`}
+          missing={firstThat(
+            [!part, 'No part chosen'],
+            [own?.status === 'stop', 'This part is blocked: choose another'],
+          )}
           onAct={async () => {
             if (part && (choices.match || (await choose('match', { partNumber: part.number }))))
               onNext();
@@ -196,12 +195,11 @@ function Points({ c }: { c: Comparison }) {
   const { view } = useJob();
   const old = oldPart(view);
   const p = c.part;
-  const enc = (e: { kind: string; pairs: number } | undefined) =>
-    !e
-      ? 'not read'
-      : e.kind === 'none'
-        ? 'none'
-        : `${e.pairs} ${e.kind === 'magnetic' ? 'pairs' : 'teeth'}`;
+  const enc = (e: { kind: string; pairs: number } | undefined) => {
+    if (!e) return 'not read';
+    if (e.kind === 'none') return 'none';
+    return `${e.pairs} ${e.kind === 'magnetic' ? 'pairs' : 'teeth'}`;
+  };
   const seal = (s: typeof old.seals) => (s ? `${s.outboard} / ${s.inboard}` : '–');
   const rows: [PointId, string, string][] = [
     ['encoder', enc(old.encoder), enc(p.bearing.encoder)],
@@ -210,8 +208,10 @@ function Points({ c }: { c: Comparison }) {
     ['spacer', old.spacer ?? '–', p.spacer ?? 'not said'],
     ['rating', old.ratingKn ? `${old.ratingKn} kN` : '–', `${p.bearing.staticRatingKn} kN`],
   ];
-  const size = (v: number | undefined, count: boolean) =>
-    v === undefined ? '–' : count ? String(v) : both(v, 'length', 2).value;
+  const size = (v: number | undefined, count: boolean) => {
+    if (v === undefined) return '–';
+    return count ? String(v) : both(v, 'length', 2).value;
+  };
   return (
     <table className="rows points-table">
       <thead>
@@ -339,8 +339,7 @@ function Mood({
   mood: 'no' | 'error' | 'nonsense' | undefined;
   onMood: (m: 'no' | 'error') => void;
 }) {
-  const [ready, setReady] = useState(false);
-  useEffect(() => setReady(true), []);
+  const ready = useHydrated();
   if (!ready || mood === undefined) return null;
   return (
     <section>

@@ -128,8 +128,9 @@ export function CornerAssembly({
       <path className="axis" d="M0 190H620" />
       {parts.map((p) => {
         const on = p.steps.includes(lit);
+        const gone = off(p.steps) ? 'off' : '';
         return (
-          <g key={p.id} className={`asm ${on ? 'on' : off(p.steps) ? 'off' : ''}`}>
+          <g key={p.id} className={`asm ${on ? 'on' : gone}`}>
             {p.draw(on ? marks.fill('pusher') : marks.fill('knuckle'))}
           </g>
         );

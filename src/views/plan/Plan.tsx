@@ -1,5 +1,7 @@
+import { type Status } from '../../core/verdict.ts';
+import { OtherFamily } from './OtherFamily.tsx';
 import {
-  benchOf,
+  solvedFor,
   chosenPart,
   familyCodeOf,
   familyOf,
@@ -10,11 +12,10 @@ import {
   walkOf,
 } from '../../core/job/index.ts';
 import { expansionMm, films, materials, type Film } from '../../core/fits/index.ts';
-import { itemsOf, type Family, type RouteId } from '../../core/families/index.ts';
+import { itemsOf, type RouteId } from '../../core/families/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
-import { solve, operationNames } from '../../core/press/index.ts';
+import { operationNames, type Operation, type SolveResult } from '../../core/press/index.ts';
 import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { timeLeft } from '../../core/units/index.ts';
@@ -31,65 +32,24 @@ export default function Plan(props: SheetProps) {
 
 type Wait = 'soak' | 'chill';
 
-/** A family that is named, matched and laid out here, but not yet walked step by step: said plainly, with its routes and strokes. */
-function OtherFamily({ family }: { family: Family }) {
-  const { view, send } = useJob();
-  const part = chosenPart(view);
-  return (
-    <StationBody
-      kicker="Plan"
-      title={family.name}
-      picture={
-        <div className="fam-known">
-          <FamilySection
-            code={family.code}
-            ring={part?.kind === family.kind ? part.bearing : undefined}
-            label={`${family.name} in section`}
-          />
-          <p className="note big">{family.out}</p>
-          <div className="routes">
-            {family.routes.map((r) => (
-              <div key={r.id}>
-                <b>{r.name}</b>
-                <span>{r.risk}</span>
-              </div>
-            ))}
-          </div>
-        </div>
-      }
-      side={
-        <>
-          <Call status="stop">
-            {family.name}: strip, strokes and rebuild are not walked here. Work this one by the
-            maker’s instructions; parts and findings stay on the card.
-          </Call>
-          <section>
-            <h2>Grips or slides</h2>
-            <p className="note">{family.grips}</p>
-          </section>
-          <section>
-            <h2>New each time</h2>
-            <p className="note">
-              {itemsOf(family.code)
-                .filter((i) => i.singleUse)
-                .map((i) => i.name)
-                .join(', ')}
-              .
-            </p>
-          </section>
-          <div className="grow" />
-        </>
-      }
-      actions={
-        <MainAction
-          label="Close this job"
-          onAct={() =>
-            send('job-closed', { reason: `${family.name}: worked outside True Spindle` })
-          }
-        />
-      }
-    />
-  );
+/** Whether this route can be set up with this kit, and where it waits. */
+function toldOf(
+  strokes: readonly { o: Operation; found: SolveResult | undefined }[],
+  idleMin: number,
+  walked: boolean,
+): { status: Status; text: string } {
+  if (!walked)
+    return {
+      status: 'stop',
+      text: 'This route is worked outside True Spindle. Choose one with its hours.',
+    };
+  const gap = strokes.find((x) => x.found?.solutions.length === 0);
+  const lacks = gap?.found?.missing[0]?.text;
+  if (gap) return { status: 'check', text: `${operationNames[gap.o]}: the kit lacks ${lacks}.` };
+  const all = strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`;
+  const waits =
+    idleMin > 0 ? `${idleMin} min idle in a wait.` : 'Every wait fits inside other work.';
+  return { status: 'good', text: `${all} can be set up with this kit. ${waits}` };
 }
 
 /** What goes beside what, and when it ends. */
@@ -105,11 +65,8 @@ function Body() {
   const s = schedule({ ...plan, family: family?.code });
   const strip = stepsOf(view, 'strip');
   const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
-  const strokes = strokesOf(view).map((o) => {
-    const b = benchOf(view, o);
-    return { o, found: b && solve(ctx.adapters, b, 1) };
-  });
-  const gaps = strokes.filter((x) => x.found && x.found.solutions.length === 0);
+  const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
+  const told = toldOf(strokes, s.idleMin, routes.find((r) => r.id === plan.route)?.walked === true);
   const waits: Wait[] = [
     ...(plan.soak ? ['soak' as const] : []),
     ...(plan.chill ? ['chill' as const] : []),
@@ -182,13 +139,7 @@ function Body() {
       }
       side={
         <>
-          <Call status={!walkable ? 'stop' : gaps.length > 0 ? 'check' : 'good'}>
-            {!walkable
-              ? 'This route is worked outside True Spindle. Choose one with its hours.'
-              : gaps.length > 0
-                ? `${operationNames[gaps[0]!.o]}: the kit lacks ${gaps[0]!.found!.missing[0]!.text}.`
-                : `${strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`} can be set up with this kit. ${s.idleMin > 0 ? `${s.idleMin} min idle in a wait.` : 'Every wait fits inside other work.'}`}
-          </Call>
+          <Call status={told.status}>{told.text}</Call>
           {plan.chill && choices.plan && <Freezer />}
           <section>
             <h2>Take to the car and the press</h2>

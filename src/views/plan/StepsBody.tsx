@@ -1,6 +1,8 @@
+import { type Timer } from '../../core/job/index.ts';
+import { type WalkStep } from '../../core/families/index.ts';
 import { useState, type ReactNode } from 'react';
 import { cautions, type Phase } from '../../core/families/index.ts';
-import { familyCodeOf, stepsOf } from '../../core/job/index.ts';
+import { familyCodeOf, rebuildSteps, stepsOf } from '../../core/job/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { BearingMark } from '../../ui/Marks.tsx';
@@ -11,23 +13,32 @@ import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
 
+const allDone: Record<Phase, string> = {
+  strip: 'Stripped. On to the press.',
+  rebuild: 'Everything is back on.',
+};
+
+/** What is left of a wait: all of it before its clock runs. */
+function waitWords(timer: Timer | undefined, minutes: number, nowMs: number): string {
+  if (!timer) return timeLeft(minutes * 60_000);
+  return nowMs < timer.endsMs ? timeLeft(timer.endsMs - nowMs) : 'over';
+}
+
 /** One step at a time, large, with its caution where the danger is; all steps along the axis above it. */
 export function StepsBody({
   phase,
   kicker,
   tabs,
   onNext,
-  skip = [],
 }: {
   phase: Phase;
   kicker: string;
   tabs: ReactNode;
   onNext: () => void;
-  skip?: readonly string[];
 }) {
   const { view, send } = useJob();
   const { state, ctx } = view;
-  const steps = stepsOf(view, phase).filter((s) => !skip.includes(s.id));
+  const steps = phase === 'rebuild' ? rebuildSteps(view) : stepsOf(view, phase);
   const code = familyCodeOf(view);
   const done = state.stepsDone[phase];
   const first = steps.find((s) => !done.includes(s.id));
@@ -44,6 +55,12 @@ export function StepsBody({
     return send('step-done', { phase, stepId: step.id, ...(found ? { found } : {}) });
   };
   const isDone = done.includes(step.id);
+  const left = steps.filter((s) => !done.includes(s.id));
+  const markOf = (s: WalkStep) => {
+    if (s === step && !isDone) return 'now';
+    return done.includes(s.id) ? 'done' : 'todo';
+  };
+  const doneLabel = step.wait && !timer ? 'Done, start the clock' : 'Done';
   const startClock = () =>
     step.wait &&
     send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
@@ -69,10 +86,7 @@ export function StepsBody({
                   onClick={() => setPicked(s.id)}
                   aria-label={`${s.text}${done.includes(s.id) ? ', done' : ''}`}
                 >
-                  <BearingMark
-                    small
-                    mark={s === step && !isDone ? 'now' : done.includes(s.id) ? 'done' : 'todo'}
-                  />
+                  <BearingMark small mark={markOf(s)} />
                 </button>
               </li>
             ))}
@@ -123,11 +137,7 @@ export function StepsBody({
             {step.wait && (
               <div className="wait">
                 <p className="far-n num">
-                  {timer
-                    ? running
-                      ? timeLeft(timer.endsMs - now)
-                      : 'over'
-                    : timeLeft(step.wait.minutes * 60_000)}
+                  {waitWords(timer, step.wait.minutes, now)}
                   <span>{step.wait.label}</span>
                 </p>
                 {!timer ? (
@@ -160,10 +170,8 @@ export function StepsBody({
         <>
           <Call status={first ? 'check' : 'good'}>
             {first
-              ? `${steps.filter((s) => !done.includes(s.id)).length} of ${steps.length} steps to go, about ${steps.filter((s) => !done.includes(s.id)).reduce((a, s) => a + s.minutes, 0)} min of hands.`
-              : phase === 'strip'
-                ? 'Stripped. On to the press.'
-                : 'Everything is back on.'}
+              ? `${left.length} of ${steps.length} steps to go, about ${left.reduce((a, s) => a + s.minutes, 0)} min of hands.`
+              : allDone[phase]}
           </Call>
           {state.found.length > 0 && (
             <section>
@@ -200,16 +208,7 @@ export function StepsBody({
       actions={
         first ? (
           <>
-            <MainAction
-              label={
-                isDone
-                  ? 'To the next open step'
-                  : step.wait && !timer
-                    ? 'Done, start the clock'
-                    : 'Done'
-              }
-              onAct={act}
-            />
+            <MainAction label={isDone ? 'To the next open step' : doneLabel} onAct={act} />
             {!isDone && (
               <button type="button" className="btn q" onClick={() => setFinding(true)}>
                 Found something

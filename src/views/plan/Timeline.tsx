@@ -103,10 +103,11 @@ function BarShape({
   y: number;
   fill: string;
 }) {
+  const label = b.handsOn ? 'bgp' : '';
   return (
     <g>
       <rect
-        className={b.handsOn ? (first ? 'hb first' : 'hb') : 'wb'}
+        className={b.handsOn ? `hb${first ? ' first' : ''}` : 'wb'}
         fill={b.handsOn ? fill : 'none'}
         x={x}
         y={y + 6}
@@ -114,7 +115,7 @@ function BarShape({
         height="28"
       />
       <text
-        className={first ? 'in-enc' : b.handsOn ? 'bgp' : ''}
+        className={first ? 'in-enc' : label}
         x={b.handsOn ? x : x + 6}
         y={b.handsOn ? y + 1 : y + 25}
       >

@@ -1,3 +1,4 @@
+import { Field } from '../../ui/Field.tsx';
 import { seatPart } from '../../core/job/index.ts';
 import { useState } from 'react';
 import { judgeDamage, type SeatKind } from '../../core/fits/index.ts';
@@ -40,14 +41,15 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
         }}
       >
         <div className="pair-in">
-          <label className={`field compact${wrong ? ' bad' : ''}`}>
-            <span>Share of the circle</span>
-            <span className="box">
-              <input value={share} onChange={(e) => setShare(e.target.value)} inputMode="decimal" />
-              <span className="un">%</span>
-            </span>
-            <span className="say">{wrong ? 'From 0 to 100 %.' : ''}</span>
-          </label>
+          <Field
+            compact
+            label="Share of the circle"
+            text={share}
+            onText={setShare}
+            inputMode="decimal"
+            unit="%"
+            fault={wrong ? 'From 0 to 100 %.' : undefined}
+          />
           <QuantityInput
             compact
             label="Deepest"

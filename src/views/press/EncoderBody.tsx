@@ -1,3 +1,6 @@
+import { type Status } from '../../core/verdict.ts';
+import { sentence } from '../../core/rules/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState, type ReactNode } from 'react';
 import { encoderState, sensorSide, workOf } from '../../core/job/index.ts';
 import type { Bearing, Side } from '../../core/parts.ts';
@@ -6,6 +9,22 @@ import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+
+/** How the new bearing's encoder stands to the sensor. */
+function toldOf(
+  faces: Side | undefined,
+  sensor: Side | undefined,
+  right: boolean,
+): { status: Status; text: string } {
+  if (!faces)
+    return {
+      status: 'check',
+      text: 'Hold the viewing card to both faces before the bearing goes near the press.',
+    };
+  if (right) return { status: 'good', text: `Encoder faces ${sensor}, to the sensor.` };
+  const sides = { faces, sensor: sensor ?? '' };
+  return { status: 'stop', text: sentence({ rule: 'press.encoder-reversed', with: sides }) };
+}
 
 /** Which face carries the magnet, as the bearing lies now; the stroke stays locked until it is right. */
 export function EncoderBody({
@@ -58,6 +77,7 @@ export function EncoderBody({
         actions={<MainAction label="Record side" missing="Sensor side not known" />}
       />
     );
+  const told = toldOf(checked?.side, sensor, right);
   return (
     <StationBody
       kicker={kicker}
@@ -72,13 +92,7 @@ export function EncoderBody({
       }
       side={
         <>
-          <Call status={!checked ? 'check' : right ? 'good' : 'stop'}>
-            {!checked
-              ? 'Hold the viewing card to both faces before the bearing goes near the press.'
-              : right
-                ? `Encoder faces ${sensor}, to the sensor.`
-                : `Encoder would face ${checked.side}; the sensor sits ${sensor}. Turn the bearing over: pressed in like this it is lost.`}
-          </Call>
+          <Call status={told.status}>{told.text}</Call>
           <section>
             <h2>The magnet shows on the face that will look</h2>
             <Choices
@@ -117,7 +131,7 @@ export function EncoderBody({
         ) : (
           <MainAction
             label={checked && !right ? 'Record again' : 'Record side'}
-            missing={!side ? 'Tap the side' : !method ? 'Tap what it was found with' : undefined}
+            missing={firstThat([!side, 'Tap the side'], [!method, 'Tap what it was found with'])}
             onAct={() => side && method && send('encoder-checked', { side, method })}
           />
         )

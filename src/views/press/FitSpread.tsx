@@ -3,12 +3,10 @@ import { gripOf, shareBelow, type ChainResult, type FitChain } from '../../core/
 import type { FitReport, FitTask } from '../../workers/fit.worker.ts';
 
 const draws = 1_000_000;
-const percent = (share: number) =>
-  share === 0
-    ? 'none'
-    : share < 0.0001
-      ? 'under 0.01 %'
-      : `${(100 * share).toFixed(share < 0.01 ? 2 : 1)} %`;
+function percent(share: number): string {
+  if (share === 0) return 'none';
+  return share < 0.0001 ? 'under 0.01 %' : `${(100 * share).toFixed(share < 0.01 ? 2 : 1)} %`;
+}
 
 /** How tight the new ring will sit over a million assemblies, with the shares that would creep or be too tight. */
 export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {

@@ -27,11 +27,8 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   const other = press.screw ? fromTorque(force, press.screw) : fromPressureText(force, press);
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
-    const f = other?.ok
-      ? { ok: true as const, value: other.forceKn, typed: force.trim() }
-      : other
-        ? { ok: false as const }
-        : parseQuantity(force, 'force');
+    const converted = other?.ok && { ok: true as const, value: other.forceKn, typed: force.trim() };
+    const f = other ? converted || { ok: false as const } : parseQuantity(force, 'force');
     const t = parseQuantity(travel, 'length');
     if (!f.ok || !t.ok) return form.current?.querySelectorAll('input')[f.ok ? 0 : 1]?.focus();
     if (
@@ -81,9 +78,6 @@ function fromTorque(
 ): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
   if (/k?n\s*$|kip|tonf?\s*$|lbf\s*$/iu.test(text) && !/m\s*$/iu.test(text)) return undefined;
   const t = parseQuantity(text, 'torque');
-  return t.ok
-    ? { ok: true, forceKn: screwForceKn(t.value, screw) }
-    : text.trim() === ''
-      ? undefined
-      : { ok: false, reason: t.reason };
+  if (t.ok) return { ok: true, forceKn: screwForceKn(t.value, screw) };
+  return text.trim() === '' ? undefined : { ok: false, reason: t.reason };
 }

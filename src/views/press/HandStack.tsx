@@ -40,7 +40,8 @@ const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordina
   const places = roles.map((r) => context.droppableRects.get(r)).filter((x) => x !== undefined);
   const own = context.collisionRect;
   if (!own || places.length === 0) return undefined;
-  const at = context.over ? roles.indexOf(context.over.id as Role) : step > 0 ? -1 : roles.length;
+  const before = step > 0 ? -1 : roles.length;
+  const at = context.over ? roles.indexOf(context.over.id as Role) : before;
   const next = places[Math.max(0, Math.min(places.length - 1, at + step))]!;
   return {
     x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2),
@@ -168,11 +169,8 @@ export function DropPlaces({
     const z = at[role];
     if (z) return [y(z[0]), y(z[1])];
     // An empty place at either end still takes a piece.
-    return role === 'cap'
-      ? [Math.max(0, head - 34), head]
-      : role === 'riser' && at.support
-        ? [foot, Math.min(580, foot + 30)]
-        : undefined;
+    if (role === 'cap') return [Math.max(0, head - 34), head];
+    return role === 'riser' && at.support ? [foot, Math.min(580, foot + 30)] : undefined;
   };
   return (
     <g>

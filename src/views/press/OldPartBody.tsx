@@ -1,4 +1,5 @@
-import { sentence } from '../../core/rules/index.ts';
+import { RuleLink } from '../../ui/RuleLink.tsx';
+import { firstThat } from '../../ui/firstThat.ts';
 import { useState, type ReactNode } from 'react';
 import { chosenComparison, chosenPart } from '../../core/job/index.ts';
 import { meanOf } from '../../core/matching/index.ts';
@@ -26,6 +27,13 @@ export function OldPartBody({
   const accept = async () => {
     if (part && (await send('part-confirmed', { partNumber: part.number }))) onNext();
   };
+  const toGo = `${left} ${left === 1 ? 'reading' : 'readings'} to go`;
+  const blocker = left === 0 ? own?.blockers[0] : undefined;
+  const told = firstThat(
+    [left > 0, `${toGo}${instrument ? ` with the ${instrument.name}` : ''}.`],
+    [own?.status === 'good', `${part?.number} is the same where it matters.`],
+    [true, `${part?.number} is within doubt: measure again with a finer instrument.`],
+  );
   const status = left > 0 ? 'check' : (own?.status ?? 'stop');
   return (
     <StationBody
@@ -35,14 +43,7 @@ export function OldPartBody({
       picture={picture}
       side={
         <>
-          <Call status={status}>
-            {left > 0
-              ? `${left} ${left === 1 ? 'reading' : 'readings'} to go${instrument ? ` with the ${instrument.name}` : ''}.`
-              : own?.status === 'good'
-                ? `${part?.number} is the same where it matters.`
-                : ((own?.blockers[0] && sentence(own.blockers[0])) ??
-                  `${part?.number} is within doubt: measure again with a finer instrument.`)}
-          </Call>
+          <Call status={status}>{blocker ? <RuleLink said={blocker} /> : told}</Call>
           {side}
           <section className="cands">
             <Legend />
@@ -62,13 +63,11 @@ export function OldPartBody({
       actions={
         <MainAction
           label={state.partConfirmed === part?.number && left === 0 ? 'Next' : 'Accept part'}
-          missing={
-            left > 0
-              ? `${left} ${left === 1 ? 'reading' : 'readings'} to go`
-              : own?.status === 'stop'
-                ? 'Choose another part: this one is blocked'
-                : conflicts[0]?.reason
-          }
+          missing={firstThat(
+            [left > 0, toGo],
+            [own?.status === 'stop', 'Choose another part: this one is blocked'],
+            [true, conflicts[0]?.reason],
+          )}
           onAct={accept}
         />
       }

@@ -1,14 +1,6 @@
-import {
-  confirmed,
-  encoderState,
-  missingFor,
-  seatKinds,
-  stepsOf,
-  walkOf,
-  workOf,
-  type JobNow,
-} from '../../core/job/index.ts';
-import { facts, type Task } from '../../core/families/index.ts';
+import { owedAt, taskDone, walkOf, workOf } from '../../core/job/index.ts';
+import { sentence } from '../../core/rules/index.ts';
+import type { Task } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -45,27 +37,6 @@ const studTask = (out: boolean): Task => ({
   spare: true,
 });
 
-function isDone(t: Task, job: JobNow): boolean {
-  const { state } = job;
-  const seats = seatKinds(job);
-  switch (t.kind) {
-    case 'strip':
-      return stepsOf(job, 'strip').every((s) => state.stepsDone.strip.includes(s.id));
-    case 'stroke':
-      return state.strokes[t.operation] !== undefined;
-    case 'facts':
-      return t.facts.every((f) => state.facts.includes(f));
-    case 'old':
-      return confirmed(job);
-    case 'seats':
-      return seats.length > 0 && seats.every((k) => state.seats[k]);
-    case 'verdict':
-      return seats.length > 0 && seats.every((k) => state.seatDecisions[k]);
-    case 'encoder':
-      return ['no-encoder', 'right'].includes(encoderState(job));
-  }
-}
-
 function Body({ station }: { station: Station }) {
   const { view, send } = useJob();
   const walk = walkOf(view);
@@ -75,7 +46,7 @@ function Body({ station }: { station: Station }) {
       ? [studTask(view.state.strokes['stud-out'] !== undefined)]
       : [];
   const tasks = [...own, ...studs];
-  const done = tasks.filter((t) => isDone(t, view)).map((t) => t.id);
+  const done = tasks.filter((t) => taskDone(t, view)).map((t) => t.id);
   const firstOpen = own.find((t) => !done.includes(t.id))?.id ?? own.at(-1)?.id ?? '';
   const [open, setOpen] = useTab(`${station}:${view.job.id}`, firstOpen);
   const at = Math.max(
@@ -99,7 +70,8 @@ function Body({ station }: { station: Station }) {
     task.kind === 'stroke' && task.spare
       ? `${name}, where one is damaged`
       : `${name}, ${at + 1} of ${own.length}`;
-  const missing = missingFor(station, view)[0];
+  const [owed] = owedAt(station, view);
+  const missing = owed && sentence(owed);
   const finish = async () => {
     if (view.state.done.includes(station) || (await send('station-done', { station })))
       location.assign(`/jobs/${view.job.id}/${after[station].id}`);
@@ -130,10 +102,8 @@ function Body({ station }: { station: Station }) {
           {...(last
             ? {
                 nextLabel: after[station].label,
-                missing:
-                  missing === undefined || task.facts.some((f) => missing.startsWith(facts[f].ask))
-                    ? undefined
-                    : missing,
+                // What is asked on this very tab is not missing: it is answered here.
+                missing: owed?.fact && task.facts.includes(owed.fact) ? undefined : missing,
               }
             : {})}
         />

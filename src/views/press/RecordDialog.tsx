@@ -1,4 +1,9 @@
-import { judgeStroke, type Operation, type Stack } from '../../core/press/index.ts';
+import {
+  seatToleranceMm,
+  judgeStroke,
+  type Operation,
+  type Stack,
+} from '../../core/press/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Dialog, Frame, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -74,7 +79,7 @@ export function RecordDialog({
             text={depth}
             onText={setDepth}
             fault={faultOf(problem, 'depthMm')}
-            hint={`Plan ${travelMm.toFixed(1)} ± 0.3 mm. Release the ram, then measure.`}
+            hint={`Plan ${travelMm.toFixed(1)} ± ${seatToleranceMm} mm. Release the ram, then measure.`}
           />
         )}
         {verdict && <VerdictLines verdicts={verdict.verdicts} />}

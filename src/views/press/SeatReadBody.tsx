@@ -1,3 +1,5 @@
+import { RuleLink } from '../../ui/RuleLink.tsx';
+import { InstrumentPicker, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
 import { sentence } from '../../core/rules/index.ts';
 import { useState, type ReactNode } from 'react';
 import {
@@ -7,7 +9,7 @@ import {
   seatOf,
   type TakenSeat,
 } from '../../core/job/index.ts';
-import { isSlip, type SeatKind } from '../../core/fits/index.ts';
+import { isSlip, seatScatterMm, type SeatKind } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
@@ -77,8 +79,7 @@ function SeatForm({
     kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'),
   );
   const [again, setAgain] = useState(false);
-  const [zero, setZero] = useDraft(`${view.job.id}:seat:${kind}:zero`);
-  const [temp, setTemp] = useDraft(`${view.job.id}:seat:${kind}:temp`);
+  const at = useTakenAt(`${view.job.id}:seat:${kind}`);
   if (!seat)
     return (
       <StationBody
@@ -107,20 +108,16 @@ function SeatForm({
   const editing = !kept || again || text !== '';
   const grid = editing ? [0, 1, 2].map((d) => [values[2 * d], values[2 * d + 1]]) : kept.readingsMm;
   const full = values.every((v) => v !== undefined);
-  const readingsMm = editing ? (full ? (grid as number[][]) : undefined) : kept.readingsMm;
-  const z = zero.trim() === '' ? undefined : parseQuantity(zero, 'length');
-  const t = temp.trim() === '' ? undefined : parseQuantity(temp, 'temperature');
-  const slip =
-    z && !z.ok ? `Zero: ${z.reason}` : t && !t.ok ? `Temperature: ${t.reason}` : undefined;
-  const taken = { ...(z?.ok ? { zeroMm: z.value } : {}), ...(t?.ok ? { partC: t.value } : {}) };
-  const result =
-    readingsMm &&
-    judgeReadings(view, kind, { readingsMm, instrumentId, ...(editing ? taken : zeroOf(kept)) });
+  const typedMm = full ? (grid as number[][]) : undefined;
+  const readingsMm = editing ? typedMm : kept.readingsMm;
+  const slip = at.fault;
+  const takenAt = editing ? at.taken : zeroOf(kept);
+  const result = readingsMm && judgeReadings(view, kind, { readingsMm, instrumentId, ...takenAt });
   const odd = statsOf(
     values.flatMap((v, i) =>
       v === undefined ? [] : [{ valueMm: v, atTwentyMm: v, plane: Math.floor(i / 2) }],
     ),
-    0.003,
+    seatScatterMm,
   )?.outlier;
   const depths = seatDepths(seat);
   const record = async () => {
@@ -131,7 +128,7 @@ function SeatForm({
         seat: kind,
         readingsMm: grid as number[][],
         instrumentId,
-        ...taken,
+        ...at.taken,
       }))
     )
       return;
@@ -199,44 +196,22 @@ function SeatForm({
       side={
         <>
           <Call status={result ? worst(result.verdicts) : 'check'}>
-            {result
-              ? sentence(result.verdicts[0]!)
-              : `${values.filter((v) => v === undefined).length} of 6 readings to go.`}
+            {result?.verdicts[0] ? (
+              <RuleLink said={result.verdicts[0]} />
+            ) : (
+              `${values.filter((v) => v === undefined).length} of 6 readings to go.`
+            )}
           </Call>
           <section>
-            <label className="field">
-              <span>Read with</span>
-              <select
-                className="pick"
-                value={instrumentId}
-                onChange={(e) => setInstrument(e.target.value)}
-              >
-                {ctx.instruments.map((i) => (
-                  <option key={i.id} value={i.id}>
-                    {i.name} ± {i.doubtMm} mm
-                  </option>
-                ))}
-              </select>
-            </label>
+            <InstrumentPicker
+              instruments={ctx.instruments}
+              id={instrumentId}
+              onId={setInstrument}
+            />
             <details className="more">
               <summary>Zero and temperature</summary>
               <div className="pair-in">
-                <QuantityInput
-                  compact
-                  label="Zero"
-                  dimension="length"
-                  decimals={3}
-                  text={zero}
-                  onText={setZero}
-                />
-                <QuantityInput
-                  compact
-                  label="Part at"
-                  dimension="temperature"
-                  decimals={0}
-                  text={temp}
-                  onText={setTemp}
-                />
+                <TakenAtFields at={at} words={['Zero', 'Part at']} />
               </div>
             </details>
           </section>

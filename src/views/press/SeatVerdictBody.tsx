@@ -66,29 +66,6 @@ export function SeatVerdictBody({
     }
   };
   const owned = overrideOf(state, `seat.${kind}`);
-  const actions =
-    both && decided ? (
-      <MainAction label="Next" onAct={onNext} />
-    ) : status !== 'stop' ? (
-      <>
-        <MainAction label={`Reuse the ${seat.part}`} onAct={() => judge('reuse')} />
-        <button type="button" className="btn q" onClick={() => judge('replace')}>
-          Replace
-        </button>
-      </>
-    ) : owned ? (
-      <MainAction
-        label={`Reuse, ${view.people.find((p) => p.id === owned.byId)?.name} answers`}
-        onAct={() => judge('reuse')}
-      />
-    ) : (
-      <>
-        <MainAction label={`Replace the ${seat.part}`} onAct={() => judge('replace')} />
-        <button type="button" className="btn q" onClick={() => setOwning(true)}>
-          Answer for it
-        </button>
-      </>
-    );
   return (
     <StationBody
       kicker={kicker}
@@ -201,7 +178,57 @@ export function SeatVerdictBody({
           )}
         </>
       }
-      actions={actions}
+      actions={
+        <SeatActions
+          part={seat.part}
+          settled={both && decided !== undefined}
+          stopped={status === 'stop'}
+          answeredBy={view.people.find((p) => p.id === owned?.byId)?.name}
+          onJudge={judge}
+          onNext={onNext}
+          onOwn={() => setOwning(true)}
+        />
+      }
     />
+  );
+}
+
+/** Reuse or replace; what is Stop is reused only when somebody answers for it. */
+function SeatActions({
+  part,
+  settled,
+  stopped,
+  answeredBy,
+  onJudge,
+  onNext,
+  onOwn,
+}: {
+  part: string;
+  settled: boolean;
+  stopped: boolean;
+  answeredBy: string | undefined;
+  onJudge: (d: 'reuse' | 'replace') => void;
+  onNext: () => void;
+  onOwn: () => void;
+}) {
+  if (settled) return <MainAction label="Next" onAct={onNext} />;
+  if (!stopped)
+    return (
+      <>
+        <MainAction label={`Reuse the ${part}`} onAct={() => onJudge('reuse')} />
+        <button type="button" className="btn q" onClick={() => onJudge('replace')}>
+          Replace
+        </button>
+      </>
+    );
+  if (answeredBy)
+    return <MainAction label={`Reuse, ${answeredBy} answers`} onAct={() => onJudge('reuse')} />;
+  return (
+    <>
+      <MainAction label={`Replace the ${part}`} onAct={() => onJudge('replace')} />
+      <button type="button" className="btn q" onClick={onOwn}>
+        Answer for it
+      </button>
+    </>
   );
 }

@@ -3,18 +3,19 @@ import { useRef } from 'react';
 import { Printer } from 'lucide-react';
 import { cautions } from '../../core/families/index.ts';
 import {
+  impactAdvice,
   operationNames,
+  seatToleranceMm,
   screws,
   screwTorqueNm,
   type Bench,
   type Judgement,
   type Press,
-  type Requirement,
   type Stack,
 } from '../../core/press/index.ts';
 import { both } from '../../core/units/index.ts';
 import { savePng, saveSvg } from '../../ui/exportSvg.ts';
-import { stackList } from '../../ui/section/Cutaway.tsx';
+import { stackList } from '../../ui/section/cutaway/stackList.ts';
 import { useJob } from '../shell/useJob.ts';
 
 /** Takes the drawing away: as a file, or as one printed page to lay beside the press. */
@@ -80,8 +81,8 @@ export function SetupSheet({
           ))}
         </ol>
         <p>
-          Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ± 0.3 mm.{' '}
-          {judgement.verdicts[0] && sentence(judgement.verdicts[0])}
+          Expect {kn(forceKn.low)} to {kn(forceKn.high)}; travel {r.travelMm.toFixed(1)} ±{' '}
+          {seatToleranceMm} mm. {judgement.verdicts[0] && sentence(judgement.verdicts[0])}
         </p>
         <p>
           <b>{cautions['press']!.text}</b> {cautions['press']!.why}
@@ -101,7 +102,8 @@ function ScrewTorques({
   presses: readonly Press[];
 }) {
   const own = presses.flatMap((p) => (p.screw ? [{ id: p.id, name: p.name, tool: p.screw }] : []));
-  const shown = press.screw ? own.filter((s) => s.id === press.id) : own.length > 0 ? own : screws;
+  const usual = own.length > 0 ? own : screws;
+  const shown = press.screw ? own.filter((s) => s.id === press.id) : usual;
   if (r.throughMm === 0) return null;
   return (
     <details className="more no-print" open={press.screw !== undefined}>
@@ -125,17 +127,8 @@ function ScrewTorques({
       </table>
       <p className="cap">
         Torque for the greatest expected force, thread greased (μ {shown[0]!.tool.threadFriction}).{' '}
-        {impactWords(r)}
+        {impactAdvice(r)}
       </p>
     </details>
   );
 }
-
-const impactWords = (r: Requirement): string =>
-  r.operation === 'hub-in'
-    ? 'The last 10 mm by hand: an impact gun hides the moment it seats and hammers the balls.'
-    : !r.fitting
-      ? 'An impact gun is fine for removal.'
-      : r.carries === 'inner ring' || r.carries === 'press ring'
-        ? 'By hand all the way: the end is felt, not heard.'
-        : `An impact gun may start an outer ring; from ${(0.75 * r.travelMm).toFixed(0)} mm on it goes by hand.`;

@@ -1,3 +1,4 @@
+import { anchorAt } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { halfGoneMin, leftMm, warmingFaults, type Warming } from '../../core/fits/index.ts';
 import { seatOf, workOf } from '../../core/job/index.ts';
@@ -96,13 +97,7 @@ export function TemperaturePlan() {
               />
               <path className="prj" d={`M${x(half)} 6V44`} />
               {[0, 5, 10, 15].map((m) => (
-                <text
-                  key={m}
-                  className="n"
-                  x={x(m)}
-                  y="60"
-                  textAnchor={m === 0 ? 'start' : m === 15 ? 'end' : 'middle'}
-                >
+                <text key={m} className="n" x={x(m)} y="60" textAnchor={anchorAt(m, 0, 15)}>
                   {m}
                   {m === 15 ? ' min' : ''}
                 </text>

@@ -52,8 +52,8 @@ export const stackIds = (s: Stack): StackIds => ({
 /** Everything one stroke shows, from the core. */
 export function useStroke(operation: Operation): Stroke | undefined {
   const { view } = useJob();
-  const { state, choices } = view;
   return useMemo(() => {
+    const { state, choices } = view;
     const bench = benchOf(view, operation);
     const r = requirementOf(view, operation);
     if (!bench || !r) return undefined;

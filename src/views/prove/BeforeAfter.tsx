@@ -1,3 +1,4 @@
+import { firstThat } from '../../ui/firstThat.ts';
 import { testById } from '../../core/diagnosis/index.ts';
 import { useJob } from '../shell/useJob.ts';
 
@@ -13,6 +14,7 @@ export function BeforeAfter() {
   const after = state.checks['warmth']?.value;
   const ear = [...state.results].reverse().find((r) => r.testId === 'ear' && r.value !== undefined);
   const said = state.complaint?.sound;
+  const road = state.checks['road'];
   return (
     <section className="ba" aria-label="Before and after">
       <div>
@@ -23,13 +25,7 @@ export function BeforeAfter() {
           {ear
             ? `; ${testById('ear')?.short.toLowerCase()} ${Math.abs(ear.value!).toFixed(0)} dB apart`
             : ''}
-          . Now:{' '}
-          {state.checks['road']
-            ? state.checks['road'].ok
-              ? 'gone'
-              : 'still there'
-            : 'not driven yet'}
-          .
+          . Now: {firstThat([!road, 'not driven yet'], [road?.ok, 'gone'], [true, 'still there'])}.
         </p>
       </div>
       {(heat || after !== undefined) && (

@@ -1,15 +1,28 @@
+import { Recheck } from './Recheck.tsx';
+import { Paper } from './Paper.tsx';
+import { type Status } from '../../core/verdict.ts';
 import { Printer } from 'lucide-react';
-import type { CardLine as Line, JobCard as Card } from '../../core/card/index.ts';
-import { both, clockTime, dayTime, fixed, parseQuantity } from '../../core/units/index.ts';
-import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
+import type { JobCard as Card } from '../../core/card/index.ts';
+import { dayTime } from '../../core/units/index.ts';
 import type { JobView } from '../../core/job/index.ts';
 import { Call } from '../../ui/Panels.tsx';
-import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { useDraft } from '../../ui/useDraft.ts';
-import { useJob } from '../shell/useJob.ts';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { Lessons } from './Lessons.tsx';
-import { StrokeStrip } from './StrokeStrip.tsx';
+
+/** Whether the record still is what was signed. */
+function sealWords({ seal, signed }: Card): { status: Status; text: string } {
+  if (seal.verified) {
+    const text = `All ${seal.entries} entries match their seals`;
+    return signed
+      ? { status: 'good', text: `${text}.` }
+      : { status: 'check', text: `${text}; not signed yet.` };
+  }
+  const altered =
+    seal.brokenAt === undefined
+      ? 'What was kept when this was signed does not match its seal: the kept copy was altered.'
+      : `Entry ${seal.brokenAt} does not match its seal: this record was altered.`;
+  return { status: 'stop', text: altered };
+}
 
 /** Can I stand by it in a year? The same sheet on the screen and on paper. */
 export default function JobCard({
@@ -22,6 +35,7 @@ export default function JobCard({
   card: Card;
 }) {
   const tz = first.timeZone;
+  const told = sealWords(c);
   const figures = [...c.seats, ...c.checks].filter((l) => l.limit).length;
   return (
     <JobSheet first={first} who={who} station="card">
@@ -33,13 +47,7 @@ export default function JobCard({
         picture={<Paper c={c} tz={tz} />}
         side={
           <>
-            <Call status={!c.seal.verified ? 'stop' : c.signed ? 'good' : 'check'}>
-              {c.seal.verified
-                ? `All ${c.seal.entries} entries match their seals${c.signed ? '' : '; not signed yet'}.`
-                : c.seal.brokenAt === undefined
-                  ? 'What this job was judged against does not match its seal: the kept copy was altered.'
-                  : `Entry ${c.seal.brokenAt} does not match its seal: this record was altered.`}
-            </Call>
+            <Call status={told.status}>{told.text}</Call>
             <section>
               <h2>Would it stand in a year?</h2>
               <table className="rows">
@@ -105,277 +113,5 @@ export default function JobCard({
         }
       />
     </JobSheet>
-  );
-}
-
-/** What is still owed after the job: the recheck, with the distance it was done at. */
-function Recheck({ dueKm }: { dueKm: number }) {
-  const { view, send } = useJob();
-  const { signed, recheckedKm } = view.state;
-  const [km, setKm, clear] = useDraft(`${view.job.id}:recheck`);
-  const parsed = parseQuantity(km, 'distance');
-  const fault =
-    parsed.ok && signed && parsed.value < signed.odometerKm
-      ? `Signed at ${fixed(signed.odometerKm)} km: less cannot be.`
-      : undefined;
-  if (recheckedKm !== undefined)
-    return (
-      <section>
-        <h2>Recheck</h2>
-        <p className="vd good">
-          <VerdictShape status="good" size={22} />
-          done at {fixed(recheckedKm)} km
-        </p>
-      </section>
-    );
-  return (
-    <section>
-      <h2>Still owed</h2>
-      <p className="note">
-        Recheck after {dueKm} km / 99 mi: paint mark of the nut, wheel nuts by wrench.
-      </p>
-      <form
-        className="grid gap-2"
-        onSubmit={async (e) => {
-          e.preventDefault();
-          if (
-            parsed.ok &&
-            !fault &&
-            (await send('recheck-done', { odometerKm: Math.round(parsed.value) }))
-          )
-            clear();
-        }}
-      >
-        <QuantityInput
-          compact
-          label="Distance on the clock now"
-          dimension="distance"
-          text={km}
-          onText={setKm}
-          fault={fault}
-        />
-        <button type="submit" className="btn q small">
-          Recheck done
-        </button>
-      </form>
-    </section>
-  );
-}
-
-function Paper({ c, tz }: { c: Card; tz: string }) {
-  const km = both(c.unit.odometerKm, 'distance');
-  return (
-    <article className="paper">
-      <header>
-        <CornerGlyph corner={c.corner.id} height={62} />
-        <b className="num big">{c.unit.fleetNo}</b>
-        <p>
-          <b>
-            {c.unit.name}, {c.corner.name.toLowerCase()}
-          </b>
-          <br />
-          {c.family}
-          {c.part ? `, ${c.part.size}` : ''}
-          <br />
-          {km.value} km / {km.other}
-        </p>
-        <p className="right">
-          <b className="num">Job card {c.number}</b>
-          <br />
-          {dayTime(c.startedMs, tz)}
-          <br />
-          {c.signed ? `signed ${clockTime(c.signed.atMs, tz)}, ${c.signed.who}` : 'not signed'}
-        </p>
-      </header>
-      <div className="cols-2">
-        <section>
-          <h3>Complaint</h3>
-          <p>{c.complaint?.short ?? 'Not recorded'}.</p>
-          <h3>Diagnosis</h3>
-          {c.diagnosis ? (
-            <p>
-              <b className="num pct">{Math.round(c.diagnosis.probability * 100)} %</b>{' '}
-              {c.diagnosis.suspect}, {c.diagnosis.who}.
-              {c.diagnosis.reason ? ` ${c.diagnosis.reason}.` : ''}
-            </p>
-          ) : (
-            <p>No call.</p>
-          )}
-        </section>
-        <Lines title="Findings" lines={c.findings} plain />
-        <Lines
-          title="Parts"
-          lines={[
-            ...(c.part
-              ? [{ what: `Bearing ${c.part.maker} ${c.part.number}`, value: c.part.size }]
-              : []),
-            ...c.items.filter((i) => i.what !== 'Bearing'),
-          ]}
-        />
-        <Lines title="Old part, against the new" lines={c.oldPart} />
-      </div>
-      <Lines title="Seats" lines={c.seats} />
-      <section>
-        <h3>
-          Press strokes{' '}
-          <span>
-            force to the right, travel down, each on its own scale
-            {c.schools
-              ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}`
-              : ''}
-          </span>
-        </h3>
-        <div className="strokes">
-          {c.strokes.map((s) => (
-            <figure key={s.operation}>
-              <figcaption>
-                <b>{s.name.replace('Press ', '')}</b>
-                <VerdictShape status={s.status} size={18} />
-                <span className="vh">{verdictWords[s.status]}</span>
-              </figcaption>
-              <StrokeStrip stroke={s} />
-              <p className="num">
-                {s.peakKn === null ? (
-                  <b>{s.tool}</b>
-                ) : (
-                  <>
-                    <b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–
-                    {fixed(s.expectedKn.high, 1)}
-                  </>
-                )}
-              </p>
-              <p>
-                {s.depthMm === null ? (
-                  ''
-                ) : (
-                  <span className="num">
-                    seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm.{' '}
-                  </span>
-                )}
-                {s.stack.join(', ')}
-                {s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}
-              </p>
-            </figure>
-          ))}
-          {c.strokes.length === 0 && <p>None yet.</p>}
-        </div>
-        {c.encoder && (
-          <p>
-            Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')},{' '}
-            {c.encoder.who}.
-          </p>
-        )}
-        {c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}
-      </section>
-      {c.torque && (
-        <section>
-          <h3>
-            Torque{' '}
-            <span>
-              {c.torque.procedure}; {c.torque.source};{' '}
-              {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}
-            </span>
-          </h3>
-          <table>
-            <tbody>
-              {c.torque.readings.map((t, i) => (
-                <tr key={i}>
-                  <td>{t.stage}</td>
-                  <td className="num">
-                    <b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b>
-                  </td>
-                  <td className="num">
-                    {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
-                  </td>
-                  <td>{t.tool}</td>
-                  <td>
-                    {t.who} {clockTime(t.atMs, tz)}
-                  </td>
-                  <td>
-                    <VerdictShape status={t.status} size={16} />
-                    <span className="vh">{verdictWords[t.status]}</span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      )}
-      <Lines title="Proof" lines={c.checks} />
-      <div className="cols-2">
-        <section>
-          <h3>Overrides</h3>
-          {c.overrides.length === 0 ? (
-            <p>None.</p>
-          ) : (
-            c.overrides.map((o) => (
-              <p key={o.rule + o.atMs}>
-                <b>{o.rule}</b>: {o.reason}. {o.who}
-              </p>
-            ))
-          )}
-          {c.found.length > 0 && (
-            <>
-              <h3>Found on the way</h3>
-              {c.found.map((f) => (
-                <p key={f}>{f}</p>
-              ))}
-            </>
-          )}
-        </section>
-        <section>
-          <h3>Signed</h3>
-          <p>
-            {c.signed ? (
-              <>
-                <b>{c.signed.who}</b>, {dayTime(c.signed.atMs, tz)}
-              </>
-            ) : (
-              'Not signed.'
-            )}
-          </p>
-          <p>{c.caution}</p>
-        </section>
-      </div>
-    </article>
-  );
-}
-
-function Lines({ title, lines, plain }: { title: string; lines: Line[]; plain?: boolean }) {
-  return (
-    <section>
-      <h3>{title}</h3>
-      {lines.length === 0 ? (
-        <p>None.</p>
-      ) : (
-        <table>
-          <tbody>
-            {lines.map((l) => (
-              <tr key={l.what + l.value}>
-                {plain ? (
-                  <td colSpan={3}>{l.value}</td>
-                ) : (
-                  <>
-                    <td>{l.what}</td>
-                    <td className="num">
-                      <b>{l.value}</b>
-                    </td>
-                    <td className="num">{l.limit ?? ''}</td>
-                  </>
-                )}
-                <td className="sh">
-                  {l.status && (
-                    <>
-                      <VerdictShape status={l.status} size={16} />
-                      <span className="vh">{verdictWords[l.status]}</span>
-                    </>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </section>
   );
 }

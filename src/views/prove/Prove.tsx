@@ -1,8 +1,11 @@
+import { type Status } from '../../core/verdict.ts';
+import { sentence } from '../../core/rules/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useState } from 'react';
-import { checksFor, missingFor } from '../../core/job/index.ts';
+import { checksFor, owedAt } from '../../core/job/index.ts';
 import { judgeCheck, recheckKm, type Check } from '../../core/proof/index.ts';
-import { fixed, parseQuantity } from '../../core/units/index.ts';
+import { both, fixed, parseQuantity } from '../../core/units/index.ts';
 import { Call, Frame, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -20,6 +23,20 @@ export default function Prove(props: SheetProps) {
   );
 }
 
+const recheck = both(recheckKm, 'distance');
+
+/** Whether it may leave. */
+function toldOf(
+  signed: boolean,
+  failed: string | undefined,
+  left: number,
+): { status: Status; text: string } {
+  if (signed) return { status: 'good', text: 'Signed. The job card is closed.' };
+  if (failed) return { status: 'stop', text: `${failed}: not right. It does not leave.` };
+  if (left > 0) return { status: 'check', text: `${left} left before it may leave.` };
+  return { status: 'good', text: 'Everything is proven. Sign it.' };
+}
+
 /** What is left before it may leave. */
 function Body() {
   const { view, send } = useJob();
@@ -27,7 +44,7 @@ function Body() {
   const [signing, setSigning] = useState(false);
   const [km, setKm] = useDraft(`${job.id}:odometer`);
   const parsed = parseQuantity(km, 'distance');
-  const left = missingFor('prove', view).filter((m) => m !== 'Not signed yet');
+  const left = owedAt('prove', view).filter((o) => o.rule !== 'prove.unsigned');
   const checks = checksFor(view);
   const failed = checks.filter(
     (c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop',
@@ -36,6 +53,7 @@ function Body() {
     parsed.ok && parsed.value < ctx.unit.odometerKm
       ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.`
       : undefined;
+  const told = toldOf(state.signed !== undefined, failed[0]?.text, left.length);
   const sign = async (pin: string) => {
     const ok = parsed.ok && (await send('signed', { odometerKm: Math.round(parsed.value) }, pin));
     if (ok) location.assign(`/jobs/${job.id}/card`);
@@ -55,25 +73,7 @@ function Body() {
       }
       side={
         <>
-          <Call
-            status={
-              state.signed
-                ? 'good'
-                : failed.length > 0
-                  ? 'stop'
-                  : left.length > 0
-                    ? 'check'
-                    : 'good'
-            }
-          >
-            {state.signed
-              ? 'Signed. The job card is closed.'
-              : failed[0]
-                ? `${failed[0].text}: not right. It does not leave.`
-                : left.length > 0
-                  ? `${left.length} left before it may leave.`
-                  : 'Everything is proven. Sign it.'}
-          </Call>
+          <Call status={told.status}>{told.text}</Call>
           <section>
             <h2>What is left</h2>
             {left.length === 0 ? (
@@ -81,9 +81,9 @@ function Body() {
             ) : (
               <ul>
                 {left.map((m) => (
-                  <li key={m} className="line-v">
+                  <li key={sentence(m)} className="line-v">
                     <VerdictShape status="check" size={20} />
-                    <span>{m}</span>
+                    <RuleLink said={m} />
                   </li>
                 ))}
               </ul>
@@ -104,9 +104,9 @@ function Body() {
           <section>
             <h2>Recheck</h2>
             <p className="note">
-              Paint mark of the nut and wheel nuts after <b className="num">{recheckKm} km</b> / 99
-              mi. It will stand on the floor. A staked or stretched nut is looked at by its mark,
-              not pulled again.
+              Paint mark of the nut and wheel nuts after <b className="num">{recheck.value} km</b> /{' '}
+              {recheck.other}. It will stand on the floor. A staked or stretched nut is looked at by
+              its mark, not pulled again.
             </p>
           </section>
           <div className="grow" />
@@ -128,7 +128,11 @@ function Body() {
         ) : (
           <MainAction
             label="Sign off"
-            missing={left[0] ?? (!parsed.ok ? 'Type the distance on the clock' : before)}
+            missing={firstThat(
+              [left[0], left[0] && sentence(left[0])],
+              [!parsed.ok, 'Type the distance on the clock'],
+              [true, before],
+            )}
             onAct={() => setSigning(true)}
           />
         )

@@ -58,7 +58,7 @@ export default function Rules({ shop, said, at }: Props) {
             ))}
           </nav>
         </aside>
-        <div className="rules-list">
+        <div className="rules-list" role="region" aria-label="All rules" tabIndex={0}>
           {shown.map((g) => (
             <section key={g.title} id={anchor(g.title)}>
               <h2>{g.title}</h2>

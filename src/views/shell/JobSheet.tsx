@@ -17,7 +17,7 @@ import { Keys } from './Keys.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
-import { useTick } from './useTick.ts';
+import { useServerClock } from './useTick.ts';
 
 const OpenStation = createContext<Station | 'card'>('card');
 
@@ -86,12 +86,9 @@ function Head() {
 
 /** A running wait if there is one, else how long the job is open. */
 function Clock() {
-  useTick();
-  const { view, now } = useJob();
-  const [ready, setReady] = useState(false);
-  useEffect(() => setReady(true), []);
+  const { view } = useJob();
+  const at = useServerClock(view.nowMs);
   const timer = view.state.timers[0];
-  const at = ready ? now() : view.nowMs;
   if (timer)
     return (
       <div className="c clock">
@@ -271,10 +268,11 @@ export function Tabs<T extends string>({
   done: readonly T[];
   onOpen: (id: T) => void;
 }) {
+  const markOf = (id: T) => (done.includes(id) ? 'done' : 'todo');
   return (
     <ol className="ops" aria-label="Operations">
       {tabs.map((t, i) => (
-        <li key={t.id} className={t.id === open ? 'now' : done.includes(t.id) ? 'done' : 'todo'}>
+        <li key={t.id} className={t.id === open ? 'now' : markOf(t.id)}>
           <button
             type="button"
             aria-current={t.id === open ? 'step' : undefined}

@@ -1,3 +1,4 @@
+import { useKept } from '../../ui/kept.ts';
 import { useEffect, useState } from 'react';
 import { stations, type Station } from '../../core/job/index.ts';
 import { Dialog } from '../../ui/Panels.tsx';
@@ -7,8 +8,8 @@ const storeKey = 'keys-off';
 /** Single-key shortcuts: never while typing, and they can be switched off (WCAG 2.1.4). */
 export function Keys({ station, jobId }: { station: Station | 'card'; jobId: string }) {
   const [help, setHelp] = useState(false);
-  const [off, setOff] = useState(false);
-  useEffect(() => setOff(localStorage.getItem(storeKey) === '1'), []);
+  const [kept, keep] = useKept('localStorage', storeKey);
+  const off = kept === '1';
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
@@ -57,10 +58,7 @@ export function Keys({ station, jobId }: { station: Station | 'card'; jobId: str
           <input
             type="checkbox"
             checked={off}
-            onChange={(e) => {
-              setOff(e.target.checked);
-              localStorage.setItem(storeKey, e.target.checked ? '1' : '0');
-            }}
+            onChange={(e) => keep(e.target.checked ? '1' : '0')}
           />{' '}
           Switch single keys off
         </span>

@@ -67,7 +67,7 @@ export function PinDialog({
         )}
         <div className="foot">
           <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
-            {ready ? `Sign as ${person}` : reason ? 'Reason and PIN first' : 'PIN first'}
+            {ready ? `Sign as ${person}` : `${reason ? 'Reason and PIN' : 'PIN'} first`}
           </button>
         </div>
       </form>

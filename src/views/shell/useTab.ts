@@ -1,17 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useKept } from '../../ui/kept.ts';
 
 /** The open tab: where the work stands at first, then where the hand went; kept over a reload. */
 export function useTab<T extends string>(key: string, first: T): [T, (t: T) => void] {
-  const [open, setOpen] = useState<T>(first);
-  useEffect(() => {
-    const kept = sessionStorage.getItem(`tab:${key}`);
-    if (kept) setOpen(kept as T);
-  }, [key]);
-  return [
-    open,
-    (t) => {
-      setOpen(t);
-      sessionStorage.setItem(`tab:${key}`, t);
-    },
-  ];
+  const [kept, keep] = useKept('sessionStorage', `tab:${key}`);
+  return [(kept as T | null) ?? first, keep];
 }

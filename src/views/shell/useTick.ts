@@ -1,21 +1,17 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 
-/** Renders again every `ms` while mounted, for clocks. */
-export function useTick(ms = 1000): number {
-  const [n, set] = useState(0);
-  useEffect(() => {
-    const t = setInterval(() => set((x) => x + 1), ms);
-    return () => clearInterval(t);
-  }, [ms]);
-  return n;
-}
+const everySecond = (listener: () => void) => {
+  const t = setInterval(listener, 1000);
+  return () => clearInterval(t);
+};
 
 /** The server's clock, a second at a time; the first value is the one the page was made with. */
 export function useServerClock(firstMs: number): number {
-  const offset = useRef<number>(undefined);
-  const n = useTick();
-  useEffect(() => {
-    offset.current = firstMs - Date.now();
-  }, [firstMs]);
-  return n === 0 || offset.current === undefined ? firstMs : Date.now() + offset.current;
+  const [offsetMs] = useState(() => firstMs - Date.now());
+  const second = useSyncExternalStore(
+    everySecond,
+    () => Math.floor(Date.now() / 1000),
+    () => undefined,
+  );
+  return second === undefined ? firstMs : second * 1000 + offsetMs;
 }

@@ -61,7 +61,7 @@ export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
       text: 'Blows on the hub mark it and go through the balls: only when the bearing is scrap and the hub is measured again.',
     },
     picture: {
-      ...bearingAt(w, up, seated),
+      ...bearingAt(w, up, seated, { name: 'Old bearing' }),
       bodies: [
         hubBody(w, shoulder, false),
         studBody(w, shoulder, false),
@@ -240,6 +240,7 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
   ];
   return {
     operation: 'hub-in',
+    lastByHandMm: 10,
     fitting: true,
     up,
     travelMm: b.innerWidthMm,
@@ -276,7 +277,7 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     seat: { kind: 'journal', ...pick(w, 'journal') },
     hammer: noHammer('Never a blow on a hub going into a new bearing: the balls take it.'),
     picture: {
-      ...bearingAt(w, up, seated),
+      ...bearingAt(w, up, seated, { name: 'Bearing' }),
       bodies: [
         hubBody(w, shoulder, true),
         studBody(w, shoulder, true),
@@ -318,7 +319,7 @@ const bearingAt = (
   w: W,
   up: 'inboard' | 'outboard',
   topMm: number,
-  more: { moves?: boolean; missingInner?: 'lower' } = {},
+  more: { moves?: boolean; missingInner?: 'lower'; name?: string } = {},
 ): Pick<Picture, 'bearing'> => ({
   bearing: {
     of: w.bearing,

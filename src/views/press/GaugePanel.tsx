@@ -1,10 +1,11 @@
+import { type StrokeCall } from '../../core/press/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { useState } from 'react';
 import { Square, Volume2, VolumeX } from 'lucide-react';
 import { faultsOf, type RamFault } from '../../core/standins/ram.ts';
 import { Choices } from '../../ui/Panels.tsx';
 import { verdictWords, VerdictShape } from '../../ui/Marks.tsx';
-import type { Ram } from './useRam.ts';
+import type { GaugeHandle } from './useGauge.ts';
 
 const faultWords: Record<RamFault, string> = {
   good: 'sound',
@@ -14,9 +15,12 @@ const faultWords: Record<RamFault, string> = {
   rusted: 'rusted fast',
 };
 
+/** Calls that have a word of their own. */
+const ends: Partial<Record<StrokeCall, string>> = { seated: 'Seated', free: 'Free' };
+
 /** What the stroke is, large enough to be read from the handle. */
-export function RamCall({ ram }: { ram: Ram }) {
-  const { live, noSignal } = ram;
+export function GaugeCall({ gauge }: { gauge: GaugeHandle }) {
+  const { live, noSignal } = gauge;
   if (!live) return null;
   const status = noSignal ? 'check' : live.status;
   return (
@@ -24,13 +28,7 @@ export function RamCall({ ram }: { ram: Ram }) {
       <VerdictShape status={status} size={52} />
       <div>
         <b className={`word ${status}`}>
-          {noSignal
-            ? 'No signal'
-            : live.call === 'seated'
-              ? 'Seated'
-              : live.call === 'free'
-                ? 'Free'
-                : verdictWords[status]}
+          {noSignal ? 'No signal' : (ends[live.call] ?? verdictWords[status])}
         </b>
         <div className="say">
           {noSignal
@@ -43,32 +41,32 @@ export function RamCall({ ram }: { ram: Ram }) {
 }
 
 /** The stand-in hand pump: what it hides, pump and release. A real gauge comes in at the same place. */
-export function RamPanel({ ram, fitting }: { ram: Ram; fitting: boolean }) {
+export function GaugePanel({ gauge, fitting }: { gauge: GaugeHandle; fitting: boolean }) {
   const [fault, setFault] = useState<RamFault>('good');
   const [loose, setLoose] = useState(false);
   return (
     <section className="ram-panel">
-      {ram.fault && (
+      {gauge.fault && (
         <p className="note" role="alert">
-          {ram.fault}
+          {gauge.fault}
         </p>
       )}
-      {ram.running ? (
-        <button type="button" className="btn release" onClick={ram.release}>
+      {gauge.running ? (
+        <button type="button" className="btn release" onClick={gauge.release}>
           <Square aria-hidden="true" />
           Release
         </button>
       ) : (
         <>
-          {ram.live?.call === 'cocked' ? (
-            <button type="button" className="btn q small w-full" onClick={ram.square}>
+          {gauge.live?.call === 'cocked' ? (
+            <button type="button" className="btn q small w-full" onClick={gauge.square}>
               Backed off and squared
             </button>
           ) : (
             <button
               type="button"
               className="btn q small w-full"
-              onClick={() => ram.pump(loose ? `${fault}+drop-out` : fault)}
+              onClick={() => gauge.pump(loose ? `${fault}+drop-out` : fault)}
             >
               Pump, gauge on the tablet
             </button>
@@ -97,11 +95,11 @@ export function RamPanel({ ram, fitting }: { ram: Ram; fitting: boolean }) {
       <button
         type="button"
         className="link sound"
-        aria-pressed={ram.sound}
-        onClick={() => ram.setSound(!ram.sound)}
+        aria-pressed={gauge.sound}
+        onClick={() => gauge.setSound(!gauge.sound)}
       >
-        {ram.sound ? <Volume2 aria-hidden="true" /> : <VolumeX aria-hidden="true" />} Sound{' '}
-        {ram.sound ? 'on' : 'off'}
+        {gauge.sound ? <Volume2 aria-hidden="true" /> : <VolumeX aria-hidden="true" />} Sound{' '}
+        {gauge.sound ? 'on' : 'off'}
       </button>
     </section>
   );

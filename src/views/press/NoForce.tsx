@@ -1,0 +1,36 @@
+import { seatToleranceMm, type Bench } from '../../core/press/index.ts';
+import type { Scene } from '../../ui/section/scene.ts';
+
+/** Blows have no gauge: only where it has to stand in the end. */
+export function NoForce({
+  bench,
+  y,
+  scene,
+}: {
+  bench: Bench;
+  y: (mm: number) => number;
+  scene: Scene;
+}) {
+  const [x0, at] = [640, y(scene.leadHome)];
+  return (
+    <g>
+      {bench.requirement.fitting && (
+        <>
+          <path className="prj seatl" d={`M520 ${at}H${x0}`} />
+          <text x={x0} y={at - 10}>
+            Home at{' '}
+            <tspan className="n">
+              {bench.requirement.travelMm.toFixed(1)} ± {seatToleranceMm} mm
+            </tspan>
+          </text>
+        </>
+      )}
+      <text className="cap" x={x0} y={at + 22}>
+        By hammer: no force is read.
+      </text>
+      <text className="cap" x={x0} y={at + 42}>
+        A press would take {bench.forceKn.low.toFixed(0)}–{bench.forceKn.high.toFixed(0)} kN.
+      </text>
+    </g>
+  );
+}

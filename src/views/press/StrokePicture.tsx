@@ -1,0 +1,123 @@
+import type { ReactNode } from 'react';
+import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
+import {
+  judgeStack,
+  nearest,
+  type Adapter,
+  type Role,
+  type Seat,
+  type Stack,
+  type StrokeReading,
+} from '../../core/press/index.ts';
+import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
+import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
+import { useJob } from '../shell/useJob.ts';
+import { DropPlaces, HandStack, type Held } from './HandStack.tsx';
+import type { Look } from './LookBar.tsx';
+import { NoForce } from './NoForce.tsx';
+import type { Stroke } from './useStroke.ts';
+
+/** Where the band of force comes from, and what is on the seat. */
+function basisOf(seat: Seat, view: Pick<JobView, 'state' | 'choices'>): string {
+  if (seat.kind === 'fixed') return 'by the record';
+  const { film, chilledC } = schoolOf(view);
+  const from = view.state.seats[seat.kind] ? 'measured' : 'by class';
+  const chilled = chilledC !== undefined && seat.kind === 'bore' ? ', chilled' : '';
+  return `${from}, ${filmNames[film]}${chilled}`;
+}
+
+/** The drawing as it is, or with the drawer under it. */
+function ByHand({
+  on,
+  children,
+  ...hand
+}: { on: boolean; children: ReactNode } & Parameters<typeof HandStack>[0]) {
+  return on ? <HandStack {...hand}>{children}</HandStack> : children;
+}
+
+/** The stack in section with its force path, and the strip of force beside it. */
+export function StrokePicture({
+  stroke,
+  stack,
+  readings,
+  travelMm,
+  shownMm,
+  look,
+  laying,
+  held,
+  onHold,
+  onLay,
+}: {
+  stroke: Stroke;
+  stack: Stack;
+  readings: StrokeReading[];
+  /** Travel as it stands, and as it is shown while the stroke is played. */
+  travelMm: number;
+  shownMm: number;
+  look: Look;
+  laying: boolean;
+  held: Held | undefined;
+  onHold: (h: Held | undefined) => void;
+  onLay: (role: Role, piece: Adapter) => void;
+}) {
+  const { view } = useJob();
+  const { bench } = stroke;
+  // What hangs over a place is drawn and judged as if it lay there.
+  const seen = held ? { ...stack, [held.role]: held.piece } : stack;
+  const verdict = held || !stroke.judgement ? judgeStack(seen, bench) : stroke.judgement;
+  return (
+    <ByHand
+      on={laying}
+      kit={view.ctx.adapters}
+      stack={stack}
+      bench={bench}
+      onHold={onHold}
+      onLay={onLay}
+    >
+      <Cutaway
+        stack={seen}
+        bench={bench}
+        judgement={verdict}
+        travelMm={shownMm}
+        dims={look.dims}
+        zoom={look.zoom}
+        beside={(f) => (
+          <>
+            {bench.press.kind === 'hammer' ? (
+              <NoForce bench={bench} {...f} />
+            ) : (
+              <ForceStrip
+                bench={bench}
+                readings={readings}
+                basis={basisOf(bench.requirement.seat, view)}
+                {...f}
+              />
+            )}
+            {laying && look.zoom === 1 && (
+              <DropPlaces stack={stack} bench={bench} travelMm={travelMm} />
+            )}
+          </>
+        )}
+      />
+    </ByHand>
+  );
+}
+
+/** What piece is missing, and which of the kit come near it. */
+export function NoStack({ stroke: { bench, solved } }: { stroke: Stroke }) {
+  const { view } = useJob();
+  const near = solved.missing.flatMap(({ role }) =>
+    role === 'pusher' || role === 'support' ? nearest(view.ctx.adapters, role, bench) : [],
+  );
+  return (
+    <div className="no-stack">
+      <h2>No stack in this kit fits</h2>
+      <p className="note">Needed: {solved.missing.map((m) => m.text).join('; and ')}.</p>
+      {near.map((n) => (
+        <p key={n.piece.id} className="cap">
+          Near: <b>{n.piece.name}</b>, {n.misses.map((x) => x.text).join(', ')}
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,162 @@
+import {
+  endsStroke,
+  follower,
+  thinned,
+  type Bench,
+  type LiveCall,
+  type Operation,
+  type StrokeReading,
+  type TraceSample,
+} from '../../core/press/index.ts';
+import type { EventBody } from '../../core/schemas/events.ts';
+import { soundCall } from './soundCall.ts';
+
+/** Silence after which the gauge is said to be lost, ms. */
+const silentMs = 500;
+
+export interface GaugeState {
+  running: boolean;
+  /** The trace so far, thinned for the strip. */
+  points: StrokeReading[];
+  live: LiveCall | undefined;
+  noSignal: boolean;
+  fault: string | undefined;
+  sound: boolean;
+}
+
+type Keep = (body: EventBody<'stroke-traced'>) => Promise<boolean>;
+
+const still: GaugeState = {
+  running: false,
+  points: [],
+  live: undefined,
+  noSignal: false,
+  fault: undefined,
+  sound: false,
+};
+
+/**
+ * Follows a gauge while somebody pumps, outside of any drawing: every reading is judged as it comes, the state is
+ * published once a frame, and the trace is kept at release.
+ */
+export class Gauge {
+  #state = still;
+  #listeners = new Set<() => void>();
+  #source: EventSource | undefined;
+  #samples: TraceSample[] = [];
+  #call: LiveCall | undefined;
+  #frame = 0;
+  #lastAt = 0;
+  #keep: Keep = () => Promise.resolve(false);
+  readonly #jobId: string;
+  readonly #operation: Operation;
+
+  constructor(jobId: string, operation: Operation) {
+    this.#jobId = jobId;
+    this.#operation = operation;
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => void this.#listeners.delete(listener);
+  };
+  readonly state = (): GaugeState => this.#state;
+
+  #set(change: Partial<GaugeState>): void {
+    this.#state = { ...this.#state, ...change };
+    for (const listener of this.#listeners) listener();
+  }
+
+  /** Where a trace goes when it ends. */
+  keepWith(keep: Keep): void {
+    this.#keep = keep;
+  }
+
+  readonly setSound = (sound: boolean): void => this.#set({ sound });
+
+  /** Begins a stroke; the readings come until it ends, is released or the gauge is lost. */
+  pump(setting: string, bench: Bench): void {
+    if (this.#source) return;
+    this.#begin();
+    this.#set({ running: true, fault: undefined });
+    const follow = follower(bench);
+    const source = new EventSource(`/api/jobs/${this.#jobId}/ram/${this.#operation}/${setting}`);
+    this.#source = source;
+    this.#lastAt = performance.now();
+    source.onmessage = (e: MessageEvent<string>) => {
+      const sample = JSON.parse(e.data) as TraceSample;
+      this.#lastAt = performance.now();
+      this.#samples.push(sample);
+      const next = follow(sample);
+      if (next.call !== this.#call?.call && this.#state.sound) soundCall(next.status);
+      this.#call = next;
+      if (endsStroke(next.call)) this.release();
+    };
+    source.onerror = () => {
+      const dead = 'The gauge does not answer, or another tablet reads it.';
+      if (this.#samples.length === 0) this.#set({ fault: dead });
+      this.release();
+    };
+    this.#frame = requestAnimationFrame(this.#publish);
+  }
+
+  readonly #publish = (): void => {
+    this.#set({
+      points: thinned(this.#samples),
+      live: this.#call,
+      noSignal: performance.now() - this.#lastAt > silentMs,
+    });
+    this.#frame = requestAnimationFrame(this.#publish);
+  };
+
+  /** Ends the stroke and keeps its trace. */
+  readonly release = (): void => {
+    this.#source?.close();
+    this.#source = undefined;
+    cancelAnimationFrame(this.#frame);
+    const points = thinned(this.#samples);
+    this.#set({ running: false, noSignal: false, points, live: this.#call });
+    if (this.#samples.length >= 2) void this.#keep(this.#trace());
+  };
+
+  /** Backed off and squared: the strip begins anew. */
+  readonly square = (): void => this.#begin();
+
+  #begin(): void {
+    this.#samples = [];
+    this.#call = undefined;
+    this.#set({ points: [], live: undefined });
+  }
+
+  #trace(): EventBody<'stroke-traced'> {
+    return {
+      operation: this.#operation,
+      gauge: 'stand-in ram',
+      call: this.#call?.call ?? 'waiting',
+      samples: this.#samples.map((s) => [
+        s.ms,
+        Number(s.travelMm.toFixed(3)),
+        Number(s.forceKn.toFixed(3)),
+      ]),
+    };
+  }
+
+  /** While the page shows this stroke: a page that goes away in mid-stroke leaves its trace in this browser; the next one sends it. */
+  mount(): () => void {
+    const place = `trace:${this.#jobId}:${this.#operation}`;
+    const left = sessionStorage.getItem(place);
+    if (left)
+      void this.#keep(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => {
+        if (ok) sessionStorage.removeItem(place);
+      });
+    const leave = () => {
+      if (this.#source && this.#samples.length >= 2)
+        sessionStorage.setItem(place, JSON.stringify(this.#trace()));
+    };
+    addEventListener('pagehide', leave);
+    return () => {
+      removeEventListener('pagehide', leave);
+      if (this.#source) this.release();
+    };
+  }
+}

@@ -1,0 +1,223 @@
+import type { CardLine as Line, JobCard as Card } from '../../core/card/index.ts';
+import { both, clockTime, dayTime, fixed } from '../../core/units/index.ts';
+import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
+import { StrokeStrip } from './StrokeStrip.tsx';
+
+/** The sheet itself, the same on the screen and on paper. */
+export function Paper({ c, tz }: { c: Card; tz: string }) {
+  const km = both(c.unit.odometerKm, 'distance');
+  return (
+    <article className="paper">
+      <header>
+        <CornerGlyph corner={c.corner.id} height={62} />
+        <b className="num big">{c.unit.fleetNo}</b>
+        <p>
+          <b>
+            {c.unit.name}, {c.corner.name.toLowerCase()}
+          </b>
+          <br />
+          {c.family}
+          {c.part ? `, ${c.part.size}` : ''}
+          <br />
+          {km.value} km / {km.other}
+        </p>
+        <p className="right">
+          <b className="num">Job card {c.number}</b>
+          <br />
+          {dayTime(c.startedMs, tz)}
+          <br />
+          {c.signed ? `signed ${clockTime(c.signed.atMs, tz)}, ${c.signed.who}` : 'not signed'}
+        </p>
+      </header>
+      <div className="cols-2">
+        <section>
+          <h3>Complaint</h3>
+          <p>{c.complaint?.short ?? 'Not recorded'}.</p>
+          <h3>Diagnosis</h3>
+          {c.diagnosis ? (
+            <p>
+              <b className="num pct">{Math.round(c.diagnosis.probability * 100)} %</b>{' '}
+              {c.diagnosis.suspect}, {c.diagnosis.who}.
+              {c.diagnosis.reason ? ` ${c.diagnosis.reason}.` : ''}
+            </p>
+          ) : (
+            <p>No call.</p>
+          )}
+        </section>
+        <Lines title="Findings" lines={c.findings} plain />
+        <Lines
+          title="Parts"
+          lines={[
+            ...(c.part
+              ? [{ what: `Bearing ${c.part.maker} ${c.part.number}`, value: c.part.size }]
+              : []),
+            ...c.items.filter((i) => i.what !== 'Bearing'),
+          ]}
+        />
+        <Lines title="Old part, against the new" lines={c.oldPart} />
+      </div>
+      <Lines title="Seats" lines={c.seats} />
+      <section>
+        <h3>
+          Press strokes{' '}
+          <span>
+            force to the right, travel down, each on its own scale
+            {c.schools
+              ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}`
+              : ''}
+          </span>
+        </h3>
+        <div className="strokes">
+          {c.strokes.map((s) => (
+            <figure key={s.operation}>
+              <figcaption>
+                <b>{s.name.replace('Press ', '')}</b>
+                <VerdictShape status={s.status} size={18} />
+                <span className="vh">{verdictWords[s.status]}</span>
+              </figcaption>
+              <StrokeStrip stroke={s} />
+              <p className="num">
+                {s.peakKn === null ? (
+                  <b>{s.tool}</b>
+                ) : (
+                  <>
+                    <b>{fixed(s.peakKn, 1)} kN</b> {fixed(s.expectedKn.low, 1)}–
+                    {fixed(s.expectedKn.high, 1)}
+                  </>
+                )}
+              </p>
+              <p>
+                {s.depthMm === null ? (
+                  ''
+                ) : (
+                  <span className="num">
+                    seat {fixed(s.depthMm, 1)}, plan {fixed(s.plannedMm, 1)} mm.{' '}
+                  </span>
+                )}
+                {s.stack.join(', ')}
+                {s.peakKn === null ? '' : `, ${s.tool}`}. {s.who}
+              </p>
+            </figure>
+          ))}
+          {c.strokes.length === 0 && <p>None yet.</p>}
+        </div>
+        {c.encoder && (
+          <p>
+            Encoder faced {c.encoder.side}, found with the {c.encoder.method.replace('-', ' ')},{' '}
+            {c.encoder.who}.
+          </p>
+        )}
+        {c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}
+      </section>
+      {c.torque && (
+        <section>
+          <h3>
+            Torque{' '}
+            <span>
+              {c.torque.procedure}; {c.torque.source};{' '}
+              {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}
+            </span>
+          </h3>
+          <table>
+            <tbody>
+              {c.torque.readings.map((t, i) => (
+                <tr key={i}>
+                  <td>{t.stage}</td>
+                  <td className="num">
+                    <b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b>
+                  </td>
+                  <td className="num">
+                    {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
+                  </td>
+                  <td>{t.tool}</td>
+                  <td>
+                    {t.who} {clockTime(t.atMs, tz)}
+                  </td>
+                  <td>
+                    <VerdictShape status={t.status} size={16} />
+                    <span className="vh">{verdictWords[t.status]}</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
+      <Lines title="Proof" lines={c.checks} />
+      <div className="cols-2">
+        <section>
+          <h3>Overrides</h3>
+          {c.overrides.length === 0 ? (
+            <p>None.</p>
+          ) : (
+            c.overrides.map((o) => (
+              <p key={o.rule + o.atMs}>
+                <b>{o.rule}</b>: {o.reason}. {o.who}
+              </p>
+            ))
+          )}
+          {c.found.length > 0 && (
+            <>
+              <h3>Found on the way</h3>
+              {c.found.map((f) => (
+                <p key={f}>{f}</p>
+              ))}
+            </>
+          )}
+        </section>
+        <section>
+          <h3>Signed</h3>
+          <p>
+            {c.signed ? (
+              <>
+                <b>{c.signed.who}</b>, {dayTime(c.signed.atMs, tz)}
+              </>
+            ) : (
+              'Not signed.'
+            )}
+          </p>
+          <p>{c.caution}</p>
+        </section>
+      </div>
+    </article>
+  );
+}
+
+function Lines({ title, lines, plain }: { title: string; lines: Line[]; plain?: boolean }) {
+  return (
+    <section>
+      <h3>{title}</h3>
+      {lines.length === 0 ? (
+        <p>None.</p>
+      ) : (
+        <table>
+          <tbody>
+            {lines.map((l) => (
+              <tr key={l.what + l.value}>
+                {plain ? (
+                  <td colSpan={3}>{l.value}</td>
+                ) : (
+                  <>
+                    <td>{l.what}</td>
+                    <td className="num">
+                      <b>{l.value}</b>
+                    </td>
+                    <td className="num">{l.limit ?? ''}</td>
+                  </>
+                )}
+                <td className="sh">
+                  {l.status && (
+                    <>
+                      <VerdictShape status={l.status} size={16} />
+                      <span className="vh">{verdictWords[l.status]}</span>
+                    </>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
