@@ -5,17 +5,17 @@
 import {
   callOf,
   changeMinutes,
+  type Instance,
+  type Layout,
   learn,
   likelihood,
+  type Model,
   modelOf,
   nextTests,
   startBelief,
   stated,
-  type Instance,
-  type Layout,
-  type Model,
 } from '../src/core/diagnosis/index.ts';
-import { madeUpCar, random, type MadeUpCar } from '../src/core/standins/cars.ts';
+import { madeUpCar, type MadeUpCar, random } from '../src/core/standins/cars.ts';
 
 const stakes = { wrongMinutes: 160 };
 

@@ -1,12 +1,11 @@
 /** Made-up strokes against the follower: right verdicts, how early the seat and a cocked start are called. */
-import { exampleTools, exampleWorks } from '../tests/example.ts';
 import {
   benchFor,
   classFits,
   endsStroke,
+  type Fits,
   follower,
   operations,
-  type Fits,
   type StrokeCall,
   type Work,
 } from '../src/core/press/index.ts';
@@ -14,11 +13,12 @@ import { random } from '../src/core/standins/cars.ts';
 import {
   faultsOf,
   madeUpStroke,
+  type RamFault,
   ramFaults,
   reportRange,
   tuningRange,
-  type RamFault,
 } from '../src/core/standins/ram.ts';
+import { exampleTools, exampleWorks } from '../tests/example.ts';
 
 const rightCall = (fault: RamFault, fitting: boolean): StrokeCall =>
   (

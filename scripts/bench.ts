@@ -2,20 +2,15 @@
  * Numbers the project holds itself to, measured in one run on this machine. Exits 1 when one is missed.
  * Needs a built server (npm run build).
  */
+import FFT from 'fft.js';
 import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
-import { exampleBenches, nearSizes, piece } from '../tests/example.ts';
-import { confusion, drawDrive } from './bench-ear.ts';
-import { compareOrders } from './bench-diagnosis.ts';
-import { strokes } from './bench-strokes.ts';
-import FFT from 'fft.js';
 import { drawChain, type FitChain } from '../src/core/fits/index.ts';
-import { indexParts, searchParts, type PartQuery } from '../src/core/matching/index.ts';
-import { madeUpParts } from '../src/core/standins/catalogue.ts';
+import { indexParts, type PartQuery, searchParts } from '../src/core/matching/index.ts';
 import {
   analyse,
   bandBinsFor,
@@ -27,8 +22,13 @@ import {
   decodeWav,
   encodeWav,
 } from '../src/core/noise/index.ts';
+import { type Adapter, type Bench, judgePiece, solve } from '../src/core/press/index.ts';
+import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
-import { judgePiece, solve, type Adapter, type Bench } from '../src/core/press/index.ts';
+import { exampleBenches, nearSizes, piece } from '../tests/example.ts';
+import { compareOrders } from './bench-diagnosis.ts';
+import { confusion, drawDrive } from './bench-ear.ts';
+import { strokes } from './bench-strokes.ts';
 
 let missed = 0;
 function hold(name: string, value: number, limit: number, unit: string, note = ''): void {

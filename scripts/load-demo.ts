@@ -5,8 +5,8 @@
 import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
 import { shopName } from '../src/server/floor.ts';
+import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
 import { Problem } from '../src/server/problem.ts';
 
 const folder = resolve(dirname(fileURLToPath(import.meta.url)), '../demo-data');

@@ -1,6 +1,6 @@
+import type { CornerRecord } from '../src/core/corner-record.ts';
 import { plainBook } from '../src/core/diagnosis/index.ts';
-import { project, type JobContext, type JobNow } from '../src/core/job/index.ts';
-import type { CornerRecord } from '../src/core/parts.ts';
+import { type JobContext, type JobNow, project } from '../src/core/job/index.ts';
 import type { Choices, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
 import { exampleWork, piece } from './example.ts';
 

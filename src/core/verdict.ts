@@ -1,4 +1,4 @@
-import { rules, saying, type Found, type Rule, type RuleId, type Said } from './rules/index.ts';
+import { type Found, type Rule, type RuleId, rules, type Said, saying } from './rules/index.ts';
 
 /** The three words of the house. Order of gravity: good < check < stop. */
 export type Status = 'good' | 'check' | 'stop';

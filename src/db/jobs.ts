@@ -1,7 +1,6 @@
 import { and, asc, desc, eq, like } from 'drizzle-orm';
-import type { JobEvent } from '../core/schemas/events.ts';
-import type { Choices } from '../core/schemas/events.ts';
-import type { JobCorner } from '../core/parts.ts';
+import type { JobCorner } from '../core/corner.ts';
+import type { Choices, JobEvent } from '../core/schemas/events.ts';
 import type { Db } from './open.ts';
 import { choices, events, jobs } from './schema.ts';
 

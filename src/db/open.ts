@@ -1,8 +1,8 @@
-import { mkdirSync } from 'node:fs';
-import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
 import * as schema from './schema.ts';
 
 export type Db = ReturnType<typeof drizzle<typeof schema>>;

@@ -1,32 +1,36 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import type { WorkshopKind } from '../core/schemas/workshop.ts';
+import type { RecordOf, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Db } from './open.ts';
 import { meta, records, technicians } from './schema.ts';
 
 /** What the shop owns and knows: one JSON record a row. */
-export async function listRecords<T>(db: Db, kind: WorkshopKind): Promise<T[]> {
+export async function listRecords<K extends WorkshopKind>(db: Db, kind: K): Promise<RecordOf<K>[]> {
   const rows = await db
     .select({ data: records.data })
     .from(records)
     .where(eq(records.kind, kind))
     .orderBy(asc(records.position));
-  return rows.map((r) => JSON.parse(r.data) as T);
+  return rows.map((r) => JSON.parse(r.data) as RecordOf<K>);
 }
 
-export async function getRecord<T>(db: Db, kind: WorkshopKind, id: string): Promise<T | undefined> {
+export async function getRecord<K extends WorkshopKind>(
+  db: Db,
+  kind: K,
+  id: string,
+): Promise<RecordOf<K> | undefined> {
   const [row] = await db
     .select({ data: records.data })
     .from(records)
     .where(and(eq(records.kind, kind), eq(records.id, id)));
-  return row && (JSON.parse(row.data) as T);
+  return row && (JSON.parse(row.data) as RecordOf<K>);
 }
 
-export const putRecord = (
+export const putRecord = <K extends WorkshopKind>(
   db: Db,
-  kind: WorkshopKind,
+  kind: K,
   id: string,
   position: number,
-  data: unknown,
+  data: RecordOf<K>,
 ) => {
   const row = { kind, id, position, data: JSON.stringify(data) };
   return db

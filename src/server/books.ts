@@ -1,26 +1,26 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
 import {
+  type Book,
   countsOf,
+  type Edits,
   lessonsOf,
+  type Outcome,
   plainBook,
   rowFault,
   testById,
-  type Book,
-  type Edits,
-  type Outcome,
 } from '../core/diagnosis/index.ts';
 import { closed, Id, Text, Uuid } from '../core/schemas/common.ts';
 import {
   allBooks,
+  type BookRow,
   insertBook,
   lastBook,
-  outcomesFrom,
   outcomeOf,
-  type BookRow,
+  outcomesFrom,
 } from '../db/books.ts';
 import type { Db } from '../db/open.ts';
 import { leadByPin, people } from './people.ts';
-import { invalid, notFound, Problem, type FieldFault } from './problem.ts';
+import { type FieldFault, invalid, notFound, Problem } from './problem.ts';
 import { store } from './store.ts';
 
 const Signed = { id: Uuid, byId: Id, pin: Type.String({ maxLength: 12 }), reason: Text(400) };

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { makeCard, withNames, type CardLine, type JobCard } from '../core/card/index.ts';
+import { type CardLine, type JobCard, makeCard, withNames } from '../core/card/index.ts';
 import { verifyChain } from './chain.ts';
 import type { JobRecord } from './job-record.ts';
 

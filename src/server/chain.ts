@@ -1,5 +1,5 @@
-import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
+import { createHash } from 'node:crypto';
 import type { Seal } from '../core/card/index.ts';
 import type { EventRow, JobRow } from '../db/jobs.ts';
 

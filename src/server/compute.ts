@@ -1,13 +1,17 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { forceN, hoopMpa, pressureMpa, tolerance, type PressFit } from '../core/fits/index.ts';
-import { closed, Mm, oneOf, OperationId } from '../core/schemas/common.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import type {} from '../core/corner-record.ts';
+import { BearingSchema, CornerRecordSchema } from '../core/corner-record.ts';
+import { SideId } from '../core/corner.ts';
+import { judge, placesOf, resultFault, tests } from '../core/diagnosis/index.ts';
+import { forceN, hoopMpa, type PressFit, pressureMpa, tolerance } from '../core/fits/index.ts';
 import {
-  AdapterSchema,
-  BearingSchema,
-  PressSchema,
-  CornerRecordSchema,
-} from '../core/schemas/workshop.ts';
-import type { CornerRecord } from '../core/parts.ts';
+  analyse,
+  bearingOrders,
+  decodeWav,
+  RecordingFault,
+  type Settings,
+  tyre,
+} from '../core/noise/index.ts';
 import {
   benchFor,
   judgeStack,
@@ -15,28 +19,12 @@ import {
   screwTorqueNm,
   solve,
   workFrom,
-  type Adapter,
-  type Press,
 } from '../core/press/index.ts';
-import { SideId } from '../core/schemas/common.ts';
-import { wrenchSetting } from '../core/torque/index.ts';
-import {
-  judge,
-  placesOf,
-  resultFault,
-  tests,
-  type Complaint,
-  type TestResult,
-} from '../core/diagnosis/index.ts';
-import {
-  analyse,
-  bearingOrders,
-  decodeWav,
-  RecordingFault,
-  tyre,
-  type Settings,
-} from '../core/noise/index.ts';
+import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
+import { operations } from '../core/press/operation.ts';
+import { closed, Mm, oneOf } from '../core/schemas/common.ts';
 import { eventBodies } from '../core/schemas/events.ts';
+import { wrenchSetting } from '../core/torque/index.ts';
 import { invalid } from './problem.ts';
 import { validated } from './validate.ts';
 
@@ -102,7 +90,7 @@ export function diagnosis(b: Static<typeof DiagnosisSchema>) {
     const fault = resultFault(r);
     if (fault) throw invalid([{ field: `results.${i}.${fault.field}`, reason: fault.reason }]);
   });
-  const j = judge(b.layout, b.complaint as Complaint | undefined, b.results as TestResult[]);
+  const j = judge(b.layout, b.complaint, b.results);
   return {
     suspects: j.suspects.map((s) => ({
       id: s.id,
@@ -209,7 +197,7 @@ export const screw = ({ torqueNm, forceKn, ...tool }: Static<typeof ScrewSchema>
   });
 
 export const StackSolveSchema = closed({
-  operation: OperationId,
+  operation: oneOf(operations),
   bearing: BearingSchema,
   corner: CornerRecordSchema,
   press: PressSchema,
@@ -226,7 +214,7 @@ export const StackSolveSchema = closed({
   ),
 });
 export function stacks(b: Static<typeof StackSolveSchema>) {
-  const work = workFrom(b.corner.family, b.corner as CornerRecord, b.bearing, b.encoderSide);
+  const work = workFrom(b.corner.family, b.corner, b.bearing, b.encoderSide);
   if (!work)
     throw invalid([
       {
@@ -234,10 +222,10 @@ export function stacks(b: Static<typeof StackSolveSchema>) {
         reason: `The bodies of family ${b.corner.family} are not all there: P1 knuckle and hub, P2 cartridge and housing, A2 shaft, the others housing.`,
       },
     ]);
-  const bench = benchFor(b.operation, work, b.press as Press);
+  const bench = benchFor(b.operation, work, b.press);
   if (!bench)
     throw invalid([{ field: 'operation', reason: `These parts have no stroke “${b.operation}”.` }]);
-  const kit = b.kit as Adapter[];
+  const kit = b.kit;
   if (!b.stack) {
     const found = solve(kit, bench);
     return {

@@ -1,6 +1,6 @@
 import { pino } from 'pino';
 import { Problem } from './problem.ts';
-import { routes, type Route } from './routes.ts';
+import { type Route, routes } from './routes.ts';
 import { validated } from './validate.ts';
 
 export const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });

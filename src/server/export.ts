@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { workshopKinds, type WorkshopKind } from '../core/schemas/workshop.ts';
+import { type WorkshopKind, workshopKinds } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { notFound } from './problem.ts';
 import { store } from './store.ts';
@@ -20,7 +20,7 @@ export async function exportFile(name: string): Promise<Response> {
   const [kind = '', ending] = name.split('.');
   if (!workshopKinds.includes(kind as WorkshopKind) || (ending !== 'csv' && ending !== 'json'))
     throw notFound('file', name);
-  const list = await listRecords<object>((await store()).db, kind as WorkshopKind);
+  const list = await listRecords((await store()).db, kind as WorkshopKind);
   const headers = {
     'content-disposition': `attachment; filename="${name}"`,
     'content-type': ending === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',

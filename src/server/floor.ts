@@ -1,10 +1,10 @@
+import { complaintInShort } from '../core/diagnosis/index.ts';
 import type { FloorRow, FloorView } from '../core/job/index.ts';
 import { currentStation, familyOf, nextAction, recheck, spine } from '../core/job/index.ts';
-import { complaintInShort } from '../core/diagnosis/index.ts';
-import type { UnitRecord } from '../core/schemas/workshop.ts';
+import type {} from '../core/schemas/workshop.ts';
 import { allJobs } from '../db/jobs.ts';
 import { getMeta, listRecords } from '../db/records.ts';
-import { jobRecord, shopZone, type JobRecord } from './job-record.ts';
+import { jobRecord, type JobRecord, shopZone } from './job-record.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
 
@@ -17,7 +17,7 @@ export async function floorView(): Promise<FloorView> {
   return {
     shop: (await shopName()) ?? 'Workshop',
     rows,
-    units: await listRecords<UnitRecord>(db, 'units'),
+    units: await listRecords(db, 'units'),
     people: await people(),
     nowMs: Date.now(),
     timeZone: shopZone,

@@ -1,23 +1,25 @@
-import { Type, type TSchema } from '@sinclair/typebox';
+import { type TSchema, Type } from '@sinclair/typebox';
 import Papa from 'papaparse';
-import { bearingFaults, type CataloguePart } from '../core/matching/index.ts';
-import { adapterFaults, pressFaults, type Adapter, type Press } from '../core/press/index.ts';
-import { closed, JobCornerId, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
+import { JobCornerId } from '../core/corner.ts';
+import { PartSchema } from '../core/matching/catalogue-part.ts';
+import { bearingFaults } from '../core/matching/index.ts';
+import { adapterFaults, pressFaults } from '../core/press/index.ts';
+import { AdapterSchema } from '../core/press/kit.ts';
+import { closed, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
 import { choiceKeys, eventTypes } from '../core/schemas/events.ts';
 import {
-  AdapterSchema,
   ConsumableSchema,
-  PartSchema,
-  WorkshopSchema,
-  workshopKinds,
+  type RecordOf,
   type WorkshopFile,
   type WorkshopKind,
+  workshopKinds,
+  WorkshopSchema,
 } from '../core/schemas/workshop.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
 import { setChoice, startJob, writeEvent } from './jobs.ts';
-import { hashPin } from './pin.ts';
-import { invalid, Problem, type FieldFault } from './problem.ts';
 import { forgetParts } from './parts.ts';
+import { hashPin } from './pin.ts';
+import { type FieldFault, invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
 import { faultsIn, validated } from './validate.ts';
 
@@ -67,15 +69,15 @@ async function putWorkshop(file: WorkshopFile): Promise<Record<string, number>> 
 }
 
 /** Faults of one record that a schema cannot see: sizes that contradict each other. */
-function recordFaults(kind: WorkshopKind, record: unknown): FieldFault[] {
-  if (kind === 'adapters') return adapterFaults(record as Adapter);
-  if (kind === 'presses') return pressFaults(record as Press);
-  return kind === 'parts'
-    ? bearingFaults((record as CataloguePart).bearing).map((f) => ({
-        ...f,
-        field: `bearing.${f.field}`,
-      }))
-    : [];
+const faultsBy: { [K in WorkshopKind]?: (record: RecordOf<K>) => FieldFault[] } = {
+  adapters: adapterFaults,
+  presses: pressFaults,
+  parts: ({ bearing }) =>
+    bearingFaults(bearing).map((f) => ({ ...f, field: `bearing.${f.field}` })),
+};
+function recordFaults<K extends WorkshopKind>(kind: K, record: RecordOf<K>): FieldFault[] {
+  const faults: (typeof faultsBy)[K] = faultsBy[kind];
+  return faults?.(record) ?? [];
 }
 
 /** Records whose key stood before in the same list, by place. */
@@ -149,7 +151,9 @@ export function checkTable(kind: TableKind, csv: string): TableCheck {
   records.forEach((record, i) => {
     const faults: FieldFault[] = torn.has(i)
       ? [{ field: 'line', reason: `${torn.get(i)}.` }]
-      : (faultsIn(rowSchemas[kind], record) ?? recordFaults(kind, record));
+      : (faultsIn(rowSchemas[kind], record) ??
+        // Just seen to be one by its schema.
+        recordFaults(kind, record as RecordOf<TableKind>));
     if (faults.length === 0 && twice.has(i))
       faults.push({ field: 'number', reason: `“${twice.get(i)}” stands twice in this file.` });
     if (faults.length === 0) {

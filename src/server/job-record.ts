@@ -1,10 +1,10 @@
-import { upcastCard, type CardDocument } from '../core/card/index.ts';
-import { cornerOfJob, project } from '../core/job/index.ts';
+import { type CardDocument, upcastCard } from '../core/card/index.ts';
 import type { JobContext, JobState, JobView } from '../core/job/index.ts';
+import { cornerOfJob, project } from '../core/job/index.ts';
 import type { Choices } from '../core/schemas/events.ts';
-import type { UnitRecord, WorkshopKind } from '../core/schemas/workshop.ts';
-import type { Procedure } from '../core/torque/index.ts';
-import { choicesOf, eventsOf, jobById, type EventRow, type JobRow } from '../db/jobs.ts';
+import type { WorkshopKind } from '../core/schemas/workshop.ts';
+import type {} from '../core/torque/index.ts';
+import { choicesOf, type EventRow, eventsOf, jobById, type JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord, listRecords } from '../db/records.ts';
 import { getCard, getSnapshot } from '../db/signed.ts';
@@ -35,14 +35,12 @@ async function contextOf(
   state: JobState,
   choices: Choices,
 ): Promise<JobContext> {
-  const unit = await getRecord<UnitRecord>(db, 'units', job.unitId);
+  const unit = await getRecord(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
-  const list = <T>(kind: WorkshopKind) => listRecords<T>(db, kind);
+  const list = <K extends WorkshopKind>(kind: K) => listRecords(db, kind);
   const corner = cornerOfJob(job.corner, state);
   const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
-  const procedure = procedureId
-    ? await getRecord<Procedure>(db, 'procedures', procedureId)
-    : undefined;
+  const procedure = procedureId ? await getRecord(db, 'procedures', procedureId) : undefined;
   return {
     unit,
     corner,
@@ -58,7 +56,7 @@ async function contextOf(
 
 /** The clock alone goes on after signing: the recheck is counted on it. */
 async function withClock(db: Db, ctx: JobContext): Promise<JobContext> {
-  const unit = await getRecord<UnitRecord>(db, 'units', ctx.unit.id);
+  const unit = await getRecord(db, 'units', ctx.unit.id);
   return unit ? { ...ctx, unit: { ...ctx.unit, odometerKm: unit.odometerKm } } : ctx;
 }
 

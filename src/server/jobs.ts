@@ -1,33 +1,33 @@
-import { reasonOf, refusal, type JobView } from '../core/job/index.ts';
-import type { JobCorner } from '../core/parts.ts';
+import type { JobCorner } from '../core/corner.ts';
+import { type JobView, reasonOf, refusal } from '../core/job/index.ts';
 import { hammer } from '../core/press/index.ts';
 import {
   choiceBodies,
-  eventBodies,
-  needsPin,
   type ChoiceKey,
+  eventBodies,
   type EventBody,
   type EventType,
   type JobEvent,
+  needsPin,
 } from '../core/schemas/events.ts';
 import {
   choiceRow,
   eventById,
+  type EventRow,
   insertEvent,
   insertJob,
   jobById,
   lastNumber,
   putChoice,
-  type EventRow,
 } from '../db/jobs.ts';
-import { getRecord } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
+import { getRecord } from '../db/records.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { jobRecord, jobView } from './job-record.ts';
+import { partIndex } from './parts.ts';
 import { personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem } from './problem.ts';
 import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
-import { partIndex } from './parts.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 

@@ -1,16 +1,16 @@
 import type { Person } from '../core/job/index.ts';
 import {
+  type Adapter,
   benchFor,
   bestPurchase,
   hammer,
   operationNames,
   operations,
+  type Press,
   solve,
   workFrom,
-  type Adapter,
-  type Press,
 } from '../core/press/index.ts';
-import type { UnitRecord } from '../core/schemas/workshop.ts';
+import type {} from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { shopName } from './floor.ts';
 import { partIndex } from './parts.ts';
@@ -21,9 +21,9 @@ import { store } from './store.ts';
 export async function kitGaps() {
   const { db } = await store();
   const [units, adapters, presses, index] = [
-    await listRecords<UnitRecord>(db, 'units'),
-    await listRecords<Adapter>(db, 'adapters'),
-    await listRecords<Press>(db, 'presses'),
+    await listRecords(db, 'units'),
+    await listRecords(db, 'adapters'),
+    await listRecords(db, 'presses'),
     await partIndex(db),
   ];
   const list = units.flatMap((u) =>
@@ -73,8 +73,8 @@ export async function kitView(): Promise<{
   const { db } = await store();
   return {
     shop: (await shopName()) ?? 'Workshop',
-    pieces: await listRecords<Adapter>(db, 'adapters'),
-    presses: await listRecords<Press>(db, 'presses'),
+    pieces: await listRecords(db, 'adapters'),
+    presses: await listRecords(db, 'presses'),
     people: await people(),
   };
 }

@@ -1,11 +1,11 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
 import { closed, oneOf } from '../core/schemas/common.ts';
 import {
   httpPartsService,
-  ServiceDown,
-  standInPartsService,
   type Mood,
   type Offer,
+  ServiceDown,
+  standInPartsService,
   type StandInService,
 } from '../devices/parts-service.ts';
 import { partIndex, type PartNumbersSchema } from './parts.ts';

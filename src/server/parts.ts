@@ -1,28 +1,28 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
+import { familyByCode } from '../core/families/index.ts';
+import { familyNamed, type JobContext, type JobState } from '../core/job/index.ts';
 import {
+  type CataloguePart,
+  dimensions,
+  type Found,
   indexParts,
   meanOf,
-  partKinds,
-  searchParts,
-  dimensions,
-  type CataloguePart,
-  type Found,
   type PartIndex,
+  partKinds,
   type PartQuery,
+  searchParts,
 } from '../core/matching/index.ts';
-import { familyNamed, type JobContext, type JobState } from '../core/job/index.ts';
-import { familyByCode } from '../core/families/index.ts';
 import { closed, Id, oneOf } from '../core/schemas/common.ts';
 import type { Consumable } from '../core/schemas/workshop.ts';
-import { listRecords } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
+import { listRecords } from '../db/records.ts';
 import { store } from './store.ts';
 
 let kept: Promise<PartIndex> | undefined;
 
 /** The catalogue laid out for search; made once and again after an import. */
 export function partIndex(db: Db): Promise<PartIndex> {
-  kept ??= listRecords<CataloguePart>(db, 'parts').then(indexParts);
+  kept ??= listRecords(db, 'parts').then(indexParts);
   kept.catch(() => {
     kept = undefined;
   });
@@ -57,7 +57,7 @@ export const PartNumbersSchema = closed({ numbers: Type.Array(Id, { minItems: 1,
 export async function consumablesFor(
   items: readonly string[],
 ): Promise<Record<string, Consumable[]>> {
-  const all = await listRecords<Consumable>((await store()).db, 'consumables');
+  const all = await listRecords((await store()).db, 'consumables');
   return Object.fromEntries(
     items.map((item) => [
       item,

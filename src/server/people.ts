@@ -1,6 +1,6 @@
 import type { Person } from '../core/job/index.ts';
-import { listTechnicians, technicianById } from '../db/records.ts';
 import type { Db } from '../db/open.ts';
+import { listTechnicians, technicianById } from '../db/records.ts';
 import { lockedMs, noteTry, pinMatches } from './pin.ts';
 import { invalid, Problem } from './problem.ts';
 import { store } from './store.ts';

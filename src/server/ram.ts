@@ -1,6 +1,6 @@
-import { reasonOf, beforeStroke, benchOf } from '../core/job/index.ts';
-import { operations, type Operation } from '../core/press/index.ts';
-import { ramFaults, type RamFault } from '../core/standins/ram.ts';
+import { beforeStroke, benchOf, reasonOf } from '../core/job/index.ts';
+import { type Operation, operations } from '../core/press/index.ts';
+import { type RamFault, ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
 import { jobView } from './job-record.ts';
 import { invalid, notFound, Problem } from './problem.ts';

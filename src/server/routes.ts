@@ -1,21 +1,27 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { closed, JobCornerId, Id, oneOf, Uuid } from '../core/schemas/common.ts';
+import { type Static, type TSchema, Type } from '@sinclair/typebox';
+import { JobCornerId } from '../core/corner.ts';
+import { adapterFaults, pressFaults } from '../core/press/index.ts';
+import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
+import { closed, Id, oneOf, Uuid } from '../core/schemas/common.ts';
 import {
   choiceBodies,
+  type ChoiceKey,
   choiceKeys,
   eventBodies,
   eventTypes,
-  type ChoiceKey,
 } from '../core/schemas/events.ts';
-import {
-  AdapterSchema,
-  PressSchema,
-  WorkshopSchema,
-  workshopKinds,
-  type WorkshopKind,
-} from '../core/schemas/workshop.ts';
-import { adapterFaults, pressFaults, type Adapter, type Press } from '../core/press/index.ts';
+import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../db/records.ts';
+import {
+  bookView,
+  CountResetSchema,
+  editTable,
+  jobLessons,
+  resetCounts,
+  restoreTable,
+  TableEditSchema,
+  TableRestoreSchema,
+} from './books.ts';
 import { cardCsv, jobCard } from './card.ts';
 import {
   diagnosis,
@@ -23,8 +29,8 @@ import {
   GeometrySchema,
   noise,
   ordersOf,
-  PressFitSchema,
   pressFit,
+  PressFitSchema,
   screw,
   ScrewSchema,
   stacks,
@@ -38,28 +44,18 @@ import {
   WrenchSchema,
 } from './compute.ts';
 import { exportFile } from './export.ts';
-import { importTable, importWorkshop, tableKinds } from './import.ts';
-import {
-  bookView,
-  CountResetSchema,
-  editTable,
-  jobLessons,
-  resetCounts,
-  restoreTable,
-  TableEditSchema,
-  TableRestoreSchema,
-} from './books.ts';
-import { MoodSchema, moodNow, offers, setMood } from './offers.ts';
-import { consumablesFor, findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
-import { signals, SignalsSchema, takeSignals, TakeSchema } from './signals.ts';
-import { kitGaps } from './kit.ts';
-import { addEvent, setChoice, startJob } from './jobs.ts';
 import { floorView } from './floor.ts';
+import { importTable, importWorkshop, tableKinds } from './import.ts';
 import { jobRecord, jobView } from './job-record.ts';
+import { addEvent, setChoice, startJob } from './jobs.ts';
+import { kitGaps } from './kit.ts';
+import { moodNow, MoodSchema, offers, setMood } from './offers.ts';
+import { consumablesFor, findParts, PartNumbersSchema, PartSearchSchema } from './parts.ts';
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
-import { store } from './store.ts';
 import { ramStream } from './ram.ts';
+import { signals, SignalsSchema, TakeSchema, takeSignals } from './signals.ts';
+import { store } from './store.ts';
 import { indicatorStream } from './streams.ts';
 
 export const jsonLimit = 1_000_000;
@@ -157,7 +153,7 @@ export const routes: readonly Route[] = [
     'Add or change one piece of the kit',
     { body: AdapterSchema },
     async ({ body }) => {
-      const faults = adapterFaults(body as Adapter);
+      const faults = adapterFaults(body);
       if (faults.length > 0) throw invalid(faults);
       const { db, writes } = await store();
       await writes.run(async () =>
@@ -172,10 +168,10 @@ export const routes: readonly Route[] = [
     'Add or change a press, a ram or a screw tool',
     { body: PressSchema },
     async ({ body }) => {
-      const faults = pressFaults(body as Press);
+      const faults = pressFaults(body);
       if (faults.length > 0) throw invalid(faults);
       const { db, writes } = await store();
-      const list = await listRecords<Press>(db, 'presses');
+      const list = await listRecords(db, 'presses');
       const at = list.findIndex((p) => p.id === body.id);
       await writes.run(async () =>
         putRecord(db, 'presses', body.id, at < 0 ? list.length : at, body),

@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
 import { closed, Mm, oneOf } from '../core/schemas/common.ts';
 import { readSignals, type Traces } from '../core/signals/index.ts';
 import { signalFaults } from '../core/standins/wheel-speed.ts';

@@ -1,16 +1,16 @@
 import { makeCard } from '../core/card/index.ts';
 import { strokesIn } from '../core/families/index.ts';
-import { chosenPart, project, walkOf, type JobNow } from '../core/job/index.ts';
+import { chosenPart, type JobNow, project, walkOf } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { putOutcome } from '../db/books.ts';
-import { putCard, putSnapshot, signedWithoutCard } from '../db/signed.ts';
 import type { JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord, putRecord } from '../db/records.ts';
+import { putCard, putSnapshot, signedWithoutCard } from '../db/signed.ts';
 import { sha256 } from './chain.ts';
-import { recordIn, type JobRecord } from './job-record.ts';
+import { type JobRecord, recordIn } from './job-record.ts';
 import { snapshotVersion } from './snapshot.ts';
 
 /** What is kept of a job when it is signed, as it is stored. */
@@ -41,7 +41,7 @@ export async function noteUnit(
   unitId: string,
   more: Partial<UnitRecord> & { odometerKm: number },
 ) {
-  const unit = await getRecord<UnitRecord>(db, 'units', unitId);
+  const unit = await getRecord(db, 'units', unitId);
   if (!unit) return [];
   const noted: UnitRecord = {
     ...unit,

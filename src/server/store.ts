@@ -1,4 +1,4 @@
-import { dbSettings, openDb, WriteQueue, type Db } from '../db/open.ts';
+import { type Db, dbSettings, openDb, WriteQueue } from '../db/open.ts';
 import { keepOldCards } from './signing.ts';
 
 export interface Store {

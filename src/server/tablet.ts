@@ -1,5 +1,5 @@
-import { Problem } from './problem.ts';
 import type { Person } from '../core/job/index.ts';
+import { Problem } from './problem.ts';
 
 interface Cookies {
   get: (name: string) => { value: string } | undefined;

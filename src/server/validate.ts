@@ -1,6 +1,6 @@
-import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import type { Static, TSchema } from '@sinclair/typebox';
-import { invalid, type FieldFault } from './problem.ts';
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import { type FieldFault, invalid } from './problem.ts';
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, coerceTypes: false });
 const compiled = new WeakMap<TSchema, ValidateFunction>();

@@ -1,7 +1,7 @@
 import type { Instrument } from '../core/fits/index.ts';
-import { parseQuantity, type Dimension } from '../core/units/index.ts';
-import { QuantityInput } from './QuantityInput.tsx';
+import { type Dimension, parseQuantity } from '../core/units/index.ts';
 import { firstThat } from './firstThat.ts';
+import { QuantityInput } from './QuantityInput.tsx';
 import { useDraft } from './useDraft.ts';
 
 /** What the readings are taken with; its doubt stands beside its name. */

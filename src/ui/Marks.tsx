@@ -1,4 +1,4 @@
-import { cornerNames, type Corner, type JobCorner } from '../core/parts.ts';
+import { type Corner, cornerNames, type JobCorner } from '../core/corner.ts';
 import type { Mark } from '../core/job/index.ts';
 import type { Status } from '../core/verdict.ts';
 

@@ -1,8 +1,8 @@
-import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
-import type { Status, Verdict } from '../core/verdict.ts';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { sentence } from '../core/rules/index.ts';
-import { verdictWords, VerdictShape } from './Marks.tsx';
+import type { Status, Verdict } from '../core/verdict.ts';
+import { VerdictShape, verdictWords } from './Marks.tsx';
 import { RuleLink } from './RuleLink.tsx';
 
 /** The call of a screen: word first, then what is true. */

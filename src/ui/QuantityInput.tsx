@@ -1,5 +1,5 @@
-import { useId, type ReactNode } from 'react';
-import { both, coreUnit, parseQuantity, type Dimension, type Parsed } from '../core/units/index.ts';
+import { type ReactNode, useId } from 'react';
+import { both, coreUnit, type Dimension, type Parsed, parseQuantity } from '../core/units/index.ts';
 import { VerdictShape } from './Marks.tsx';
 
 export interface QuantityProps {

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
-import { sentence, type Said } from '../core/rules/index.ts';
-import { ruleHref, type DecidedAt } from '../core/rules/address.ts';
+import { type DecidedAt, ruleHref } from '../core/rules/address.ts';
+import { type Said, sentence } from '../core/rules/index.ts';
 
 /** Where the verdicts of a screen are decided: a station of a job. */
 export const DecidedAtContext = createContext<DecidedAt | undefined>(undefined);

@@ -1,4 +1,4 @@
-import { analyse, decodeWav, type Analysis, type Settings } from '../core/noise/index.ts';
+import { analyse, type Analysis, decodeWav, type Settings } from '../core/noise/index.ts';
 
 export interface EarTask {
   bytes: ArrayBuffer;

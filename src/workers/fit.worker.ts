@@ -1,4 +1,4 @@
-import { drawChain, type ChainResult, type FitChain } from '../core/fits/index.ts';
+import { type ChainResult, drawChain, type FitChain } from '../core/fits/index.ts';
 
 export interface FitTask {
   chain: FitChain;

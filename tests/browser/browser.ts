@@ -1,4 +1,4 @@
-import { chromium, type Browser, type BrowserContextOptions, type Page } from 'playwright-core';
+import { type Browser, type BrowserContextOptions, chromium, type Page } from 'playwright-core';
 import { inject } from 'vitest';
 
 const args = [

@@ -1,7 +1,6 @@
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { inject } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { encodeWav } from '../../src/core/noise/index.ts';
 import { record } from '../../src/core/standins/microphone.ts';
 import { button, go, launch, openTest, tablet } from './browser.ts';

@@ -1,5 +1,5 @@
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;

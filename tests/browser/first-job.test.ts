@@ -1,6 +1,5 @@
-import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
-import { inject } from 'vitest';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { at, button, go, hydrated, jobId, launch, openTest, tablet } from './browser.ts';
 
 let browser: Browser;

@@ -1,6 +1,6 @@
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;

@@ -1,6 +1,6 @@
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { button, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;

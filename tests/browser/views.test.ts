@@ -1,7 +1,6 @@
 import axe from 'axe-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Browser, Page } from 'playwright-core';
-import { inject } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { button, floorJob, go, hydrated, launch, tablet } from './browser.ts';
 
 let browser: Browser;

@@ -1,11 +1,11 @@
+import { createClient } from '@libsql/client';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createClient } from '@libsql/client';
 import { v7 as uuid } from 'uuid';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { encodeWav } from '../../src/core/noise/index.ts';
 import { record } from '../../src/core/standins/microphone.ts';
-import { beforeAll, describe, expect, it } from 'vitest';
 
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
 process.env['LOG_LEVEL'] = 'silent';

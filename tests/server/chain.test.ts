@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import { eventHash, rootHash, verifyChain } from '../../src/server/chain.ts';
 import type { EventRow, JobRow } from '../../src/db/jobs.ts';
+import { eventHash, rootHash, verifyChain } from '../../src/server/chain.ts';
 
 const job: JobRow = {
   id: 'j',

@@ -1,24 +1,26 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { beforeAll, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
+import { beforeAll, expect, it } from 'vitest';
 import type { Task } from '../../src/core/families/index.ts';
 import { itemsOf } from '../../src/core/families/index.ts';
+import { limitsMm, tolerance } from '../../src/core/fits/index.ts';
 import {
   benchOf,
   checksFor,
+  chosenPart,
+  familyCodeOf,
+  type JobView,
   missingFor,
   readingsToGo,
+  type Station,
   stepsOf,
   walkOf,
-  type JobView,
-  type Station,
+  workOf,
 } from '../../src/core/job/index.ts';
 import { isCount, sizeOf } from '../../src/core/matching/index.ts';
 import { seatsOf, solve } from '../../src/core/press/index.ts';
-import { limitsMm, tolerance } from '../../src/core/fits/index.ts';
-import { chosenPart, familyCodeOf, workOf } from '../../src/core/job/index.ts';
 
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
 process.env['LOG_LEVEL'] = 'silent';

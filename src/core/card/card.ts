@@ -1,6 +1,8 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
+import { JobCornerId, SideId } from '../corner.ts';
+import { operations } from '../press/operation.ts';
+import { closed, oneOf } from '../schemas/common.ts';
 import { eventBodies } from '../schemas/events.ts';
-import { closed, JobCornerId, oneOf, OperationId, SideId } from '../schemas/common.ts';
 
 /** The job card as an open document: for paper, JSON and CSV, and kept as it was signed. */
 
@@ -23,7 +25,7 @@ export type CardLine = Static<typeof CardLineSchema>;
 const Lines = Type.Array(CardLineSchema);
 
 const StrokeSchema = closed({
-  operation: OperationId,
+  operation: oneOf(operations),
   name: Type.String(),
   /** Puts a part on; otherwise it took one off. */
   fitting: Type.Boolean(),

@@ -1,4 +1,4 @@
-import { cornerNames } from '../parts.ts';
+import { cornerNames } from '../corner.ts';
 import {
   complaintInShort,
   layoutNames,
@@ -16,12 +16,12 @@ import {
   familyOf,
   filmNames,
   instrumentById,
+  type JobNow,
   kindOf,
   schoolOf,
   seatName,
   seatResult,
   stackOf,
-  type JobNow,
 } from '../job/index.ts';
 import {
   dimensionNames,
@@ -34,16 +34,16 @@ import {
 import {
   judgeStack,
   judgeStroke,
+  type Operation,
   operationNames,
   operations,
   piecesOf,
-  type Operation,
 } from '../press/index.ts';
-import { judgeCheck, recheckKm, type Check } from '../proof/index.ts';
+import { type Check, judgeCheck, recheckKm } from '../proof/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { judgeStage, stageWindow, unitSigns, type Procedure } from '../torque/index.ts';
-import { cardVersion, type CardDocument, type CardLine, type CardStroke } from './card.ts';
+import { judgeStage, type Procedure, stageWindow, unitSigns } from '../torque/index.ts';
+import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
 
 /** A job with its whole record, as a card is made from it. */
 export interface CardSource extends JobNow {

@@ -2,18 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   ageWeight,
+  type Book,
   countsOf,
   judge,
   learnt,
   lessonsOf,
+  type Outcome,
   plainBook,
   rowFault,
   rowsOf,
   testById,
   tests,
   testsOf,
-  type Book,
-  type Outcome,
 } from './index.ts';
 
 const spring = testById('spring')!;

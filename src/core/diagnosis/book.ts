@@ -1,6 +1,6 @@
-import { suspectsFor, type Layout } from './suspects.ts';
-import { rowKey, testById, type TestKind, type TestResult } from './tests.ts';
+import { type Layout, suspectsFor } from './suspects.ts';
 import { tests } from './tests.data.ts';
+import { rowKey, testById, type TestKind, type TestResult } from './tests.ts';
 
 /** A lead's own figures: by test, by row; results in order, or [mean, spread] for a number. */
 export type Edits = Readonly<Record<string, Readonly<Record<string, readonly number[]>>>>;

@@ -1,4 +1,6 @@
-import type { JobCorner } from '../parts.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { JobCornerId } from '../corner.ts';
+import { closed, Maybe, oneOf } from '../schemas/common.ts';
 import { relation, sideOf, type Suspect } from './suspects.ts';
 
 export const sounds = ['roar', 'whirr', 'chirp', 'grind', 'click', 'knock'] as const;
@@ -15,18 +17,21 @@ export const happeningNames: Record<Happening, string> = {
   'bearing-before': 'bearing done before',
 };
 
+const Speed = Maybe(Type.Number({ minimum: 0, maximum: 250 }));
+
 /** What the driver says. Every part may be unknown. */
-export interface Complaint {
-  corner: JobCorner;
-  sound?: Sound;
-  startsKmh?: number;
-  peaksKmh?: number;
-  goneKmh?: number;
-  bend?: 'left' | 'right' | 'same';
-  heat?: 'cold' | 'warm';
-  lamps: (typeof lamps)[number][];
-  history: Happening[];
-}
+export const ComplaintSchema = closed({
+  corner: JobCornerId,
+  sound: Maybe(oneOf(sounds)),
+  startsKmh: Speed,
+  peaksKmh: Speed,
+  goneKmh: Speed,
+  bend: Maybe(oneOf(['left', 'right', 'same'] as const)),
+  heat: Maybe(oneOf(['cold', 'warm'] as const)),
+  lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }),
+  history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),
+});
+export type Complaint = Static<typeof ComplaintSchema>;
 
 export interface Clue {
   label: string;

@@ -3,22 +3,22 @@ import { describe, expect, it } from 'vitest';
 import {
   beliefOf,
   callOf,
+  type Complaint,
   evidenceOf,
   judge,
   likelihood,
   modelOf,
   outcomes,
+  type Place,
   placesOf,
   posterior,
   resultFault,
   sounds,
   suspectsFor,
   testById,
+  type TestResult,
   tests,
   worthOf,
-  type Complaint,
-  type Place,
-  type TestResult,
 } from './index.ts';
 
 const suspects = suspectsFor('front');

@@ -1,4 +1,4 @@
-import { corners, type Corner } from '../parts.ts';
+import { type Corner, corners } from '../corner.ts';
 import type { Suspect } from './suspects.ts';
 
 export const exposures = ['salt', 'deep-water', 'towing', 'rough-roads'] as const;

@@ -1,10 +1,10 @@
-export * from './suspects.ts';
-export * from './tests.ts';
-export { tests } from './tests.data.ts';
+export * from './book.ts';
 export * from './complaint.ts';
+export type { Contradiction } from './contradiction.ts';
+export * from './history.ts';
 export * from './judge.ts';
 export * from './model.ts';
 export type { SecondFault } from './second.ts';
-export type { Contradiction } from './contradiction.ts';
-export * from './book.ts';
-export * from './history.ts';
+export * from './suspects.ts';
+export { tests } from './tests.data.ts';
+export * from './tests.ts';

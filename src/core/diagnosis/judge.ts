@@ -1,17 +1,17 @@
 import { clues, type Complaint } from './complaint.ts';
+import { type Contradiction, contradictions } from './contradiction.ts';
 import { historyEvidence, type UnitHistory } from './history.ts';
-import { contradictions, type Contradiction } from './contradiction.ts';
 import {
+  type Belief,
   beliefOf,
   groupCap,
+  type Instance,
   learn,
+  type Model,
   modelOf,
   startBelief,
   stated,
   worthOf,
-  type Belief,
-  type Instance,
-  type Model,
 } from './model.ts';
 import { secondFault, type SecondFault } from './second.ts';
 import { type Layout, type Place, type Suspect } from './suspects.ts';

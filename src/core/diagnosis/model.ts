@@ -1,7 +1,7 @@
 import type { Evidence } from './judge.ts';
-import { suspectsFor, type Layout, type Place, type Suspect } from './suspects.ts';
-import { likelihood, outcomes, placesOf, type TestKind } from './tests.ts';
+import { type Layout, type Place, type Suspect, suspectsFor } from './suspects.ts';
 import { tests as ours } from './tests.data.ts';
+import { likelihood, outcomes, placesOf, type TestKind } from './tests.ts';
 
 /**
  * Results of one group share their errors, so what a group may add is capped: log-likelihoods are summed within

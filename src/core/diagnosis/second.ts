@@ -1,5 +1,5 @@
-import type { Suspect } from './suspects.ts';
 import type { Model } from './model.ts';
+import type { Suspect } from './suspects.ts';
 import { background, likelihood, outcomes, type TestResult } from './tests.ts';
 
 /** A second fault that may sit at the same corner as the main one. */

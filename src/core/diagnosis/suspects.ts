@@ -1,4 +1,4 @@
-import { cornerNames, corners, type Corner } from '../parts.ts';
+import { type Corner, cornerNames, corners } from '../corner.ts';
 
 export type Layout = 'front' | 'rear' | 'all' | 'solid-rear';
 export const layoutNames: Record<Layout, string> = {
@@ -112,7 +112,8 @@ export function suspectsFor(layout: Layout): Suspect[] {
   return real.map((s) => ({ ...s, prior: s.prior / sum }));
 }
 
-export type Place = 'car' | Axle | Corner;
+export const places = ['car', 'front', 'rear', ...corners] as const;
+export type Place = (typeof places)[number];
 
 /** How a suspect stands to the place a test was made at; tables are keyed by `kind:relation`, then `kind`, then `rest`. */
 export function relation(s: Suspect, place: Place): string {

@@ -1,5 +1,7 @@
-import { corners } from '../parts.ts';
-import { relation, type Layout, type Place, type Suspect } from './suspects.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { corners } from '../corner.ts';
+import { closed, Id, Maybe, oneOf } from '../schemas/common.ts';
+import { type Layout, type Place, places, relation, type Suspect } from './suspects.ts';
 import { tests } from './tests.data.ts';
 
 interface TestBase {
@@ -36,13 +38,14 @@ export type TestKind = TestBase &
   );
 
 /** One answer: an ordinal result or a number, at a place. `skipped` says it could not be done. */
-export interface TestResult {
-  testId: string;
-  place: Place;
-  result?: string;
-  value?: number;
-  skipped?: boolean;
-}
+export const TestResultSchema = closed({
+  testId: Id,
+  place: oneOf(places),
+  result: Maybe(Id),
+  value: Maybe(Type.Number({ minimum: -500, maximum: 500 })),
+  skipped: Maybe(Type.Boolean()),
+});
+export type TestResult = Static<typeof TestResultSchema>;
 
 /** Minutes to bring the car from one state to another (common practice, no published source). */
 export function changeMinutes(from: TestKind['state'] | undefined, to: TestKind['state']): number {

@@ -1,4 +1,4 @@
-import { practice, ruleTable, type Rule } from '../rules/rule.ts';
+import { practice, type Rule, ruleTable } from '../rules/rule.ts';
 
 /** A thing to be seen before a stroke: what is said while nobody has seen it. */
 const seenFirst = (title: string, said: string): Rule => ({

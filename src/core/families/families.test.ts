@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { schedule } from '../plan/index.ts';
 import {
-  families,
-  familiesBy,
-  familyCodes,
+  type Answers,
   answersFault,
   bitsOf,
+  families,
+  familiesBy,
+  type FamilyCode,
+  familyCodes,
   itemsOf,
   mostQuestions,
   nextQuestion,
@@ -13,10 +16,7 @@ import {
   questions,
   sectionOf,
   walkSteps,
-  type Answers,
-  type FamilyCode,
 } from './index.ts';
-import { schedule } from '../plan/index.ts';
 
 describe('steps', () => {
   it('rebuild is the strip turned round, with its own words', () => {

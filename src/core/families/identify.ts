@@ -1,4 +1,4 @@
-import { familyCodes, type FamilyCode } from './families.data.ts';
+import { type FamilyCode, familyCodes } from './families.data.ts';
 
 export interface Answer {
   id: string;

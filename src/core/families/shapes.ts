@@ -1,4 +1,4 @@
-import type { Rolling } from '../parts.ts';
+import type { Rolling } from '../corner-record.ts';
 import type { FamilyCode } from './families.data.ts';
 
 /** Rings of the bearing that a section is drawn round, mm. */

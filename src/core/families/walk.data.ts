@@ -1,9 +1,9 @@
-import { operationNames, type Operation } from '../press/operation.ts';
-import type { FamilyCode } from './families.data.ts';
-import type { FactId } from './facts.data.ts';
+import { type Operation, operationNames } from '../press/operation.ts';
 import { a1Steps } from './a1.data.ts';
 import { a2Steps } from './a2.data.ts';
 import { b2Steps } from './b2.data.ts';
+import type { FactId } from './facts.data.ts';
+import type { FamilyCode } from './families.data.ts';
 import { n1Steps } from './n1.data.ts';
 import { p1Steps } from './p1.data.ts';
 import { p2Steps } from './p2.data.ts';

@@ -1,22 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWorks } from '../../../tests/example.ts';
-import { requirement } from '../press/index.ts';
 import { schedule } from '../plan/index.ts';
+import { requirement } from '../press/index.ts';
 import { checksOf } from '../proof/index.ts';
 import {
   cautions,
-  facts,
   factIds,
+  facts,
   families,
   familyByCode,
+  type FamilyCode,
   itemsOf,
   sectionOf,
   strokesIn,
   strokesInWords,
+  type Walk,
   walks,
   walkSteps,
-  type FamilyCode,
-  type Walk,
 } from './index.ts';
 
 const walked = Object.entries(walks) as [FamilyCode, Walk][];

@@ -2,6 +2,7 @@ import { erf } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import {
   drawChain,
+  type FitChain,
   fromLimits,
   gripLostMm,
   gripOf,
@@ -13,7 +14,6 @@ import {
   shareBelow,
   warmingFaults,
   yieldsAtMm,
-  type FitChain,
 } from './index.ts';
 
 const fit = {

@@ -1,5 +1,5 @@
 import type { Band } from '../verdict.ts';
-import { forceN, pressureMpa, type PressFit } from './pressure.ts';
+import { forceN, type PressFit, pressureMpa } from './pressure.ts';
 
 /** A quantity known to a mean and a standard deviation. */
 export interface Normal {

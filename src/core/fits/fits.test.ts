@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { worst } from '../verdict.ts';
 import {
   bearingNormal,
   expansionMm,
@@ -7,12 +8,11 @@ import {
   hoopMpa,
   itGrade,
   judgeSeat,
+  type PressFit,
   pressureMpa,
   racewayChangeMm,
   tolerance,
-  type PressFit,
 } from './index.ts';
-import { worst } from '../verdict.ts';
 
 describe('ISO 286', () => {
   // ISO 286-2:2010 (memory)

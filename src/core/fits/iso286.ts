@@ -3,11 +3,11 @@ import {
   holeJ,
   itGrades,
   lowerShaft,
-  shaftJ,
-  shaftT,
   normalBore,
   normalOutside,
   ranges,
+  shaftJ,
+  shaftT,
   upperShaft,
 } from './iso286.data.ts';
 

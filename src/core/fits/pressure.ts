@@ -1,6 +1,7 @@
+import type { Housing } from '../corner-record.ts';
 import type { Band } from '../verdict.ts';
 
-export type Material = 'steel' | 'grey-iron' | 'ductile-iron' | 'aluminium';
+export type Material = Housing['material'];
 
 /** Elastic modulus in MPa, Poisson's ratio and expansion per K. Handbook means (Machinery's Handbook, memory). */
 export const materials: Record<Material, { eMpa: number; poisson: number; alphaPerK: number }> = {

@@ -1,15 +1,18 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { closed, Id, Text } from '../schemas/common.ts';
+import { type Band, verdict, type Verdict, worst } from '../verdict.ts';
 import { bearingNormal, itGrade, limitsMm, tolerance } from './iso286.ts';
 import { interferenceBand } from './pressure.ts';
-import { verdict, worst, type Band, type Verdict } from '../verdict.ts';
 
 export type SeatKind = 'bore' | 'journal';
 
-export interface Instrument {
-  id: string;
-  name: string;
+export const InstrumentSchema = closed({
+  id: Id,
+  name: Text(60),
   /** Half-width of what a reading can be off by, mm. */
-  doubtMm: number;
-}
+  doubtMm: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+});
+export type Instrument = Static<typeof InstrumentSchema>;
 
 export interface SeatReadings {
   kind: SeatKind;

@@ -1,10 +1,10 @@
 import {
   expansionMm,
   hoopMpa,
-  materials,
-  pressureMpa,
   type Material,
+  materials,
   type PressFit,
+  pressureMpa,
 } from './pressure.ts';
 
 /** Yield, MPa; for grey iron, which does not yield, half its tensile strength. Handbook means, from memory; the maker's figure comes first. */

@@ -1,4 +1,4 @@
-import { judge, testsOf, type Judgement, type UnitHistory } from '../diagnosis/index.ts';
+import { judge, type Judgement, testsOf, type UnitHistory } from '../diagnosis/index.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import { once } from './job-now.ts';
 

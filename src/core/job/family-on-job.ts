@@ -1,18 +1,18 @@
+import type { CornerRecord } from '../corner-record.ts';
 import {
-  familyByCode,
-  strokesIn,
-  walks,
-  walkSteps,
   type Family,
+  familyByCode,
   type FamilyCode,
   type Phase,
+  strokesIn,
   type Walk,
+  walks,
   type WalkStep,
+  walkSteps,
 } from '../families/index.ts';
 import type { PartKind } from '../matching/index.ts';
-import type { CornerRecord } from '../parts.ts';
 import type { Operation } from '../press/index.ts';
-import { cornerRecord, once, type JobNow } from './job-now.ts';
+import { cornerRecord, type JobNow, once } from './job-now.ts';
 import type { JobState } from './state.ts';
 
 /** What was seen and named by hand goes before the unit's record; undefined while neither says. */

@@ -3,7 +3,7 @@ import { answersFault, familiesBy, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
-import { saying, sentence, type Found, type RuleId, type Said } from '../rules/index.ts';
+import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { orderFault, walkProcedure } from '../torque/index.ts';
 import { worst } from '../verdict.ts';

@@ -1,7 +1,8 @@
+import { type CornerRecord } from '../corner-record.ts';
+import { corners, type JobCorner } from '../corner.ts';
 import type { Book } from '../diagnosis/index.ts';
 import type { Instrument } from '../fits/index.ts';
 import type { CataloguePart } from '../matching/index.ts';
-import { corners, type CornerRecord, type JobCorner } from '../parts.ts';
 import type { Adapter, Press } from '../press/index.ts';
 import type { Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';

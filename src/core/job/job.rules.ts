@@ -1,4 +1,4 @@
-import { judgement, practice, ruleTable, type Rule } from '../rules/rule.ts';
+import { judgement, practice, type Rule, ruleTable } from '../rules/rule.ts';
 
 const refuses = (title: string, sentence: Rule['sentence'], source = practice): Rule => ({
   title,

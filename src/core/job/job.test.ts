@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork, piece } from '../../../tests/example.ts';
 import { context, event, job } from '../../../tests/job-example.ts';
+import type { FactId } from '../families/index.ts';
+import { compare } from '../matching/index.ts';
 import type { Choices, EventBody, JobEvent } from '../schemas/events.ts';
 import {
   cornerOfJob,
@@ -8,6 +10,7 @@ import {
   encoderState,
   familyOf,
   fitEffects,
+  type JobNow,
   judgeReadings,
   missingFor,
   nextAction,
@@ -19,10 +22,7 @@ import {
   seatResult,
   sensorSide,
   spine,
-  type JobNow,
 } from './index.ts';
-import type { FactId } from '../families/index.ts';
-import { compare } from '../matching/index.ts';
 
 const { knuckle, bearing } = exampleWork;
 const seatsJudged = (['bore', 'journal'] as const).map((seat) =>

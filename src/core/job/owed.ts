@@ -1,9 +1,9 @@
-import { facts, itemsOf, type FactId, type Phase, type Task } from '../families/index.ts';
+import { type FactId, facts, itemsOf, type Phase, type Task } from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames, oneRow } from '../matching/index.ts';
-import { judgeStroke, operationNames, type Operation } from '../press/index.ts';
-import { checksOf, judgeCheck, type Check } from '../proof/index.ts';
-import { saying, sentence, type Found, type RuleId, type Said } from '../rules/index.ts';
+import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
+import { type Check, checksOf, judgeCheck } from '../proof/index.ts';
+import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
@@ -11,7 +11,7 @@ import { chosenPart, confirmed, conflictsOf, encoderState, readingsToGo } from '
 import { benchOf } from './press-on-job.ts';
 import { seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
-import { stations, type Station } from './stations.ts';
+import { type Station, stations } from './stations.ts';
 
 /** Something a station still owes before it is done: not a verdict, only what is next. */
 export interface Owed extends Said {

@@ -1,18 +1,18 @@
+import type { Side } from '../corner.ts';
 import {
   candidates,
+  type CataloguePart,
   compare,
+  type Comparison,
   conflicts,
+  type DimensionId,
   dimensionsOf,
   meanOf,
-  readingsNeeded,
-  type CataloguePart,
-  type Comparison,
-  type DimensionId,
   type OldPart,
+  readingsNeeded,
 } from '../matching/index.ts';
-import type { Side } from '../parts.ts';
 import { kindOf } from './family-on-job.ts';
-import { cornerRecord, instrumentById, once, type JobNow } from './job-now.ts';
+import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
 
 export const partByNumber = (
   { ctx }: JobNow,

@@ -1,19 +1,19 @@
 import {
-  benchFor,
-  hammer,
-  requirement,
-  solve,
   type Adapter,
   type Bench,
+  benchFor,
+  hammer,
   type Operation,
   type Press,
   type PressKind,
+  requirement,
   type Requirement,
+  solve,
   type SolveResult,
   type Stack,
 } from '../press/index.ts';
 import type { StackIds } from '../schemas/events.ts';
-import { onceEach, type JobNow } from './job-now.ts';
+import { type JobNow, onceEach } from './job-now.ts';
 import { schoolOf } from './school-on-job.ts';
 import { fitsOf, workOf } from './seats-on-job.ts';
 

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
 import { context, event, job } from '../../../tests/job-example.ts';
-import { facts, strokesIn, walks, type FactId, type FamilyCode } from '../families/index.ts';
+import { type FactId, facts, type FamilyCode, strokesIn, walks } from '../families/index.ts';
 import type { Operation } from '../press/index.ts';
+import { judgeCheck } from '../proof/index.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
-import { judgeCheck } from '../proof/index.ts';
-import { checksFor, owedAt, refusal, type JobContext, type Station } from './index.ts';
+import { checksFor, type JobContext, owedAt, refusal, type Station } from './index.ts';
 
 const cautioned = event('caution-read', { cautionId: 'press' });
 const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>> = {}) =>

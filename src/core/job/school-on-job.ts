@@ -1,5 +1,5 @@
 import type { Film } from '../fits/index.ts';
-import { freezerC, usualSchool, type School } from '../press/index.ts';
+import { freezerC, type School, usualSchool } from '../press/index.ts';
 import type { JobNow } from './job-now.ts';
 
 /** Film and cold as chosen at Plan; thin oil and no chill while nothing is chosen, and said so on the strip. */

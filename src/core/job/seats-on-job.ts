@@ -1,5 +1,6 @@
 import {
   bearingNormal,
+  type FitChain,
   frictions,
   fromLimits,
   gripLostMm,
@@ -11,25 +12,24 @@ import {
   limitsMm,
   pressureMpa,
   racewayChangeMm,
+  type SeatKind,
+  type SeatResult,
   smoothingShare,
   yieldMpa,
   yieldsAtMm,
-  type FitChain,
-  type SeatKind,
-  type SeatResult,
 } from '../fits/index.ts';
 import { atTwenty } from '../matching/index.ts';
 import {
   classFits,
-  seatsOf,
-  workFrom,
   type Fits,
+  seatsOf,
   type SeatSpec,
   type Work,
+  workFrom,
 } from '../press/index.ts';
 import { gravestFirst, verdict, type Verdict } from '../verdict.ts';
 import { familyCodeOf } from './family-on-job.ts';
-import { cornerRecord, instrumentById, once, onceEach, type JobNow } from './job-now.ts';
+import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job-now.ts';
 import { chosenPart, sensorSide } from './part-on-job.ts';
 import { schoolOf } from './school-on-job.ts';
 

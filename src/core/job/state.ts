@@ -1,16 +1,17 @@
+import type { Encoder } from '../corner-record.ts';
+import type { Side } from '../corner.ts';
 import type { Complaint, TestResult } from '../diagnosis/index.ts';
 import type { FamilyCode } from '../families/index.ts';
 import {
   atTwenty,
-  isCount,
-  readingsNeeded,
   type CataloguePart,
   type DimensionId,
+  isCount,
   type OldPart,
   type Reading,
+  readingsNeeded,
 } from '../matching/index.ts';
-import type { Encoder, Side } from '../parts.ts';
-import { thinned, type Operation, type StrokeReading } from '../press/index.ts';
+import { type Operation, type StrokeReading, thinned } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
 import type { Station } from './stations.ts';
 

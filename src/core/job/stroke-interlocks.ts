@@ -1,9 +1,9 @@
 import { factIds, facts, strokesIn, type Task, type Walk } from '../families/index.ts';
-import { hammer, judgeStack, operationNames, type Operation } from '../press/index.ts';
+import { hammer, judgeStack, type Operation, operationNames } from '../press/index.ts';
 import { type RuleId } from '../rules/index.ts';
 import type { EventBody } from '../schemas/events.ts';
 import { walkOf } from './family-on-job.ts';
-import { refuse, type Refusal } from './interlocks.ts';
+import { type Refusal, refuse } from './interlocks.ts';
 import type { JobNow } from './job-now.ts';
 import { encoderState, sensorSide } from './part-on-job.ts';
 import { benchOf, pressById, stackOf } from './press-on-job.ts';

@@ -1,13 +1,13 @@
 import { complaintInShort } from '../diagnosis/index.ts';
+import { strokesIn } from '../families/index.ts';
 import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../proof/index.ts';
 import { procedureInShort } from '../torque/index.ts';
-import { strokesIn } from '../families/index.ts';
 import { familyOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { currentStation, missingFor } from './owed.ts';
 import { chosenPart, confirmed } from './part-on-job.ts';
-import { stations, type Station } from './stations.ts';
+import { type Station, stations } from './stations.ts';
 
 export type Mark = 'done' | 'provisional' | 'now' | 'todo' | 'blocked';
 

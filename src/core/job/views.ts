@@ -1,4 +1,4 @@
-import type { JobCorner } from '../parts.ts';
+import type { JobCorner } from '../corner.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { JobNow } from './job-now.ts';
 import type { Timer } from './state.ts';

@@ -1,16 +1,17 @@
-import type { Encoder, Rolling, SealKind, Side, Spacer } from '../parts.ts';
+import type { Encoder, Rolling, SealKind, Spacer } from '../corner-record.ts';
+import type { Side } from '../corner.ts';
 import type { Found, RuleId } from '../rules/index.ts';
-import { verdict, type Status, type Verdict } from '../verdict.ts';
+import { type Status, verdict, type Verdict } from '../verdict.ts';
 import {
+  type CataloguePart,
+  type DimensionId,
   dimensionNames,
   dimensionsOf,
   isCount,
   kindNames,
-  sizeOf,
-  type CataloguePart,
-  type DimensionId,
   type PartKind,
-} from './part.ts';
+  sizeOf,
+} from './catalogue-part.ts';
 
 /** Points that are seen, not measured. */
 export const points = ['encoder', 'rolling', 'seals', 'spacer', 'rating'] as const;

@@ -1,4 +1,4 @@
-export * from './part.ts';
-export * from './measure.ts';
+export * from './catalogue-part.ts';
 export * from './compare.ts';
+export * from './measure.ts';
 export * from './search.ts';

@@ -1,25 +1,25 @@
 import fc from 'fast-check';
-import { sentence } from '../rules/index.ts';
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
+import { sentence } from '../rules/index.ts';
 import { madeUpConsumables, madeUpParts } from '../standins/catalogue.ts';
 import {
   atTwenty,
   bearingFaults,
   candidates,
+  type CataloguePart,
   compare,
   conflicts,
   indexParts,
   mark,
   measureAgain,
+  type OldPart,
   outlierInWords,
   partKinds,
   readingFault,
   searchParts,
   sizeOf,
   statsOf,
-  type CataloguePart,
-  type OldPart,
 } from './index.ts';
 
 const part = (

@@ -1,5 +1,5 @@
-import { materials, type Material } from '../fits/index.ts';
-import { dimensionNames, type DimensionId } from './part.ts';
+import { type Material, materials } from '../fits/index.ts';
+import { type DimensionId, dimensionNames } from './catalogue-part.ts';
 
 /** One reading as it was taken. */
 export interface Reading {

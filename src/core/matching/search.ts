@@ -1,4 +1,4 @@
-import { sizeOf, type CataloguePart, type DimensionId, type PartKind } from './part.ts';
+import { type CataloguePart, type DimensionId, type PartKind, sizeOf } from './catalogue-part.ts';
 
 export interface PartQuery {
   /** Sizes looked for, mm or counts. */

@@ -1,11 +1,11 @@
-import { bearingOrders, wheelHz, type BearingGeometry, type BearingOrders } from './orders.ts';
+import { type BearingGeometry, bearingOrders, type BearingOrders, wheelHz } from './orders.ts';
 import {
   envelope,
   orderSpectrum,
-  thinned,
-  toAngle,
   type OrderSpectrum,
   type SpeedMark,
+  thinned,
+  toAngle,
 } from './spectra.ts';
 import type { Recording } from './wav.ts';
 

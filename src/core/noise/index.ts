@@ -1,4 +1,4 @@
-export * from './wav.ts';
+export * from './analyse.ts';
 export * from './orders.ts';
 export * from './spectra.ts';
-export * from './analyse.ts';
+export * from './wav.ts';

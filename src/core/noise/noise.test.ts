@@ -1,22 +1,22 @@
+import fc from 'fast-check';
 import FFT from 'fft.js';
 import { FFT as SecondFft } from 'ml-fft';
 import nodeWav from 'node-wav';
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type MadeUpDrive, record } from '../standins/microphone.ts';
 import {
   analyse,
   bearingOrders,
   decodeWav,
   encodeWav,
   overFloorDb,
+  type Settings,
   speedAt,
   toAngle,
-  tyre,
   turnsAt,
+  tyre,
   wheelHz,
-  type Settings,
 } from './index.ts';
-import { record, type MadeUpDrive } from '../standins/microphone.ts';
 
 const geometry = { balls: 13, ballMm: 11.5, pitchMm: 58, angleDeg: 35, rotating: 'inner' as const };
 const drive = (over: Partial<MadeUpDrive> = {}): MadeUpDrive => ({

@@ -1,4 +1,4 @@
-import { walks, walkSteps, type FamilyCode, type WalkStep } from '../families/index.ts';
+import { type FamilyCode, walks, type WalkStep, walkSteps } from '../families/index.ts';
 
 export type Place = 'car' | 'bench' | 'press' | 'freezer';
 

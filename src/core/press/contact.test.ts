@@ -8,10 +8,10 @@ import {
   judgePiece,
   nearest,
   screwForceKn,
-  screwTorqueNm,
   screws,
-  solve,
   type ScrewTool,
+  screwTorqueNm,
+  solve,
 } from './index.ts';
 
 describe('contact', () => {

@@ -1,5 +1,5 @@
-import { yieldMpa, type Material } from '../fits/index.ts';
-import { bearingInnerMm, type Adapter } from './kit.ts';
+import { type Material, yieldMpa } from '../fits/index.ts';
+import { type Adapter, bearingInnerMm } from './kit.ts';
 import type { Need } from './operation.ts';
 
 /** A sphere on a sphere or, with an infinite diameter, on a flat: radius of the contact in mm, greatest pressure in MPa. Hertz, as in Shigley's Mechanical Engineering Design, contact stresses. */

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleBench } from '../../../tests/example.ts';
-import { faultsOf, madeUpStroke, tuningRange, type RamFault } from '../standins/ram.ts';
+import { faultsOf, madeUpStroke, type RamFault, tuningRange } from '../standins/ram.ts';
 import {
   endsStroke,
   follower,
-  thinned,
-  traceFault,
   type LiveCall,
   type StrokeCall,
+  thinned,
+  traceFault,
   type TraceSample,
 } from './index.ts';
 

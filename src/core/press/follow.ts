@@ -1,7 +1,7 @@
 import type { RuleId } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
-import { forceAtKn, seatToleranceMm } from './stroke.ts';
 import type { Bench } from './stack.ts';
+import { forceAtKn, seatToleranceMm } from './stroke.ts';
 
 /** One reading of gauge and travel; `ms` from the start of the stroke. */
 export interface TraceSample {

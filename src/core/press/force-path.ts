@@ -1,6 +1,6 @@
 import { verdict, type Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
-import { bearingInnerMm, type Adapter } from './kit.ts';
+import { type Adapter, bearingInnerMm } from './kit.ts';
 import type { PartNode, Requirement, Touch } from './operation.ts';
 import type { Bench, Stack } from './stack.ts';
 

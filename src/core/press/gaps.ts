@@ -1,7 +1,7 @@
+import { judgePiece } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
 import type { Measure } from './operation.ts';
 import { missesOf, pieceWindows, solve } from './solve.ts';
-import { judgePiece } from './judge-piece.ts';
 import type { Bench } from './stack.ts';
 
 export interface NearMiss {

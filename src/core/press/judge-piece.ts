@@ -1,7 +1,7 @@
-import { rules, type Found, type RuleId } from '../rules/index.ts';
-import { verdict, type Band, type Verdict } from '../verdict.ts';
+import { type Found, type RuleId, rules } from '../rules/index.ts';
+import { type Band, verdict, type Verdict } from '../verdict.ts';
 import { faceLimitMpa, facePressureMpa } from './contact.ts';
-import { bearingInnerMm, type Adapter } from './kit.ts';
+import { type Adapter, bearingInnerMm } from './kit.ts';
 import type { Need, Window } from './operation.ts';
 import { contactMm, measured, type Role } from './stack.ts';
 

@@ -1,25 +1,25 @@
 import type { Found, RuleId } from '../rules/index.ts';
-import { gravestFirst, verdict, worst, type Verdict } from '../verdict.ts';
+import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { forcePath } from './force-path.ts';
 import { grows, judgePiece, missesWindow, stops } from './judge-piece.ts';
-import { backMm, footOf, headOf, openBehind, type Adapter, type Press } from './kit.ts';
+import { type Adapter, backMm, footOf, headOf, openBehind, type Press } from './kit.ts';
 import type { Need, Requirement } from './operation.ts';
 import { score } from './score.ts';
 import {
+  type Bench,
   carriesNose,
   drawnInMm,
   footDepthMm,
   goesRound,
+  type Judgement,
   letsScrew,
   overlapMm,
   piecesOf,
   roles,
   screwClearMm,
+  type Stack,
   stackHeightMm,
   takesIn,
-  type Bench,
-  type Judgement,
-  type Stack,
 } from './stack.ts';
 
 /** Collects what the rules say. */

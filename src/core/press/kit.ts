@@ -1,4 +1,6 @@
-import type { ScrewTool } from './screw.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { closed, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
+import { ScrewToolSchema } from './screw.ts';
 
 /** A shop's own pieces and presses. */
 export const adapterShapes = [
@@ -20,49 +22,52 @@ export type AdapterShape = (typeof adapterShapes)[number];
 export const kitNames = ['bench', 'van', 'borrowed'] as const;
 export type KitName = (typeof kitNames)[number];
 
-export interface Adapter {
-  id: string;
-  name: string;
-  shape: AdapterShape;
-  outerMm: number;
+/** A piece of the kit. */
+export const AdapterSchema = closed({
+  id: Id,
+  name: Text(60),
+  shape: oneOf(adapterShapes),
+  outerMm: Mm(),
   /** Inside diameter; 0 for a solid piece. For legs: the clear opening between them. */
-  innerMm: number;
-  heightMm: number;
+  innerMm: Type.Number({ minimum: 0, maximum: 2000 }),
+  heightMm: Mm(),
   /** Depth of a blind recess; absent for a hole right through and for a solid piece. */
-  recessMm?: number;
+  recessMm: Maybe(Mm()),
   /** Diameter of a nose below the working face that centres it in a bore. */
-  pilotMm?: number;
-  material: 'steel' | 'hardened-steel' | 'aluminium' | 'chrome' | 'wood';
-  ratingKn: number;
+  pilotMm: Maybe(Mm()),
+  material: oneOf(['steel', 'hardened-steel', 'aluminium', 'chrome', 'wood'] as const),
+  ratingKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
   /** Where it is kept; the bench unless said. */
-  kit?: KitName;
-  retired?: string;
-  note?: string;
-}
+  kit: Maybe(oneOf(kitNames)),
+  retired: Maybe(Text()),
+  note: Maybe(Text()),
+});
+export type Adapter = Static<typeof AdapterSchema>;
 
 /** What gives the force. A portable ram is a press without a frame; a screw goes through the work. */
 export const pressKinds = ['press', 'ram', 'screw'] as const;
 export type PressKind = (typeof pressKinds)[number];
 
-export interface Press {
-  id: string;
-  name: string;
-  /** A bench press unless said. `hammer` is no record of the shop: it is always at hand. */
-  kind?: PressKind | 'hammer';
-  capacityKn: number;
-  /** Diameter of the ram's nose, or of the thrust washer of a screw, mm. */
-  ramMm: number;
-  /** Clear height between bed and ram, or the screw's usable length, mm. */
-  daylightMm: number;
-  /** How far the ram goes in one reach, mm; not judged where it is not on record. */
-  strokeMm?: number;
-  /** Diameter of the piston, mm: force from a gauge that reads pressure. */
-  pistonMm?: number;
-  /** Thread of a screw tool. */
-  screw?: ScrewTool & {
-    /** Outside of the screw, mm: what has to pass through the work. */ rodMm: number;
-  };
-}
+/** A press, a ram or a screw tool as the shop has it. */
+export const PressSchema = closed({
+  id: Id,
+  name: Text(60),
+  /** A bench press unless said. */
+  kind: Maybe(oneOf(pressKinds)),
+  capacityKn: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+  /** Diameter of the ram's nose, or of the thrust washer of a screw. */
+  ramMm: Mm(),
+  /** Clear height between bed and ram, or the screw's usable length. */
+  daylightMm: Mm(),
+  /** How far the ram goes in one reach; not judged where it is not on record. */
+  strokeMm: Maybe(Mm()),
+  /** Diameter of the piston: force from a gauge that reads pressure. */
+  pistonMm: Maybe(Mm()),
+  /** Thread of a screw tool, and the outside of the screw: what has to pass through the work. */
+  screw: Maybe(closed({ ...ScrewToolSchema.properties, rodMm: Mm() })),
+});
+/** `hammer` is no record of the shop: it is always at hand. */
+export type Press = Omit<Static<typeof PressSchema>, 'kind'> & { kind?: PressKind | 'hammer' };
 
 /** A hammer and a driver: no gauge, no travel. A school with its own limits, see the requirement of the stroke. */
 export const hammer: Press = {

@@ -1,5 +1,6 @@
+import type { Bearing } from '../corner-record.ts';
+import type { Side } from '../corner.ts';
 import type { PressFit, SeatKind } from '../fits/index.ts';
-import type { Bearing, Side } from '../parts.ts';
 import type { Band } from '../verdict.ts';
 import type { AdapterShape } from './kit.ts';
 import type { windowRules } from './press.rules.ts';

@@ -7,9 +7,9 @@ import {
   engagedShare,
   follower,
   forceAtKn,
+  type StrokeCall,
   strokeForceKn,
   usualSchool,
-  type StrokeCall,
 } from './index.ts';
 
 const all = exampleBenches().filter(

@@ -8,24 +8,24 @@ import {
   piece,
 } from '../../../tests/example.ts';
 import {
+  type Adapter,
   adapterFaults,
+  type Bench,
   classFits,
   fromPressureText,
   judgePiece,
-  keptRing,
-  operations,
-  ramForceKn,
-  requirement,
-  strokeForceKn,
   judgeReading,
   judgeStack,
   judgeStroke,
-  solve,
-  staticAxialKn,
-  type Adapter,
-  type Bench,
+  keptRing,
   type Operation,
+  operations,
+  ramForceKn,
+  requirement,
+  solve,
   type Stack,
+  staticAxialKn,
+  strokeForceKn,
 } from './index.ts';
 
 const disc = piece('disc', 74, 0, 12);

@@ -1,7 +1,7 @@
-import { rules, type Rule } from '../rules/index.ts';
+import { type Rule, rules } from '../rules/index.ts';
 import type { Status, Verdict } from '../verdict.ts';
-import { bearingInnerMm, type Adapter } from './kit.ts';
-import { roles, type Judgement, type Role, type Stack } from './stack.ts';
+import { type Adapter, bearingInnerMm } from './kit.ts';
+import { type Judgement, type Role, roles, type Stack } from './stack.ts';
 
 /** Why a piece is wrong where it lies, in a few words for the drawing. */
 export interface Reason {

@@ -1,24 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { exampleBenches, exampleTools, exampleWorks, piece } from '../../../tests/example.ts';
 import {
+  type Adapter,
   adapterFaults,
+  type Bench,
   benchFor,
   footOf,
   hammer,
   headOf,
   hollowMm,
   judgeStack,
+  type Operation,
+  type Press,
   pressFaults,
   reasonsOf,
   seatsOf,
   solve,
+  type Stack,
   staticAxialKn,
   workFrom,
-  type Adapter,
-  type Bench,
-  type Operation,
-  type Press,
-  type Stack,
 } from './index.ts';
 
 const [press, , ram, screw] = exampleTools as [Press, Press, Press, Press];

@@ -1,9 +1,9 @@
-import { rules, type Rule } from '../rules/index.ts';
+import { type Rule, rules } from '../rules/index.ts';
 import type { Band } from '../verdict.ts';
 import { isPiloted, missesWindow, stops } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
 import type { Need, Window } from './operation.ts';
-import { contactMm, type Bench, type Stack } from './stack.ts';
+import { type Bench, contactMm, type Stack } from './stack.ts';
 
 const rule = (w: Window): Rule => rules[w.rule];
 const share = (part: number, whole: number) => Math.max(0, Math.min(1, part / whole));

@@ -1,15 +1,19 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { closed, Mm } from '../schemas/common.ts';
+
 /** A forcing screw with its thread and the bearing or washer under its head. */
-export interface ScrewTool {
-  /** Pitch and flank (mean) diameter of the thread, mm. */
-  pitchMm: number;
-  flankMm: number;
+export const ScrewToolSchema = closed({
+  /** Pitch and flank (mean) diameter of the thread. */
+  pitchMm: Mm(),
+  flankMm: Mm(),
   /** Angle between the flanks, degrees: 60 metric, 30 trapezoidal. */
-  threadDeg: number;
-  /** Mean diameter of the face that turns under the head, mm; 0 with a thrust bearing. */
-  faceMm: number;
-  threadFriction: number;
-  faceFriction: number;
-}
+  threadDeg: Type.Number({ minimum: 0, exclusiveMaximum: 120 }),
+  /** Mean diameter of the face that turns under the head; 0 with a thrust bearing. */
+  faceMm: Type.Number({ minimum: 0, maximum: 200 }),
+  threadFriction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+  faceFriction: Type.Number({ minimum: 0, maximum: 1 }),
+});
+export type ScrewTool = Static<typeof ScrewToolSchema>;
 
 /** Friction of a greased thread and of a greased face (common practice, no published source). */
 export const greased = 0.12;

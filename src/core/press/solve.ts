@@ -1,21 +1,21 @@
-import { backMm, footHollowMm, footOf, headOf, hollowMm, openBehind, type Adapter } from './kit.ts';
-import type { Measure, Need } from './operation.ts';
 import { measureNames } from '../rules/rule.ts';
+import { forcePath, touchKey } from './force-path.ts';
 import { grows, judgePiece, stops } from './judge-piece.ts';
 import { judgeCap, judgeRiser, judgeStack, judgeTogether } from './judge-stack.ts';
+import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehind } from './kit.ts';
+import type { Measure, Need } from './operation.ts';
 import { capScore, pieceScore, riserScore } from './score.ts';
 import {
+  type Bench,
   carriesNose,
   goesRound,
+  type Judgement,
   letsScrew,
   measured,
-  takesIn,
-  type Bench,
-  type Judgement,
   type Role,
   type Stack,
+  takesIn,
 } from './stack.ts';
-import { forcePath, touchKey } from './force-path.ts';
 
 export interface Solution {
   stack: Stack;

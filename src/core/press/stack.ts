@@ -1,15 +1,15 @@
 import type { Band, Status, Verdict } from '../verdict.ts';
+import type { ForcePath } from './force-path.ts';
 import {
+  type Adapter,
   backMm,
   bearingInnerMm,
   footHollowMm,
   hollowMm,
   lipMm,
   openBehind,
-  type Adapter,
   type Press,
 } from './kit.ts';
-import type { ForcePath } from './force-path.ts';
 import type { Measure, Need, Requirement } from './operation.ts';
 
 /** Pieces laid for one stroke, top to bottom: spacer (if any), pusher, the work, support, spacer under it (if any). */

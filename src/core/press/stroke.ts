@@ -1,18 +1,18 @@
 import {
+  bearingNormal,
   expansionMm,
+  type Film,
   forceN,
   frictions,
-  materials,
-  type Film,
   interferenceBand,
+  limitsMm,
+  materials,
   pressureMpa,
   removalFactor,
   tolerance,
-  limitsMm,
-  bearingNormal,
 } from '../fits/index.ts';
 import type { Found, RuleId } from '../rules/index.ts';
-import { band, verdict, worst, type Band, type Status, type Verdict } from '../verdict.ts';
+import { band, type Band, type Status, verdict, type Verdict, worst } from '../verdict.ts';
 import type { Press } from './kit.ts';
 import type { Operation, Requirement } from './operation.ts';
 import { requirement } from './setups/index.ts';

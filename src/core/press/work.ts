@@ -1,4 +1,3 @@
-import type { Material, PressFit, SeatKind } from '../fits/index.ts';
 import type {
   AxleShaft,
   Bearing,
@@ -8,9 +7,10 @@ import type {
   Hub,
   Knuckle,
   Seal,
-  Side,
   Stud,
-} from '../parts.ts';
+} from '../corner-record.ts';
+import type { Side } from '../corner.ts';
+import type { Material, PressFit, SeatKind } from '../fits/index.ts';
 
 /** Seal and wheel stud go with any family. */
 interface Extras {

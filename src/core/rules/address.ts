@@ -10,7 +10,7 @@ export interface DecidedAt {
 export function ruleHref(said: Said, at?: DecidedAt): string {
   const { rule, role, part, value, min, max, unit, with: more, source } = said;
   const found = { rule, role, part, value, min, max, unit, with: more, source };
-  const query = new URLSearchParams({ found: JSON.stringify(found) });
-  if (at) query.set('at', JSON.stringify(at));
-  return `/rules?${query.toString()}#${rule}`;
+  const query = `found=${encodeURIComponent(JSON.stringify(found))}`;
+  const where = at ? `&at=${encodeURIComponent(JSON.stringify(at))}` : '';
+  return `/rules?${query}${where}#${rule}`;
 }

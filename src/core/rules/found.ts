@@ -25,8 +25,8 @@ const AtInAddress = Type.Object(
   { what: Short, href: Type.String({ pattern: '^/jobs/[\\w-]+/[\\w-]+$' }) },
   { additionalProperties: false },
 );
-function parsed(text: string | null): unknown {
-  if (text === null || text.length > 4000) return undefined;
+function parsed(text: string | null | undefined): unknown {
+  if (!text || text.length > 4000) return undefined;
   try {
     return JSON.parse(text) as unknown;
   } catch {
@@ -34,10 +34,15 @@ function parsed(text: string | null): unknown {
   }
 }
 
+interface Query {
+  found?: string | null | undefined;
+  at?: string | null | undefined;
+}
+
 /** What an address says a rule found; undefined when it says nothing that can be read. */
-export function foundIn(query: URLSearchParams): { said?: Said; at?: DecidedAt } {
-  const found = parsed(query.get('found'));
-  const at = parsed(query.get('at'));
+export function foundIn(query: Query): { said?: Said; at?: DecidedAt } {
+  const found = parsed(query.found);
+  const at = parsed(query.at);
   const said =
     Value.Check(FoundInAddress, found) && isRule(found.rule) ? (found as Said) : undefined;
   return {

@@ -1,11 +1,11 @@
-import { Type, type TSchema } from '@sinclair/typebox';
-import { operations } from '../press/operation.ts';
+import { type TSchema, Type } from '@sinclair/typebox';
 
 /** Closed object: an unknown field is an error, not a silence. */
 export const closed = <T extends Record<string, TSchema>>(fields: T) =>
   Type.Object(fields, { additionalProperties: false });
 export const oneOf = <T extends readonly string[]>(values: T) =>
   Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
+export const Maybe = <T extends TSchema>(schema: T) => Type.Optional(schema);
 
 export const Mm = (description?: string) =>
   Type.Number({ exclusiveMinimum: 0, maximum: 2000, ...(description ? { description } : {}) });
@@ -19,17 +19,6 @@ export const Uuid = Type.String({
   pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$',
   description: 'UUID, made by the client (version 7)',
 });
-export const JobCornerId = oneOf(['LF', 'RF', 'LR', 'RR', 'unknown'] as const);
-export const SideId = oneOf(['inboard', 'outboard'] as const);
-export const OperationId = oneOf(operations);
-export const StationId = oneOf([
-  'complaint',
-  'diagnose',
-  'match',
-  'plan',
-  'press-out',
-  'press-in',
-  'torque',
-  'prove',
-] as const);
 export const DateOnly = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+export const Km = Type.Integer({ minimum: 0, maximum: 5_000_000 });
+export const Currency = Type.String({ pattern: '^[A-Z]{3}$' });

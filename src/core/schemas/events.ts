@@ -1,74 +1,51 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import {
-  closed,
-  Id,
-  Mm,
-  oneOf,
-  OperationId,
-  JobCornerId,
-  SideId,
-  StationId,
-  Text,
-} from './common.ts';
-import { happenings, lamps, sounds } from '../diagnosis/complaint.ts';
-import { familyCodes } from '../families/families.data.ts';
+import { type Static, type TSchema, Type } from '@sinclair/typebox';
+import { RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
+import { SideId } from '../corner.ts';
+import { ComplaintSchema } from '../diagnosis/complaint.ts';
+import { TestResultSchema } from '../diagnosis/tests.ts';
 import { factIds } from '../families/facts.data.ts';
+import { familyCodes } from '../families/families.data.ts';
 import { films } from '../fits/pressure.ts';
-import { dimensions } from '../matching/part.ts';
+import { stations } from '../job/stations.ts';
+import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/follow.ts';
-import { operations, type Operation } from '../press/operation.ts';
-import { PartSchema, RollingId, SealsSchema, SpacerId } from './workshop.ts';
+import { type Operation, operations } from '../press/operation.ts';
+import { closed, Id, Maybe, Mm, oneOf, Text } from './common.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
 
-const Speed = Type.Number({ minimum: 0, maximum: 250 });
-const PlaceId = oneOf(['car', 'front', 'rear', 'LF', 'RF', 'LR', 'RR'] as const);
+const OperationId = oneOf(operations);
+const StationId = oneOf(stations);
 const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
 
 /** Zero of the instrument and temperature of the part, where they were read. */
 const Taken = {
-  zeroMm: Type.Optional(Type.Number({ minimum: -50, maximum: 50 })),
-  partC: Type.Optional(Type.Number({ minimum: -60, maximum: 200 })),
+  zeroMm: Maybe(Type.Number({ minimum: -50, maximum: 50 })),
+  partC: Maybe(Type.Number({ minimum: -60, maximum: 200 })),
 };
 
 export const StackSchema = closed({
-  capId: Type.Optional(Id),
+  capId: Maybe(Id),
   pusherId: Id,
-  supportId: Type.Optional(Id),
-  riserId: Type.Optional(Id),
+  supportId: Maybe(Id),
+  riserId: Maybe(Id),
 });
 export type StackIds = Static<typeof StackSchema>;
 /** A stack laid by hand, or a tool chosen for the solver's own. */
 const StackChoice = closed({
   ...StackSchema.properties,
-  pusherId: Type.Optional(Id),
-  pressId: Type.Optional(Id),
-  usedAgain: Type.Optional(Type.Boolean()),
+  pusherId: Maybe(Id),
+  pressId: Maybe(Id),
+  usedAgain: Maybe(Type.Boolean()),
 });
 
 export const eventBodies = {
-  'complaint-recorded': closed({
-    corner: JobCornerId,
-    sound: Type.Optional(oneOf(sounds)),
-    startsKmh: Type.Optional(Speed),
-    peaksKmh: Type.Optional(Speed),
-    goneKmh: Type.Optional(Speed),
-    bend: Type.Optional(oneOf(['left', 'right', 'same'] as const)),
-    heat: Type.Optional(oneOf(['cold', 'warm'] as const)),
-    lamps: Type.Array(oneOf(lamps), { uniqueItems: true, maxItems: 3 }),
-    history: Type.Array(oneOf(happenings), { uniqueItems: true, maxItems: 6 }),
-  }),
-  'test-recorded': closed({
-    testId: Id,
-    place: PlaceId,
-    result: Type.Optional(Id),
-    value: Type.Optional(Type.Number({ minimum: -500, maximum: 500 })),
-    skipped: Type.Optional(Type.Boolean()),
-  }),
+  'complaint-recorded': ComplaintSchema,
+  'test-recorded': TestResultSchema,
   'diagnosis-accepted': closed({
     suspectId: Id,
     probability: Type.Number({ minimum: 0, maximum: 1 }),
-    reason: Type.Optional(Text()),
+    reason: Maybe(Text()),
   }),
   'item-marked': closed({
     itemId: Id,
@@ -78,7 +55,7 @@ export const eventBodies = {
   'step-done': closed({
     phase: oneOf(['strip', 'rebuild'] as const),
     stepId: Id,
-    found: Type.Optional(Text(400)),
+    found: Maybe(Text(400)),
   }),
   'timer-started': closed({
     timerId: Id,
@@ -97,14 +74,14 @@ export const eventBodies = {
     valueMm: Mm(),
     typed: Text(40),
     instrumentId: Id,
-    plane: Type.Optional(Type.Integer({ minimum: 0, maximum: 5 })),
-    angleDeg: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
+    plane: Maybe(Type.Integer({ minimum: 0, maximum: 5 })),
+    angleDeg: Maybe(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
     ...Taken,
   }),
   'points-read': closed({
-    rolling: Type.Optional(RollingId),
-    spacer: Type.Optional(SpacerId),
-    seals: Type.Optional(SealsSchema),
+    rolling: Maybe(RollingId),
+    spacer: Maybe(SpacerId),
+    seals: Maybe(SealsSchema),
   }),
   'part-entered': closed({ part: PartSchema }),
   'damage-read': closed({
@@ -157,35 +134,35 @@ export const eventBodies = {
     operation: OperationId,
     pressId: Id,
     stack: StackSchema,
-    /** Absent where it was driven with a hammer. */ peakKn: Type.Optional(
+    /** Absent where it was driven with a hammer. */ peakKn: Maybe(
       Type.Number({ minimum: 0, maximum: 2000 }),
     ),
-    depthMm: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
+    depthMm: Maybe(Type.Number({ minimum: 0, maximum: 500 })),
   }),
   'stage-recorded': closed({
     stageId: Id,
-    actual: Type.Optional(Reading),
-    typed: Type.Optional(Text(40)),
+    actual: Maybe(Reading),
+    typed: Maybe(Text(40)),
     toolId: Id,
   }),
   'check-recorded': closed({
     checkId: Id,
-    ok: Type.Optional(Type.Boolean()),
-    value: Type.Optional(Reading),
-    typed: Type.Optional(Text(40)),
+    ok: Maybe(Type.Boolean()),
+    value: Maybe(Reading),
+    typed: Maybe(Text(40)),
   }),
   overridden: closed({ rule: Text(80), reason: Text(400) }),
   'station-done': closed({ station: StationId }),
   'station-reopened': closed({ station: StationId, reason: Text(400) }),
   signed: closed({
     odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }),
-    snapshot: Type.Optional(
+    snapshot: Maybe(
       Type.String({
         pattern: '^[0-9a-f]{64}$',
         description: 'SHA-256 of what the job was judged against; written by the server',
       }),
     ),
-    card: Type.Optional(
+    card: Maybe(
       Type.String({
         pattern: '^[0-9a-f]{64}$',
         description: 'SHA-256 of the card as it was signed; written by the server',
@@ -225,7 +202,7 @@ export const choiceBodies = {
     route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const),
     chill: Type.Boolean(),
     soak: Type.Boolean(),
-    film: Type.Optional(oneOf(films)),
+    film: Maybe(oneOf(films)),
   }),
   ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<
     `stack-${Operation}`,

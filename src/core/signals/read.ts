@@ -1,4 +1,4 @@
-import { corners, type Corner } from '../parts.ts';
+import { type Corner, corners } from '../corner.ts';
 
 /** A short recording of the four wheel-speed signals, driven straight at one speed. Volts about zero. */
 export interface Traces {

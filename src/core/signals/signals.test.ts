@@ -1,19 +1,19 @@
 import { mean, std } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { corners } from '../parts.ts';
+import { corners } from '../corner.ts';
 import {
   driveStraight,
-  signalFaults,
   type MadeUpDrive,
   type SignalFault,
+  signalFaults,
 } from '../standins/wheel-speed.ts';
 import {
   asTestResult,
   pulses,
   readSignals,
+  type SignalKind,
   toneOf,
   tracesFromRows,
-  type SignalKind,
 } from './index.ts';
 
 const circumferenceMm = 1930;

@@ -1,4 +1,4 @@
-import { corners, type Corner } from '../parts.ts';
+import { type Corner, corners } from '../corner.ts';
 import type { Traces } from './read.ts';
 
 /** Traces from a table with the heads seconds, LF, RF, LR, RR (volts). Throws RangeError naming the line or head. */

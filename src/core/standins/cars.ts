@@ -1,11 +1,11 @@
 import {
   likelihood,
   outcomes,
-  placesOf,
-  tests,
   type Place,
+  placesOf,
   type Suspect,
   type TestKind,
+  tests,
 } from '../diagnosis/index.ts';
 
 /** A stream of numbers in [0, 1) from a seed (mulberry32). */

@@ -1,4 +1,4 @@
-import { usualRings, families, itemsOf, type Family, type FamilyCode } from '../families/index.ts';
+import { families, type Family, type FamilyCode, itemsOf, usualRings } from '../families/index.ts';
 import type { CataloguePart, PartKind } from '../matching/index.ts';
 import type { Consumable } from '../schemas/workshop.ts';
 import { random } from './cars.ts';

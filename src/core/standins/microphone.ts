@@ -1,9 +1,9 @@
 import {
-  bearingOrders,
-  speedAt,
   type BearingGeometry,
+  bearingOrders,
   type Finding,
   type Recording,
+  speedAt,
   type SpeedMark,
 } from '../noise/index.ts';
 import { normal, random } from './cars.ts';

@@ -1,4 +1,4 @@
-import { corners, type Corner } from '../parts.ts';
+import { type Corner, corners } from '../corner.ts';
 import type { Traces } from '../signals/index.ts';
 import { normal, random } from './cars.ts';
 

@@ -1,44 +1,48 @@
-import { saying, type Found, type RuleUnit, type Said } from '../rules/index.ts';
-import { verdict, worst, type Verdict } from '../verdict.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { type Found, type RuleUnit, type Said, saying } from '../rules/index.ts';
+import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
+import { verdict, type Verdict, worst } from '../verdict.ts';
 
 /** One line of a tightening procedure. */
-export interface Stage {
-  id: string;
-  kind: 'torque' | 'angle' | 'back-off' | 'turn-hub' | 'lock';
+const StageSchema = closed({
+  id: Id,
+  kind: oneOf(['torque', 'angle', 'back-off', 'turn-hub', 'lock'] as const),
   /** N·m, degrees or turns by kind; absent for `lock`. */
-  value?: number;
+  value: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 3000 })),
   /** Allowed deviation either way, in the same unit. */
-  tolerance?: number;
-  text: string;
-  why: string;
-  wheel: 'air' | 'ground';
-}
+  tolerance: Maybe(Type.Number({ minimum: 0, maximum: 300 })),
+  text: Text(80),
+  why: Text(),
+  wheel: oneOf(['air', 'ground'] as const),
+});
+export type Stage = Static<typeof StageSchema>;
 
-export interface Procedure {
-  id: string;
-  name: string;
-  fastener: string;
+export const ProcedureSchema = closed({
+  id: Id,
+  name: Text(80),
+  fastener: Text(60),
   /** A stretch fastener that was taken too far is replaced, never backed off. */
-  stretch: boolean;
-  singleUse: boolean;
-  thread: 'dry' | 'oiled' | 'threadlocker';
-  hexMm: number;
-  stages: Stage[];
-  source: string;
-  checkedBy?: string;
-  checkedOn?: string;
-}
+  stretch: Type.Boolean(),
+  singleUse: Type.Boolean(),
+  thread: oneOf(['dry', 'oiled', 'threadlocker'] as const),
+  hexMm: Mm(),
+  stages: Type.Array(StageSchema, { minItems: 1, maxItems: 20 }),
+  source: Text(),
+  checkedBy: Maybe(Text(60)),
+  checkedOn: Maybe(DateOnly),
+});
+export type Procedure = Static<typeof ProcedureSchema>;
 
-export interface Wrench {
-  id: string;
-  name: string;
-  type: 'click' | 'beam' | 'digital' | 'angle-gauge' | 'hand';
-  minNm?: number;
-  maxNm?: number;
-  lengthMm?: number;
-  /** Date as YYYY-MM-DD. */
-  calibrationDue?: string;
-}
+export const WrenchSchema = closed({
+  id: Id,
+  name: Text(60),
+  type: oneOf(['click', 'beam', 'digital', 'angle-gauge', 'hand'] as const),
+  minNm: Maybe(Type.Number({ exclusiveMinimum: 0 })),
+  maxNm: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  lengthMm: Maybe(Mm()),
+  calibrationDue: Maybe(DateOnly),
+});
+export type Wrench = Static<typeof WrenchSchema>;
 
 const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = {
   torque: 'torque',

@@ -1,17 +1,17 @@
-import { sentence } from '../rules/index.ts';
 import { describe, expect, it } from 'vitest';
+import { sentence } from '../rules/index.ts';
+import { LBF_FT, LBF_N } from '../units/index.ts';
 import {
   castleStepDeg,
   judgeWrench,
   orderFault,
+  type Procedure,
   procedureDone,
   standOnBarM,
   stressAreaMm2,
   walkProcedure,
   wrenchSetting,
-  type Procedure,
 } from './index.ts';
-import { LBF_FT, LBF_N } from '../units/index.ts';
 
 describe('torque arithmetic', () => {
   it('stands body weight at the right place', () => {

@@ -1,4 +1,4 @@
-import { coreUnit, INCH_MM, LBF_FT, LBF_N, MILE_KM, type Dimension } from './quantity.ts';
+import { coreUnit, type Dimension, INCH_MM, LBF_FT, LBF_N, MILE_KM } from './quantity.ts';
 
 /** A fixed number of decimals with a true minus and thin thousands: `3 190`, `−0.05`. */
 export function fixed(value: number, decimals = 0): string {

@@ -1,2 +1,2 @@
-export * from './quantity.ts';
 export * from './format.ts';
+export * from './quantity.ts';

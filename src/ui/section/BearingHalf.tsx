@@ -1,5 +1,5 @@
-import type { Bearing } from '../../core/parts.ts';
-import { poly, type Marks, type Point } from './primitives.tsx';
+import type { Bearing } from '../../core/corner-record.ts';
+import { type Marks, type Point, poly } from './primitives.tsx';
 
 export interface Half {
   /** Place of the axis and drawing units per mm. */

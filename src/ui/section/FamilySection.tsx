@@ -1,11 +1,11 @@
 import {
-  sectionOf,
   type Body,
   type BodyRole,
   type FamilyCode,
   type RingSizes,
+  sectionOf,
 } from '../../core/families/index.ts';
-import { Defs, poly, useMarks, type Lining, type Marks } from './primitives.tsx';
+import { Defs, type Lining, type Marks, poly, useMarks } from './primitives.tsx';
 
 const linings: Partial<Record<BodyRole, Lining>> = {
   outer: 'outer',

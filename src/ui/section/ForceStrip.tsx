@@ -1,11 +1,11 @@
-import { anchorAt } from '../firstThat.ts';
 import {
-  seatToleranceMm,
-  forceAtKn,
   type Bench,
+  forceAtKn,
+  seatToleranceMm,
   type StrokeReading,
 } from '../../core/press/index.ts';
 import { both } from '../../core/units/index.ts';
+import { anchorAt } from '../firstThat.ts';
 import type { Marks } from './primitives.tsx';
 import type { Scene } from './scene.ts';
 

@@ -1,5 +1,4 @@
-import { type Role } from '../../core/press/index.ts';
-import { reasonsOf, type Judgement } from '../../core/press/index.ts';
+import { type Judgement, reasonsOf, type Role } from '../../core/press/index.ts';
 import { rx } from './BearingHalf.tsx';
 import type { Frame } from './cutaway/frame.ts';
 import type { Point } from './primitives.tsx';

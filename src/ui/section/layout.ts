@@ -1,5 +1,5 @@
 import type { Bench, Stack } from '../../core/press/index.ts';
-import { sceneOf, type Scene } from './scene.ts';
+import { type Scene, sceneOf } from './scene.ts';
 
 /** Size of the drawing's sheet, where its axis stands, and room beside the axis, in drawing units. */
 export const sheet = { w: 924, h: 584 };

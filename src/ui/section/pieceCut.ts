@@ -1,5 +1,5 @@
-import { hollowMm, shellWallMm, type Adapter } from '../../core/press/index.ts';
-import { poly, type Point } from './primitives.tsx';
+import { type Adapter, hollowMm, shellWallMm } from '../../core/press/index.ts';
+import { type Point, poly } from './primitives.tsx';
 
 /** How far a nose is drawn below the working face, mm: its length is not on record. */
 const noseMm = 6;

@@ -1,7 +1,7 @@
 import {
-  piecesOf,
   type Bench,
   type Operation,
+  piecesOf,
   type Role,
   type Stack,
 } from '../../core/press/index.ts';

@@ -1,4 +1,4 @@
-import { cornerNames, corners, type Corner, type JobCorner } from '../../core/parts.ts';
+import { type Corner, cornerNames, corners, type JobCorner } from '../../core/corner.ts';
 
 const wheel: Record<Corner, readonly [number, number]> = {
   LF: [58, 96],

@@ -1,18 +1,18 @@
-import { useKept } from '../../ui/kept.ts';
 import { Play } from 'lucide-react';
+import { cornerNames, type JobCorner } from '../../core/corner.ts';
 import {
   clues,
+  type Happening,
   happeningNames,
   happenings,
-  sounds,
   type Complaint as Said,
-  type Happening,
+  sounds,
 } from '../../core/diagnosis/index.ts';
 import { judgementOf } from '../../core/job/index.ts';
-import { cornerNames, type JobCorner } from '../../core/parts.ts';
 import { wholePercents } from '../../core/units/index.ts';
+import { useKept } from '../../ui/kept.ts';
 import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
+import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { CarAbove } from './CarAbove.tsx';
 import { BendArrow, Thermometer, Wave } from './pictures.tsx';

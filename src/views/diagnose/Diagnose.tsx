@@ -1,23 +1,22 @@
-import { namesBearing } from '../../core/job/index.ts';
-import { firstThat } from '../../ui/firstThat.ts';
 import { lazy, Suspense, useState } from 'react';
 import {
   layoutNames,
+  type NextTest,
+  type Place,
   resultInWords,
   testById,
   tests,
-  type NextTest,
-  type Place,
 } from '../../core/diagnosis/index.ts';
-import { judgementOf, partByNumber } from '../../core/job/index.ts';
+import { judgementOf, namesBearing, partByNumber } from '../../core/job/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Caution, MainAction, Toggles } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
-import { useJob } from '../shell/useJob.ts';
+import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
-import { Suspects } from './Suspects.tsx';
+import { useJob } from '../shell/useJob.ts';
 import { PlanView } from './PlanView.tsx';
 import { Reasons } from './Reasons.tsx';
+import { Suspects } from './Suspects.tsx';
 import { TestPanel } from './TestPanel.tsx';
 
 // The charts are heavy and only the ear needs them.

@@ -1,4 +1,4 @@
-import { corners, type Corner } from '../../core/parts.ts';
+import { type Corner, corners } from '../../core/corner.ts';
 import type { RankedSuspect } from '../../core/diagnosis/index.ts';
 
 const wheel: Record<Corner, readonly [number, number]> = {

@@ -1,9 +1,9 @@
-import { anchorAt, firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
+import { corners } from '../../core/corner.ts';
 import type { Judgement, NextTest } from '../../core/diagnosis/index.ts';
-import { corners } from '../../core/parts.ts';
-import { VerdictShape } from '../../ui/Marks.tsx';
 import { parseQuantity } from '../../core/units/index.ts';
+import { anchorAt, firstThat } from '../../ui/firstThat.ts';
+import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';

@@ -1,18 +1,18 @@
-import { type Status } from '../../core/verdict.ts';
-import { type Analysis } from '../../core/noise/index.ts';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Mic, Square, Upload } from 'lucide-react';
+import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { chosenPart } from '../../core/job/index.ts';
 import {
+  type Analysis,
   bearingOrders,
   encodeWav,
-  tyre,
   type Finding,
   type Settings,
   type SpeedMark,
+  tyre,
 } from '../../core/noise/index.ts';
 import { record } from '../../core/standins/microphone.ts';
 import { parseQuantity } from '../../core/units/index.ts';
+import { type Status } from '../../core/verdict.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

@@ -1,14 +1,14 @@
-import { useEffect, useRef } from 'react';
 import {
   Chart,
+  type ChartConfiguration,
   Filler,
   LinearScale,
   LineController,
   LineElement,
-  PointElement,
-  type ChartConfiguration,
   type Plugin,
+  PointElement,
 } from 'chart.js';
+import { useEffect, useRef } from 'react';
 import type { OrderSpectrum, Peak } from '../../core/noise/index.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);

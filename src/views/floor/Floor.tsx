@@ -1,7 +1,7 @@
-import { recheckKm } from '../../core/proof/index.ts';
-import { useState } from 'react';
 import { ArrowRight, Plus } from 'lucide-react';
-import { stationNames, stations, type FloorRow, type FloorView } from '../../core/job/index.ts';
+import { useState } from 'react';
+import { type FloorRow, type FloorView, stationNames, stations } from '../../core/job/index.ts';
+import { recheckKm } from '../../core/proof/index.ts';
 import { both, dayTime, timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';

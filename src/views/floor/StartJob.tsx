@@ -1,9 +1,9 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { cornerNames, type JobCorner } from '../../core/parts.ts';
-import type { UnitRecord } from '../../core/schemas/workshop.ts';
+import { cornerNames, type JobCorner } from '../../core/corner.ts';
 import type { JobView } from '../../core/job/index.ts';
+import type { UnitRecord } from '../../core/schemas/workshop.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { call } from '../shell/useJob.ts';

@@ -1,22 +1,22 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import {
-  adapterFaults,
-  adapterShapes,
-  kitNames,
-  type KitName,
   type Adapter,
+  adapterFaults,
   type AdapterShape,
+  adapterShapes,
+  type KitName,
+  kitNames,
   type Press,
 } from '../../core/press/index.ts';
-import { parseQuantity, type Dimension } from '../../core/units/index.ts';
+import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
-import { ImportBox } from './ImportBox.tsx';
 import { Gaps } from './Gaps.tsx';
+import { ImportBox } from './ImportBox.tsx';
 import { OnePiece } from './OnePiece.tsx';
 import { Shelf } from './Shelf.tsx';
 import { Tools } from './Tools.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { kitNames, type Adapter, type KitName } from '../../core/press/index.ts';
-import { Choices } from '../../ui/Panels.tsx';
+import { type Adapter, type KitName, kitNames } from '../../core/press/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Choices } from '../../ui/Panels.tsx';
 import { call } from '../shell/useJob.ts';
 
 /** One piece of the kit: where it is kept, a copy of it, and out of use with a reason. */

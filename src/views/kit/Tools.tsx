@@ -1,15 +1,15 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import {
   greased,
+  type Press,
   pressFaults,
+  type PressKind,
   pressKinds,
   ramForceKn,
   screwTorqueNm,
-  type Press,
-  type PressKind,
 } from '../../core/press/index.ts';
-import { both, parseQuantity, type Dimension } from '../../core/units/index.ts';
+import { both, type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

@@ -1,18 +1,18 @@
 import { useEffect, useState } from 'react';
+import { itemName, itemsOf } from '../../core/families/index.ts';
 import {
   chosenPart,
   familyCodeOf,
+  type ItemState,
   missingFor,
   openItems,
-  type ItemState,
 } from '../../core/job/index.ts';
-import { itemName, itemsOf } from '../../core/families/index.ts';
+import type { Consumable } from '../../core/schemas/workshop.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
-import type { Consumable } from '../../core/schemas/workshop.ts';
 import { call, useJob } from '../shell/useJob.ts';
-import { BenchAxis, itemStates, ItemMark } from './BenchAxis.tsx';
+import { BenchAxis, ItemMark, itemStates } from './BenchAxis.tsx';
 
 /** What the job uses up, laid out along the axis in the order it goes on. */
 export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => void }) {

@@ -1,8 +1,8 @@
 import type { Item } from '../../core/families/index.ts';
 import type { ItemState } from '../../core/job/index.ts';
-import { partInShort, type CataloguePart } from '../../core/matching/index.ts';
+import { type CataloguePart, partInShort } from '../../core/matching/index.ts';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
-import { Defs, useMarks, type Marks } from '../../ui/section/primitives.tsx';
+import { Defs, type Marks, useMarks } from '../../ui/section/primitives.tsx';
 
 export const itemStates: readonly (readonly [ItemState, string])[] = [
   ['in-hand', 'in hand'],

@@ -1,5 +1,5 @@
+import type { Corner } from '../../core/corner.ts';
 import { testById } from '../../core/diagnosis/index.ts';
-import type { Corner } from '../../core/parts.ts';
 import { useJob } from '../shell/useJob.ts';
 
 /** The last word on the old bearing; what is felt here teaches the tests. */

@@ -1,13 +1,13 @@
-import { type CataloguePart } from '../../core/matching/index.ts';
-import { sentence } from '../../core/rules/index.ts';
 import {
-  dimensionShort,
-  partInShort,
-  sizeOf,
+  type CataloguePart,
   type Comparison,
   type DimensionId,
+  dimensionShort,
   type Mark,
+  partInShort,
+  sizeOf,
 } from '../../core/matching/index.ts';
+import { sentence } from '../../core/rules/index.ts';
 import { VerdictWord } from '../../ui/Marks.tsx';
 
 export function Sign({ mark }: { mark: Mark }) {

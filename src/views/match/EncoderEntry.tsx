@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Encoder, Side } from '../../core/parts.ts';
+import type { Encoder } from '../../core/corner-record.ts';
+import type { Side } from '../../core/corner.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';

@@ -1,20 +1,20 @@
-import { firstThat } from '../../ui/firstThat.ts';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import { cornerNames } from '../../core/corner.ts';
 import {
+  type Answers,
   familiesBy,
   familyByCode,
+  type FamilyCode,
   nextQuestion,
   questions,
   strokesInWords,
   sureEnough,
-  type Answers,
-  type FamilyCode,
 } from '../../core/families/index.ts';
 import { cornerRecord, familyOf, partByNumber } from '../../core/job/index.ts';
-import { cornerNames } from '../../core/parts.ts';
 import { wholePercents } from '../../core/units/index.ts';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 

@@ -1,4 +1,4 @@
-import { meanOf, type CataloguePart, type OldPart } from '../../core/matching/index.ts';
+import { type CataloguePart, meanOf, type OldPart } from '../../core/matching/index.ts';
 
 const centre = 220;
 

@@ -1,9 +1,9 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
+import type { Bearing, Encoder } from '../../core/corner-record.ts';
 import { familyOf } from '../../core/job/index.ts';
 import { bearingFaults, type CataloguePart } from '../../core/matching/index.ts';
-import type { Bearing, Encoder } from '../../core/parts.ts';
 import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

@@ -1,7 +1,7 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { chosenPart, familyOf, openItems } from '../../core/job/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
+import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useTab } from '../shell/useTab.ts';
 import { Bench } from './Bench.tsx';

@@ -1,28 +1,28 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { resultInWords, testById } from '../../core/diagnosis/index.ts';
 import {
   candidatesFor,
   chosenPart,
   conflictsOf,
   instrumentById,
+  type JobNow,
   kindOf,
   oldPart,
   readingsToGo,
-  type JobNow,
 } from '../../core/job/index.ts';
 import {
   atTwenty,
+  type CataloguePart,
+  type DimensionId,
   dimensionNames,
   dimensionsOf,
   isCount,
   measureAgain,
   oneRow,
   outlierInWords,
-  statsOf,
-  type CataloguePart,
-  type DimensionId,
   type Reading,
   type ReadingStats,
+  statsOf,
 } from '../../core/matching/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { useJob } from '../shell/useJob.ts';

@@ -1,6 +1,7 @@
-import { meanOf, type OldPart, type ReadingStats } from '../../core/matching/index.ts';
+import type { Bearing, Rolling } from '../../core/corner-record.ts';
+import type { Side } from '../../core/corner.ts';
 import { bearingBodies } from '../../core/families/index.ts';
-import type { Bearing, Rolling, Side } from '../../core/parts.ts';
+import { meanOf, type OldPart, type ReadingStats } from '../../core/matching/index.ts';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, poly, useMarks } from '../../ui/section/primitives.tsx';
 

@@ -1,8 +1,5 @@
-import { RuleLink } from '../../ui/RuleLink.tsx';
-import { useHydrated } from '../../ui/kept.ts';
-import { firstThat } from '../../ui/firstThat.ts';
-import { useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
 import {
   candidatesFor,
   chosenComparison,
@@ -13,25 +10,28 @@ import {
   sensorSide,
 } from '../../core/job/index.ts';
 import {
+  type CataloguePart,
   compare,
+  type Comparison,
   dimensionNames,
   dimensionsOf,
+  type Found,
   isCount,
   kindNames,
+  meanOf,
   measureAgain,
   oneRow,
-  meanOf,
   partInShort,
+  type PointId,
   pointNames,
   points,
   sizeOf,
-  type CataloguePart,
-  type Comparison,
-  type Found,
-  type PointId,
 } from '../../core/matching/index.ts';
 import { both } from '../../core/units/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
+import { useHydrated } from '../../ui/kept.ts';
 import { Call, Caution, MainAction, VerdictLines } from '../../ui/Panels.tsx';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { call, useJob } from '../shell/useJob.ts';

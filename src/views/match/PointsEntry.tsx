@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Rolling, SealKind, Side, Spacer } from '../../core/parts.ts';
+import type { Rolling, SealKind, Spacer } from '../../core/corner-record.ts';
+import type { Side } from '../../core/corner.ts';
 import { Choices } from '../../ui/Panels.tsx';
 import { useJob } from '../shell/useJob.ts';
 

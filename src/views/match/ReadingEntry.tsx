@@ -2,21 +2,21 @@ import { useEffect, useState } from 'react';
 import { chosenPart, instrumentById, type JobNow } from '../../core/job/index.ts';
 import {
   atTwenty,
+  type DimensionId,
   dimensionNames,
   isCount,
+  type Reading,
   readingFault,
   readingsNeeded,
-  type DimensionId,
-  type Reading,
 } from '../../core/matching/index.ts';
 import { both, parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
-import { InstrumentPicker, TakenAtFields, useTakenAt, type TakenAt } from '../../ui/Instrument.tsx';
+import { InstrumentPicker, type TakenAt, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
-import { slotsOf, taken, type Slot } from './readingSlots.ts';
+import { type Slot, slotsOf, taken } from './readingSlots.ts';
 import { useIndicator } from './useIndicator.ts';
 
 /** A reading that is being typed. */

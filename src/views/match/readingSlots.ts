@@ -1,4 +1,4 @@
-import { isCount, type DimensionId, type Reading } from '../../core/matching/index.ts';
+import { type DimensionId, isCount, type Reading } from '../../core/matching/index.ts';
 
 export interface Slot {
   plane?: number;

@@ -1,17 +1,17 @@
 import { useState } from 'react';
+import { families } from '../../core/families/index.ts';
 import {
+  type CataloguePart,
   dimensionNames,
+  type Found,
   kindNames,
   partInShort,
-  partKinds,
-  type CataloguePart,
-  type Found,
   type PartKind,
+  partKinds,
 } from '../../core/matching/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
-import { families } from '../../core/families/index.ts';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { ImportBox } from '../kit/ImportBox.tsx';

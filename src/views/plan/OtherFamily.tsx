@@ -1,5 +1,5 @@
+import { type Family, itemsOf } from '../../core/families/index.ts';
 import { chosenPart } from '../../core/job/index.ts';
-import { itemsOf, type Family } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';

@@ -1,25 +1,25 @@
-import { type Status } from '../../core/verdict.ts';
-import { OtherFamily } from './OtherFamily.tsx';
+import { itemsOf, type RouteId } from '../../core/families/index.ts';
+import { expansionMm, type Film, films, materials } from '../../core/fits/index.ts';
 import {
-  solvedFor,
   chosenPart,
   familyCodeOf,
   familyOf,
   filmNames,
   missingFor,
+  solvedFor,
   stepsOf,
   strokesOf,
   walkOf,
 } from '../../core/job/index.ts';
-import { expansionMm, films, materials, type Film } from '../../core/fits/index.ts';
-import { itemsOf, type RouteId } from '../../core/families/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
-import { operationNames, type Operation, type SolveResult } from '../../core/press/index.ts';
-import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, type SheetProps } from '../shell/JobSheet.tsx';
-import { useJob } from '../shell/useJob.ts';
+import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
+import { type Status } from '../../core/verdict.ts';
+import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
+import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
+import { OtherFamily } from './OtherFamily.tsx';
 import { Timeline } from './Timeline.tsx';
 
 export default function Plan(props: SheetProps) {

@@ -1,17 +1,15 @@
-import { type Timer } from '../../core/job/index.ts';
-import { type WalkStep } from '../../core/families/index.ts';
-import { useState, type ReactNode } from 'react';
-import { cautions, type Phase } from '../../core/families/index.ts';
-import { familyCodeOf, rebuildSteps, stepsOf } from '../../core/job/index.ts';
+import { type ReactNode, useState } from 'react';
+import { cautions, type Phase, type WalkStep } from '../../core/families/index.ts';
+import { familyCodeOf, rebuildSteps, stepsOf, type Timer } from '../../core/job/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
-import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { BearingMark } from '../../ui/Marks.tsx';
+import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
-import { CornerAssembly } from './CornerAssembly.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
+import { CornerAssembly } from './CornerAssembly.tsx';
 
 const allDone: Record<Phase, string> = {
   strip: 'Stripped. On to the press.',

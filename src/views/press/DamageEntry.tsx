@@ -1,8 +1,8 @@
-import { Field } from '../../ui/Field.tsx';
-import { seatPart } from '../../core/job/index.ts';
 import { useState } from 'react';
 import { judgeDamage, type SeatKind } from '../../core/fits/index.ts';
+import { seatPart } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
+import { Field } from '../../ui/Field.tsx';
 import { VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

@@ -1,9 +1,10 @@
-import { type Status } from '../../core/verdict.ts';
-import { sentence } from '../../core/rules/index.ts';
-import { firstThat } from '../../ui/firstThat.ts';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import type { Bearing } from '../../core/corner-record.ts';
+import type { Side } from '../../core/corner.ts';
 import { encoderState, sensorSide, workOf } from '../../core/job/index.ts';
-import type { Bearing, Side } from '../../core/parts.ts';
+import { sentence } from '../../core/rules/index.ts';
+import { type Status } from '../../core/verdict.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Caution, Choices, MainAction } from '../../ui/Panels.tsx';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';

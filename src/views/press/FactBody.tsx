@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
+import { type FactId, facts } from '../../core/families/index.ts';
 import { familyCodeOf } from '../../core/job/index.ts';
-import { facts, type FactId } from '../../core/families/index.ts';
-import { Call, MainAction } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { FactFigure } from './FactFigure.tsx';

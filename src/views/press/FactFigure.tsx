@@ -1,4 +1,4 @@
-import { facts, type FactId, type FamilyCode } from '../../core/families/index.ts';
+import { type FactId, facts, type FamilyCode } from '../../core/families/index.ts';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 
 /** Drawings of their own, face-on or in section, not to scale. */

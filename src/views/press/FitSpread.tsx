@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { gripOf, shareBelow, type ChainResult, type FitChain } from '../../core/fits/index.ts';
+import { type ChainResult, type FitChain, gripOf, shareBelow } from '../../core/fits/index.ts';
 import type { FitReport, FitTask } from '../../workers/fit.worker.ts';
 
 const draws = 1_000_000;

@@ -1,13 +1,13 @@
-import { useRef } from 'react';
 import { Plus } from 'lucide-react';
-import { parseQuantity } from '../../core/units/index.ts';
+import { useRef } from 'react';
 import {
   fromPressureText,
-  screwForceKn,
   type Operation,
   type Press,
+  screwForceKn,
   type ScrewTool,
 } from '../../core/press/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';

@@ -1,10 +1,10 @@
+import { Square, Volume2, VolumeX } from 'lucide-react';
+import { useState } from 'react';
 import { type StrokeCall } from '../../core/press/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { useState } from 'react';
-import { Square, Volume2, VolumeX } from 'lucide-react';
 import { faultsOf, type RamFault } from '../../core/standins/ram.ts';
+import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { Choices } from '../../ui/Panels.tsx';
-import { verdictWords, VerdictShape } from '../../ui/Marks.tsx';
 import type { GaugeHandle } from './useGauge.ts';
 
 const faultWords: Record<RamFault, string> = {

@@ -1,8 +1,8 @@
-import { sentence } from '../../core/rules/index.ts';
-import { useState, type ReactNode } from 'react';
 import {
   DndContext,
+  type DragEndEvent,
   DragOverlay,
+  type KeyboardCoordinateGetter,
   KeyboardSensor,
   MouseSensor,
   TouchSensor,
@@ -10,17 +10,17 @@ import {
   useDroppable,
   useSensor,
   useSensors,
-  type DragEndEvent,
-  type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
+import { type ReactNode, useState } from 'react';
 import {
-  judgeStack,
-  roles,
   type Adapter,
   type Bench,
+  judgeStack,
   type Role,
+  roles,
   type Stack,
 } from '../../core/press/index.ts';
+import { sentence } from '../../core/rules/index.ts';
 import { verdictWords } from '../../ui/Marks.tsx';
 import { layoutOf } from '../../ui/section/layout.ts';
 import { PieceFigure } from './PieceFigure.tsx';

@@ -1,4 +1,4 @@
-import { seatToleranceMm, type Bench } from '../../core/press/index.ts';
+import { type Bench, seatToleranceMm } from '../../core/press/index.ts';
 import type { Scene } from '../../ui/section/scene.ts';
 
 /** Blows have no gauge: only where it has to stand in the end. */

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { operationNames, type Operation } from '../../core/press/index.ts';
+import { type Operation, operationNames } from '../../core/press/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 

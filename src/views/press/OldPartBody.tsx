@@ -1,10 +1,10 @@
-import { RuleLink } from '../../ui/RuleLink.tsx';
-import { firstThat } from '../../ui/firstThat.ts';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { chosenComparison, chosenPart } from '../../core/job/index.ts';
 import { meanOf } from '../../core/matching/index.ts';
-import { grindMm, keptRing, type Adapter } from '../../core/press/index.ts';
+import { type Adapter, grindMm, keptRing } from '../../core/press/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { Candidate, Legend } from '../match/Candidate.tsx';
 import { useMeasure } from '../match/Measure.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';

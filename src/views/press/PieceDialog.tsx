@@ -1,15 +1,15 @@
-import { sentence } from '../../core/rules/index.ts';
 import {
-  judgeStack,
   type Adapter,
   type Bench,
   type Judgement,
+  judgeStack,
   type Role,
   type Stack,
 } from '../../core/press/index.ts';
+import { sentence } from '../../core/rules/index.ts';
 import type { Status } from '../../core/verdict.ts';
-import { Dialog } from '../../ui/Panels.tsx';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
+import { Dialog } from '../../ui/Panels.tsx';
 import { PieceFigure } from './PieceFigure.tsx';
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };

@@ -1,11 +1,11 @@
+import type { Task } from '../../core/families/index.ts';
 import { owedAt, taskDone, walkOf, workOf } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import type { Task } from '../../core/families/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
-import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
+import { StepsBody } from '../plan/StepsBody.tsx';
+import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useTab } from '../shell/useTab.ts';
-import { StepsBody } from '../plan/StepsBody.tsx';
 import { EncoderBody } from './EncoderBody.tsx';
 import { FactBody } from './FactBody.tsx';
 import { OldPartBody } from './OldPartBody.tsx';

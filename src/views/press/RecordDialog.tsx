@@ -1,7 +1,7 @@
 import {
-  seatToleranceMm,
   judgeStroke,
   type Operation,
+  seatToleranceMm,
   type Stack,
 } from '../../core/press/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';

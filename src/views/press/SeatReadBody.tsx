@@ -1,7 +1,5 @@
-import { RuleLink } from '../../ui/RuleLink.tsx';
-import { InstrumentPicker, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
-import { sentence } from '../../core/rules/index.ts';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import { isSlip, type SeatKind, seatScatterMm } from '../../core/fits/index.ts';
 import {
   judgeReadings,
   seatKinds,
@@ -9,13 +7,15 @@ import {
   seatOf,
   type TakenSeat,
 } from '../../core/job/index.ts';
-import { isSlip, seatScatterMm, type SeatKind } from '../../core/fits/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
-import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
+import { sentence } from '../../core/rules/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
 import { worst } from '../../core/verdict.ts';
+import { InstrumentPicker, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';

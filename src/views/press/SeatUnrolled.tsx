@@ -1,6 +1,6 @@
-import { limitsMm, tolerance, type SeatKind } from '../../core/fits/index.ts';
+import { limitsMm, type SeatKind, tolerance } from '../../core/fits/index.ts';
 import type { SeatSpec } from '../../core/press/index.ts';
-import { Defs, poly, useMarks, type Point } from '../../ui/section/primitives.tsx';
+import { Defs, type Point, poly, useMarks } from '../../ui/section/primitives.tsx';
 
 const x0 = 190;
 const x1 = 700;

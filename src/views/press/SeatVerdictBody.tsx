@@ -1,6 +1,5 @@
-import { RuleLink } from '../../ui/RuleLink.tsx';
-import { sentence } from '../../core/rules/index.ts';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import type { SeatKind } from '../../core/fits/index.ts';
 import {
   fitEffects,
   overrideOf,
@@ -11,15 +10,16 @@ import {
   seatResult,
   workOf,
 } from '../../core/job/index.ts';
-import type { SeatKind } from '../../core/fits/index.ts';
+import { sentence } from '../../core/rules/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { FitSpread } from './FitSpread.tsx';
-import { TemperaturePlan } from './TemperaturePlan.tsx';
 import { SeatUnrolled } from './SeatUnrolled.tsx';
+import { TemperaturePlan } from './TemperaturePlan.tsx';
 
 /** Reuse or replace: the verdict on each seat before anything is pressed. */
 export function SeatVerdictBody({

@@ -1,18 +1,18 @@
-import { sentence } from '../../core/rules/index.ts';
-import { useRef } from 'react';
 import { Printer } from 'lucide-react';
+import { useRef } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import {
+  type Bench,
   impactAdvice,
+  type Judgement,
   operationNames,
-  seatToleranceMm,
+  type Press,
   screws,
   screwTorqueNm,
-  type Bench,
-  type Judgement,
-  type Press,
+  seatToleranceMm,
   type Stack,
 } from '../../core/press/index.ts';
+import { sentence } from '../../core/rules/index.ts';
 import { both } from '../../core/units/index.ts';
 import { savePng, saveSvg } from '../../ui/exportSvg.ts';
 import { stackList } from '../../ui/section/cutaway/stackList.ts';

@@ -1,5 +1,5 @@
-import type { ChoiceBody } from '../../core/schemas/events.ts';
 import type { Role, Stack } from '../../core/press/index.ts';
+import type { ChoiceBody } from '../../core/schemas/events.ts';
 import { stackList } from '../../ui/section/cutaway/stackList.ts';
 import { useJob } from '../shell/useJob.ts';
 import { stackIds, stackKey, type Stroke } from './useStroke.ts';

@@ -1,6 +1,6 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { operationNames, type Adapter, type Operation, type Role } from '../../core/press/index.ts';
+import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -8,7 +8,7 @@ import { useJob } from '../shell/useJob.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
 import { GaugeCall, GaugePanel } from './GaugePanel.tsx';
 import type { Held } from './HandStack.tsx';
-import { LookBar, type Look } from './LookBar.tsx';
+import { type Look, LookBar } from './LookBar.tsx';
 import { NoGeometry } from './NoGeometry.tsx';
 import { PieceDialog } from './PieceDialog.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
@@ -20,7 +20,7 @@ import { NoStack, StrokePicture } from './StrokePicture.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
 import { useGauge } from './useGauge.ts';
 import { usePlay } from './usePlay.ts';
-import { stackIds, stackKey, useStroke, type Stroke } from './useStroke.ts';
+import { stackIds, stackKey, type Stroke, useStroke } from './useStroke.ts';
 
 interface Props {
   operation: Operation;

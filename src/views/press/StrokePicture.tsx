@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { filmNames, schoolOf, type JobView } from '../../core/job/index.ts';
+import { filmNames, type JobView, schoolOf } from '../../core/job/index.ts';
 import {
+  type Adapter,
   judgeStack,
   nearest,
-  type Adapter,
   type Role,
   type Seat,
   type Stack,

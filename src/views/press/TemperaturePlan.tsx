@@ -1,10 +1,10 @@
-import { anchorAt } from '../../ui/firstThat.ts';
 import { useState } from 'react';
-import { halfGoneMin, leftMm, warmingFaults, type Warming } from '../../core/fits/index.ts';
+import { halfGoneMin, leftMm, type Warming, warmingFaults } from '../../core/fits/index.ts';
 import { seatOf, workOf } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
-import { Choices } from '../../ui/Panels.tsx';
+import { anchorAt } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Choices } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';

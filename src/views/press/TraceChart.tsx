@@ -1,7 +1,7 @@
-import { useEffect, useRef } from 'react';
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import zoom from 'chartjs-plugin-zoom';
-import { forceAtKn, type Bench } from '../../core/press/index.ts';
+import { useEffect, useRef } from 'react';
+import { type Bench, forceAtKn } from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler, zoom);

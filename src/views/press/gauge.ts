@@ -1,11 +1,11 @@
 import {
+  type Bench,
   endsStroke,
   follower,
-  thinned,
-  type Bench,
   type LiveCall,
   type Operation,
   type StrokeReading,
+  thinned,
   type TraceSample,
 } from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';

@@ -2,18 +2,18 @@ import { useMemo } from 'react';
 import {
   beforeStroke,
   benchOf,
+  type Refusal,
   requirementOf,
   solvedFor,
   stackOf,
   toolsFor,
-  type Refusal,
 } from '../../core/job/index.ts';
 import {
+  type Bench,
+  type Judgement,
   judgeReading,
   judgeStack,
   judgeStroke,
-  type Bench,
-  type Judgement,
   type Operation,
   type Press,
   type SolveResult,

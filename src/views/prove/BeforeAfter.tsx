@@ -1,5 +1,5 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { testById } from '../../core/diagnosis/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { useJob } from '../shell/useJob.ts';
 
 const width = 420;

@@ -1,13 +1,13 @@
-import { Recheck } from './Recheck.tsx';
-import { Paper } from './Paper.tsx';
-import { type Status } from '../../core/verdict.ts';
 import { Printer } from 'lucide-react';
 import type { JobCard as Card } from '../../core/card/index.ts';
-import { dayTime } from '../../core/units/index.ts';
 import type { JobView } from '../../core/job/index.ts';
+import { dayTime } from '../../core/units/index.ts';
+import { type Status } from '../../core/verdict.ts';
 import { Call } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { Lessons } from './Lessons.tsx';
+import { Paper } from './Paper.tsx';
+import { Recheck } from './Recheck.tsx';
 
 /** Whether the record still is what was signed. */
 function sealWords({ seal, signed }: Card): { status: Status; text: string } {

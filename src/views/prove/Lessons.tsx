@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { rowName, testById, type lessonsOf } from '../../core/diagnosis/index.ts';
+import { type lessonsOf, rowName, testById } from '../../core/diagnosis/index.ts';
 import { call } from '../shell/useJob.ts';
 
 interface Taught {

@@ -1,4 +1,4 @@
-import type { CardLine as Line, JobCard as Card } from '../../core/card/index.ts';
+import type { JobCard as Card, CardLine as Line } from '../../core/card/index.ts';
 import { both, clockTime, dayTime, fixed } from '../../core/units/index.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';

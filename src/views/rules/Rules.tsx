@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { limitOf, ruleGroups, rules, sentence, sourceOf } from '../../core/rules/index.ts';
-import type { Level, Rule, Said } from '../../core/rules/index.ts';
 import type { DecidedAt } from '../../core/rules/address.ts';
-import { verdictWords, VerdictShape } from '../../ui/Marks.tsx';
+import type { Level, Rule, Said } from '../../core/rules/index.ts';
+import { limitOf, ruleGroups, rules, sentence, sourceOf } from '../../core/rules/index.ts';
+import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { Frame } from '../../ui/Panels.tsx';
 import { TitleBlock } from '../../ui/TitleBlock.tsx';
 import './rules.css';

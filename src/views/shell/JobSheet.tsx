@@ -1,20 +1,20 @@
-import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
-import { cornerNames } from '../../core/parts.ts';
+import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from 'react';
+import { cornerNames } from '../../core/corner.ts';
+import { layoutNames } from '../../core/diagnosis/index.ts';
 import {
   currentStation,
+  type JobView,
   spine,
+  type Station,
   stationNames,
   stations,
-  type JobView,
-  type Station,
 } from '../../core/job/index.ts';
-import { layoutNames } from '../../core/diagnosis/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
-import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
-import { Keys } from './Keys.tsx';
+import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
+import { Keys } from './Keys.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useServerClock } from './useTick.ts';

@@ -1,6 +1,6 @@
-import { useKept } from '../../ui/kept.ts';
 import { useEffect, useState } from 'react';
-import { stations, type Station } from '../../core/job/index.ts';
+import { type Station, stations } from '../../core/job/index.ts';
+import { useKept } from '../../ui/kept.ts';
 import { Dialog } from '../../ui/Panels.tsx';
 
 const storeKey = 'keys-off';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { Dialog } from '../../ui/Panels.tsx';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Dialog } from '../../ui/Panels.tsx';
 import { faultOf, useJob } from './useJob.ts';
 
 /** Asks the one who answers for something for a reason (if wanted) and the PIN. */

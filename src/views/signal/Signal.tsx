@@ -1,20 +1,20 @@
-import { type Status } from '../../core/verdict.ts';
-import { firstThat } from '../../ui/firstThat.ts';
-import { useRef, useState, type ReactNode } from 'react';
-import Papa from 'papaparse';
 import { Download, Upload } from 'lucide-react';
+import Papa from 'papaparse';
+import { type ReactNode, useRef, useState } from 'react';
+import { type Corner, cornerNames, corners } from '../../core/corner.ts';
 import { partByNumber } from '../../core/job/index.ts';
 import { tyre, wheelHz } from '../../core/noise/index.ts';
-import { cornerNames, corners, type Corner } from '../../core/parts.ts';
 import {
   asTestResult,
   readSignals,
-  tracesFromRows,
   type Traces,
+  tracesFromRows,
   type WheelReading,
 } from '../../core/signals/index.ts';
-import { signalFaults, type SignalFault } from '../../core/standins/wheel-speed.ts';
+import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
 import { parseQuantity } from '../../core/units/index.ts';
+import { type Status } from '../../core/verdict.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

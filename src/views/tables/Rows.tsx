@@ -1,5 +1,5 @@
+import { type Book, learnt, rowName, rowsOf, type TestKind } from '../../core/diagnosis/index.ts';
 import { anchorAt } from '../../ui/firstThat.ts';
-import { learnt, rowName, rowsOf, type Book, type TestKind } from '../../core/diagnosis/index.ts';
 
 const left = 232;
 const width = 520;

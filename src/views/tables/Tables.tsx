@@ -1,15 +1,15 @@
-import { firstThat } from '../../ui/firstThat.ts';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  type Book,
   learnt,
   rowFault,
   rowName,
   rowsOf,
-  tests,
-  type Book,
   type TestKind,
+  tests,
 } from '../../core/diagnosis/index.ts';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';

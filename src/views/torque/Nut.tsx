@@ -1,15 +1,15 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { cornerRecord, missingFor, overrideOf, procedureUnchecked } from '../../core/job/index.ts';
 import {
   judgeWrench,
-  stageUnit,
-  standOnBarM,
-  walkProcedure,
-  wrenchesFor,
   type Procedure,
   type Stage,
+  stageUnit,
+  standOnBarM,
   type Walk,
+  walkProcedure,
   type Wrench,
+  wrenchesFor,
 } from '../../core/torque/index.ts';
 import { both, clockTime, KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
 import type { Verdict } from '../../core/verdict.ts';

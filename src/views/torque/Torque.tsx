@@ -1,7 +1,7 @@
 import { isRebuilt, missingFor } from '../../core/job/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StepsBody } from '../plan/StepsBody.tsx';
-import { JobSheet, StationBody, Tabs, type SheetProps } from '../shell/JobSheet.tsx';
+import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useTab } from '../shell/useTab.ts';
 import { Nut } from './Nut.tsx';

@@ -1,13 +1,13 @@
+import { shellWallMm } from '../kit.ts';
 import {
-  usualClearances,
   type Body,
   type Clearances,
   type Need,
   type Picture,
   type Requirement,
+  usualClearances,
 } from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
-import { shellWallMm } from '../kit.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
 
 type W = WorkOf<'P2'>;

@@ -1,4 +1,4 @@
-import type { Bearing } from '../../parts.ts';
+import type { Bearing } from '../../corner-record.ts';
 import type { Body, Need, Place, Requirement, Window, WindowRule } from '../operation.ts';
 
 /** Least width on which a casting stands, mm (judgement). */

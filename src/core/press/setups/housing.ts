@@ -1,12 +1,12 @@
-import type { Bearing, Housing } from '../../parts.ts';
+import type { Bearing, Housing } from '../../corner-record.ts';
 import {
-  usualClearances,
   type Body,
   type Clearances,
   type Operation,
   type PartNode,
   type Place,
   type Requirement,
+  usualClearances,
 } from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, window } from './common.ts';

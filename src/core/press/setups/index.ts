@@ -1,8 +1,8 @@
 import {
-  usualClearances,
   type Clearances,
   type Operation,
   type Requirement,
+  usualClearances,
 } from '../operation.ts';
 import type { Work } from '../work.ts';
 import { cartridgeIn, cartridgeOut } from './cartridge.ts';

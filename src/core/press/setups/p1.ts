@@ -1,12 +1,13 @@
-import { opposite, type Knuckle } from '../../parts.ts';
+import { type Knuckle } from '../../corner-record.ts';
+import { opposite } from '../../corner.ts';
 import {
-  usualClearances,
   type Body,
   type Clearances,
   type Picture,
   type Place,
   type Requirement,
   type Touch,
+  usualClearances,
 } from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';

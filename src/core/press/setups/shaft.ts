@@ -1,14 +1,14 @@
 import {
-  usualClearances,
   type Body,
   type Clearances,
   type Need,
   type Place,
   type Requirement,
+  usualClearances,
 } from '../operation.ts';
 import { seatsOf, type WorkOf } from '../work.ts';
-import { ballBodies } from './housing.ts';
 import { housingContact, need, rowOf, tube, window } from './common.ts';
+import { ballBodies } from './housing.ts';
 
 type W = WorkOf<'A2'>;
 

@@ -1,10 +1,10 @@
-import type { Stud } from '../../parts.ts';
+import type { Stud } from '../../corner-record.ts';
 import {
-  usualClearances,
   type Body,
   type Clearances,
   type Requirement,
   type Seat,
+  usualClearances,
 } from '../operation.ts';
 import { need, tube, window } from './common.ts';
 

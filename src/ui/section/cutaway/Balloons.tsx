@@ -2,7 +2,7 @@ import { roles } from '../../../core/press/index.ts';
 import { rx } from '../BearingHalf.tsx';
 import { axisX } from '../layout.ts';
 import type { Point } from '../primitives.tsx';
-import { shifted, type Frame } from './frame.ts';
+import { type Frame, shifted } from './frame.ts';
 import { stackList } from './stackList.ts';
 
 /** Numbers of the stack list, each with a leader to its part, kept clear of each other. */

@@ -1,9 +1,9 @@
-import { roles, type Body, type Role } from '../../../core/press/index.ts';
+import { type Body, type Role, roles } from '../../../core/press/index.ts';
 import { rx } from '../BearingHalf.tsx';
 import { pieceCut } from '../pieceCut.ts';
-import { poly, type Lining, type Point } from '../primitives.tsx';
+import { type Lining, type Point, poly } from '../primitives.tsx';
 import { Driver } from './Driver.tsx';
-import { bedOpening, outline, type Frame } from './frame.ts';
+import { bedOpening, type Frame, outline } from './frame.ts';
 
 /** Wire is black; what is not cut is drawn whole. */
 function fillOf(b: Body): string {

@@ -2,7 +2,7 @@ import type { Bench, Judgement, Stack } from '../../../core/press/index.ts';
 import { BearingHalf, rx } from '../BearingHalf.tsx';
 import { axisX, layoutOf, sheet } from '../layout.ts';
 import { PartDims } from '../PartDims.tsx';
-import { Defs, useMarks, type Marks } from '../primitives.tsx';
+import { Defs, type Marks, useMarks } from '../primitives.tsx';
 import type { Scene } from '../scene.ts';
 import { Whys } from '../Whys.tsx';
 import { Balloons } from './Balloons.tsx';

@@ -1,12 +1,12 @@
 import {
-  bearingInnerMm,
   type Adapter,
+  bearingInnerMm,
   type Judgement,
   type PathNode,
 } from '../../../core/press/index.ts';
 import { rows, rx } from '../BearingHalf.tsx';
 import type { Point } from '../primitives.tsx';
-import { shifted, type Frame } from './frame.ts';
+import { type Frame, shifted } from './frame.ts';
 
 /** The way of the force through the parts that carry it; broken and crossed out where it may not go. */
 export function ForcePathLine({ f, judgement }: { f: Frame; judgement: Judgement }) {

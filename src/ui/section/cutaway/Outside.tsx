@@ -1,7 +1,7 @@
-import { roles, type Adapter } from '../../../core/press/index.ts';
+import { type Adapter, roles } from '../../../core/press/index.ts';
 import { rx } from '../BearingHalf.tsx';
 import { Driver } from './Driver.tsx';
-import { bedOpening, rect, silhouette, type Frame } from './frame.ts';
+import { bedOpening, type Frame, rect, silhouette } from './frame.ts';
 
 /** Left of the axis: what the eye sees; a housing covers what is in it. */
 export function Outside({ f }: { f: Frame }) {

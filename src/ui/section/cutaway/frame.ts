@@ -1,6 +1,6 @@
 import type { Adapter, Bench, Body, Place, Stack } from '../../../core/press/index.ts';
-import { rx, type Half } from '../BearingHalf.tsx';
-import { poly, type Marks, type Point } from '../primitives.tsx';
+import { type Half, rx } from '../BearingHalf.tsx';
+import { type Marks, type Point, poly } from '../primitives.tsx';
 import type { Scene } from '../scene.ts';
 
 /** All that the parts of the drawing share: what is drawn, and how millimetres come to the sheet. */

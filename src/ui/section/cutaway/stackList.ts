@@ -1,4 +1,4 @@
-import { sizeOfBearing, type Bench, type Role, type Stack } from '../../../core/press/index.ts';
+import { type Bench, type Role, sizeOfBearing, type Stack } from '../../../core/press/index.ts';
 
 export interface StackLine {
   key: string;

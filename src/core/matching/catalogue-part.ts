@@ -1,4 +1,6 @@
-import type { Bearing, Flange, Rolling, SealKind, Spacer } from '../parts.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { type Bearing, BearingSchema, RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
+import { closed, Currency, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 
 /** Kinds of bearing part, one a way of building it. */
 export const partKinds = [
@@ -23,28 +25,39 @@ export const kindNames: Record<PartKind, string> = {
   needle: 'needle bearing',
 };
 
+const Count = (most: number) => Type.Integer({ minimum: 1, maximum: most });
+
 /** A part that can be bought, as a catalogue lists it. What it does not say is left out, and then nothing is assumed. */
-export interface CataloguePart {
-  number: string;
-  maker: string;
-  kind: PartKind;
-  bearing: Bearing;
-  rolling?: Rolling;
-  seals?: { inboard: SealKind; outboard: SealKind };
-  spacer?: Spacer;
-  flange?: Flange;
-  splines?: { count: number; majorMm: number };
+export const PartSchema = closed({
+  number: Id,
+  maker: Text(60),
+  kind: oneOf(partKinds),
+  bearing: BearingSchema,
+  rolling: Maybe(RollingId),
+  seals: Maybe(SealsSchema),
+  spacer: Maybe(SpacerId),
+  /** A flange with its holes. */
+  flange: Maybe(
+    closed({
+      bolts: Count(12),
+      boltCircleMm: Mm(),
+      pilotMm: Mm(),
+      studs: Count(12),
+      studLengthMm: Mm(),
+    }),
+  ),
+  splines: Maybe(closed({ count: Count(80), majorMm: Mm() })),
   /** The other half's number where cone and cup are sold apart. */
-  partner?: string;
+  partner: Maybe(Id),
   /** In stock here, price in minor units, days to come otherwise. */
-  stock: number;
-  priceMinor: number;
-  currency: string;
-  leadDays: number;
-  snapRingIncluded: boolean;
-  /** Entered by hand from a part on the counter, not from a catalogue. */
-  byHand?: boolean;
-}
+  stock: Type.Integer({ minimum: 0, maximum: 10_000 }),
+  priceMinor: Type.Integer({ minimum: 0 }),
+  currency: Currency,
+  leadDays: Type.Integer({ minimum: 0, maximum: 365 }),
+  snapRingIncluded: Type.Boolean(),
+});
+/** `byHand`: entered from a part on the counter, not from a catalogue. */
+export type CataloguePart = Static<typeof PartSchema> & { byHand?: boolean };
 
 /** What can be read with an instrument or counted on a part. */
 export const dimensions = [
