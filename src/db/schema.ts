@@ -127,6 +127,24 @@ export const books = sqliteTable(
   (t) => [uniqueIndex('books_command').on(t.commandId)],
 );
 
+/**
+ * What the floor shows of a job, worked out once. Triggers mark a row stale when its job is written, and count the
+ * changes of the shop's records: no write can forget it.
+ */
+export const jobSummaries = sqliteTable(
+  'job_summaries',
+  {
+    jobId: text('job_id')
+      .primaryKey()
+      .references(() => jobs.id),
+    onFloor: integer('on_floor', { mode: 'boolean' }).notNull(),
+    stale: integer('stale', { mode: 'boolean' }).notNull(),
+    recordsVersion: integer('records_version').notNull(),
+    data: text('data').notNull(),
+  },
+  (t) => [index('job_summaries_floor').on(t.onFloor)],
+);
+
 export const meta = sqliteTable('meta', {
   key: text('key').primaryKey(),
   value: text('value').notNull(),

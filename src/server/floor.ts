@@ -1,48 +1,69 @@
-import { complaintInShort } from '../core/diagnosis/index.ts';
-import type { FloorRow, FloorView } from '../core/job/index.ts';
-import { currentStation, familyOf, nextAction, recheck, spine } from '../core/job/index.ts';
-import type {} from '../core/schemas/workshop.ts';
-import { allJobs } from '../db/jobs.ts';
+import {
+  type FloorRow,
+  type FloorView,
+  type JobSummary,
+  sinceSigned,
+  summaryOf,
+} from '../core/job/index.ts';
+import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { getMeta, listRecords } from '../db/records.ts';
-import { jobRecord, type JobRecord, shopZone } from './job-record.ts';
+import { putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
+import { recordIn, shopZone } from './job-record.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
 
-/** The floor: one row a job, oldest first. */
+/** Jobs on the floor, each summary as fresh as its job and the shop's records. */
+export async function floorSummaries(): Promise<SummaryRow[]> {
+  const { db, writes } = await store();
+  const version = async () => Number((await getMeta(db, 'records-version')) ?? 0);
+  const staleAt = (now: number) => (r: SummaryRow) => r.stale || r.recordsVersion !== now;
+  const rows = await summariesOnFloor(db);
+  if (!rows.some(staleAt(await version()))) return rows;
+  // In the queue of writes nothing changes between working a summary out and keeping it.
+  await writes.run(async () => {
+    const now = await version();
+    for (const row of (await summariesOnFloor(db)).filter(staleAt(now))) {
+      const record = await recordIn(db, row.id);
+      const lastById = record.events.at(-1)?.byId ?? row.byId;
+      await putSummary(db, row.id, summaryOf(record, lastById), now);
+    }
+  });
+  return summariesOnFloor(db);
+}
+
+/** The floor: one row a job that is open or still owes its recheck, oldest first. */
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
-  const rows = await Promise.all(
-    (await allJobs(db)).map(async (job) => floorRow(await jobRecord(job.id))),
-  );
+  const units = await listRecords(db, 'units');
+  const all = await people();
+  const unitById = new Map(units.map((u) => [u.id, u]));
+  const names = new Map(all.map((p) => [p.id, p.name]));
   return {
     shop: (await shopName()) ?? 'Workshop',
-    rows,
-    units: await listRecords(db, 'units'),
-    people: await people(),
+    rows: (await floorSummaries()).map((r) => floorRow(r, unitById.get(r.unitId), names)),
+    units,
+    people: all,
     nowMs: Date.now(),
     timeZone: shopZone,
   };
 }
 
-function floorRow({ job, events, people: all, ...now }: JobRecord): FloorRow {
-  const due = recheck(now);
-  const by = events.at(-1)?.byId ?? job.byId;
+/** A kept summary with what changes beside it: the unit's clock and the people's names. */
+function floorRow(
+  { id, number, createdMs, data }: SummaryRow,
+  unit: UnitRecord | undefined,
+  names: ReadonlyMap<string, string>,
+): FloorRow {
+  const { onFloor: _on, lastById, signedKm, ...summary } = JSON.parse(data) as JobSummary;
   return {
-    id: job.id,
-    number: job.number,
-    fleetNo: now.ctx.unit.fleetNo,
-    unitName: now.ctx.unit.name,
-    corner: now.ctx.corner,
-    complaint: complaintInShort(now.state.complaint),
-    family: familyOf(now)?.name ?? 'Bearing not on record',
-    spine: spine(now),
-    next: nextAction(now),
-    station: currentStation(now.state.done),
-    timers: now.state.timers,
-    startedMs: job.createdMs,
-    who: all.find((p) => p.id === by)?.name ?? by,
-    ...(due ? { recheck: due } : {}),
-    ...(now.state.closed ? { closed: now.state.closed } : {}),
+    id,
+    number,
+    fleetNo: unit?.fleetNo ?? '',
+    unitName: unit?.name ?? '',
+    startedMs: createdMs,
+    ...summary,
+    who: names.get(lastById) ?? lastById,
+    ...(signedKm === undefined || !unit ? {} : { recheck: sinceSigned(signedKm, unit.odometerKm) }),
   };
 }
 

@@ -1,3 +1,4 @@
+import type { JobCorner } from '../corner.ts';
 import { complaintInShort } from '../diagnosis/index.ts';
 import { strokesIn } from '../families/index.ts';
 import { partInShort } from '../matching/index.ts';
@@ -7,6 +8,7 @@ import { familyOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { currentStation, missingFor } from './owed.ts';
 import { chosenPart, confirmed } from './part-on-job.ts';
+import type { Timer } from './state.ts';
 import { type Station, stations } from './stations.ts';
 
 export type Mark = 'done' | 'provisional' | 'now' | 'todo' | 'blocked';
@@ -114,9 +116,51 @@ const shortAction: Record<Station, string> = {
   prove: 'Prove it',
 };
 
-/** Distance driven since the job was signed, against the recheck; undefined when none is due. */
-export function recheck(job: JobNow): { drivenKm: number; dueKm: number } | undefined {
-  const { signed, recheckedKm } = job.state;
+/** Distance driven since a job was signed, against its recheck. */
+export const sinceSigned = (signedKm: number, odometerKm: number) => ({
+  drivenKm: Math.max(0, odometerKm - signedKm),
+  dueKm: recheckKm,
+});
+
+/** The recheck of a signed job; undefined when none is due. */
+export function recheck({ ctx, state }: JobNow): ReturnType<typeof sinceSigned> | undefined {
+  const { signed, recheckedKm } = state;
   if (!signed || recheckedKm !== undefined) return undefined;
-  return { drivenKm: Math.max(0, job.ctx.unit.odometerKm - signed.odometerKm), dueKm: recheckKm };
+  return sinceSigned(signed.odometerKm, ctx.unit.odometerKm);
+}
+
+/** What the floor shows of a job, but for the unit's clock and the people's names. */
+export interface JobSummary {
+  /** Open, or signed with its recheck still owed. */
+  onFloor: boolean;
+  corner: JobCorner;
+  complaint: string;
+  family: string;
+  spine: SpineMark[];
+  next: ReturnType<typeof nextAction>;
+  station: Station | undefined;
+  timers: Timer[];
+  lastById: string;
+  /** Distance at which it was signed, while its recheck is owed. */
+  signedKm?: number;
+  closed?: string;
+}
+
+export function summaryOf(job: JobNow, lastById: string): JobSummary {
+  const { ctx, state } = job;
+  const station = currentStation(state.done);
+  const signedKm = recheck(job) && state.signed?.odometerKm;
+  return {
+    onFloor: !state.closed && (station !== undefined || signedKm !== undefined),
+    corner: ctx.corner,
+    complaint: complaintInShort(state.complaint),
+    family: familyOf(job)?.name ?? 'Bearing not on record',
+    spine: spine(job),
+    next: nextAction(job),
+    station,
+    timers: state.timers,
+    lastById,
+    ...(signedKm === undefined ? {} : { signedKm }),
+    ...(state.closed ? { closed: state.closed } : {}),
+  };
 }
