@@ -49,6 +49,7 @@ step('types: the core without DOM and Node', 'npx', ['tsc', '-p', 'tsconfig.core
 step('types: pages', 'npx', ['astro', 'check', '--minimumSeverity', 'error']);
 step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+step('nothing unused', 'npx', ['knip', '--no-config-hints']);
 suite('unit', 'unit');
 if (step('build', 'npx', ['astro', 'build'])) suite('browser', 'browser');
 else failed += 1;

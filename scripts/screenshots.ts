@@ -34,11 +34,11 @@ const shots: Shot[] = [
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
   { name: 'press-night', path: `${job('19')}/press-in`, press: 'Bearing', night: true },
   { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] },
-  { name: 'press-phone', path: `${job('07')}/press-in`, press: 'Bearing', size: [390, 844] },
   { name: 'torque', path: `${job('33')}/torque` },
   { name: 'prove', path: `${job('26')}/prove` },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
+  { name: 'rules', path: '/rules' },
 ];
 
 const browser = await chromium.launch({

@@ -124,7 +124,6 @@ export type Cartridge = Static<typeof CartridgeSchema>;
 
 /** A ring that grips a shaft and holds its bearing; its interference as its maker gives it. */
 const PressRingSchema = closed({ outerMm: Mm(), widthMm: Mm(), lowMm: Mm(), highMm: Mm() });
-export type PressRing = Static<typeof PressRingSchema>;
 
 /** An axle shaft that carries its own bearing, from the shoulder the bearing stops at. */
 const ShaftSchema = closed({

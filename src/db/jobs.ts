@@ -20,9 +20,6 @@ export async function jobById(db: Db, id: string): Promise<JobRow | undefined> {
   return row as JobRow | undefined;
 }
 
-export const allJobs = async (db: Db): Promise<JobRow[]> =>
-  (await db.select().from(jobs).orderBy(asc(jobs.createdMs))) as JobRow[];
-
 export const insertJob = (db: Db, row: JobRow) => db.insert(jobs).values(row);
 
 /** Last number of a year, e.g. `2026-0412`; undefined when the year has none. */

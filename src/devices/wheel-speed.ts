@@ -1,6 +1,6 @@
 import type { Corner } from '../core/corner.ts';
-import type { Traces } from '../core/signals/index.ts';
 import { driveStraight, type SignalFault } from '../core/standins/wheel-speed.ts';
+import type { Traces } from '../core/wheel-speed/index.ts';
 
 /** What a reader is asked for: a short recording at one speed. */
 export interface TakeRequest {

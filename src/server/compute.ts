@@ -21,7 +21,7 @@ import {
   workFrom,
 } from '../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
-import { operations } from '../core/press/operation.ts';
+import { operations } from '../core/press/operations.ts';
 import { closed, Mm, oneOf } from '../core/schemas/common.ts';
 import { eventBodies } from '../core/schemas/events.ts';
 import { wrenchSetting } from '../core/torque/index.ts';

@@ -8,13 +8,13 @@ import { choicesOf, type EventRow, eventsOf, jobById, type JobRow } from '../db/
 import type { Db } from '../db/open.ts';
 import { getRecord, listRecords } from '../db/records.ts';
 import { getCard, getSnapshot } from '../db/signed.ts';
-import { bookNow } from './books.ts';
 import { sha256 } from './chain.ts';
 import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { upcastSnapshot } from './snapshot.ts';
 import { store } from './store.ts';
+import { bookNow } from './tables.ts';
 
 /** Times are kept in UTC and shown in the shop's zone. */
 export const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;

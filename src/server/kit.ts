@@ -61,7 +61,6 @@ export async function kitGaps() {
     purchase: buy ? { piece: buy.piece, opens: buy.solves.map((i) => open[i]!.label) } : null,
   };
 }
-export type KitGaps = Awaited<ReturnType<typeof kitGaps>>;
 
 /** What the kit screen shows. */
 export async function kitView(): Promise<{

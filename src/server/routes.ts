@@ -12,16 +12,6 @@ import {
 } from '../core/schemas/events.ts';
 import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../db/records.ts';
-import {
-  bookView,
-  CountResetSchema,
-  editTable,
-  jobLessons,
-  resetCounts,
-  restoreTable,
-  TableEditSchema,
-  TableRestoreSchema,
-} from './books.ts';
 import { cardCsv, jobCard } from './card.ts';
 import {
   diagnosis,
@@ -54,9 +44,19 @@ import { consumablesFor, findParts, PartNumbersSchema, PartSearchSchema } from '
 import { leadByPin, people } from './people.ts';
 import { invalid, notFound, Problem } from './problem.ts';
 import { ramStream } from './ram.ts';
-import { signals, SignalsSchema, TakeSchema, takeSignals } from './signals.ts';
 import { store } from './store.ts';
 import { indicatorStream } from './streams.ts';
+import {
+  bookView,
+  CountResetSchema,
+  editTable,
+  jobLessons,
+  resetCounts,
+  restoreTable,
+  TableEditSchema,
+  TableRestoreSchema,
+} from './tables.ts';
+import { signals, SignalsSchema, TakeSchema, takeSignals } from './wheel-speed.ts';
 
 export const jsonLimit = 1_000_000;
 export const importLimit = 64_000_000;

@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from 'react';
-import { both, coreUnit, type Dimension, type Parsed, parseQuantity } from '../core/units/index.ts';
+import { both, coreUnit, type Dimension, parseQuantity } from '../core/units/index.ts';
 import { VerdictShape } from './Marks.tsx';
 
 export interface QuantityProps {
@@ -16,8 +16,6 @@ export interface QuantityProps {
   autoFocus?: boolean;
   compact?: boolean;
 }
-
-export const read = (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension);
 
 /** A figure with its unit; takes the other system too and says both back. What was typed stays. */
 export function QuantityInput({

@@ -123,10 +123,10 @@ it('a card of version 1 says of no stroke whether it fitted a part; read today i
   expect(() => upcastCard({ version: 99 })).toThrow(/^version: 99/u);
 });
 
-it('a context kept without a version is of the first', () => {
-  expect(upcastSnapshot({ ctx: { corner: 'LF' }, choices: {} })).toEqual({
-    ctx: { corner: 'LF' },
-    choices: {},
-  });
+it('a context kept without a version is of the first; its book is today’s likelihood tables', () => {
+  const old = { ctx: { corner: 'LF', book: { version: 4 } }, choices: {} };
+  const today = { ctx: { corner: 'LF', tables: { version: 4 } }, choices: {} };
+  expect(upcastSnapshot(old)).toEqual(today);
+  expect(upcastSnapshot({ ...today, version: snapshotVersion })).toEqual(today);
   expect(() => upcastSnapshot({ version: snapshotVersion + 1 })).toThrow(/^version: /u);
 });

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { JobCornerId, SideId } from '../corner.ts';
-import { operations } from '../press/operation.ts';
+import { operations } from '../press/operations.ts';
 import { closed, oneOf } from '../schemas/common.ts';
 import { eventBodies } from '../schemas/events.ts';
 

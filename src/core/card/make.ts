@@ -39,7 +39,7 @@ import {
   operations,
   piecesOf,
 } from '../press/index.ts';
-import { type Check, judgeCheck, recheckKm } from '../proof/index.ts';
+import { type Check, judgeCheck, recheckKm } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
 import { judgeStage, type Procedure, stageWindow, unitSigns } from '../torque/index.ts';

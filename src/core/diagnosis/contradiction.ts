@@ -1,4 +1,4 @@
-import type { Model } from './model.ts';
+import type { Model } from './belief.ts';
 import { likelihood, type TestResult } from './tests.ts';
 
 /** Two results that no single suspect explains well. */

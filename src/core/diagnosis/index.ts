@@ -1,9 +1,8 @@
-export * from './book.ts';
+export * from './belief.ts';
 export * from './complaint.ts';
-export type { Contradiction } from './contradiction.ts';
 export * from './history.ts';
 export * from './judge.ts';
-export * from './model.ts';
+export * from './likelihood-tables.ts';
 export type { SecondFault } from './second.ts';
 export * from './suspects.ts';
 export { tests } from './tests.data.ts';

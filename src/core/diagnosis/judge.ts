@@ -1,6 +1,3 @@
-import { clues, type Complaint } from './complaint.ts';
-import { type Contradiction, contradictions } from './contradiction.ts';
-import { historyEvidence, type UnitHistory } from './history.ts';
 import {
   type Belief,
   beliefOf,
@@ -12,7 +9,10 @@ import {
   startBelief,
   stated,
   worthOf,
-} from './model.ts';
+} from './belief.ts';
+import { clues, type Complaint } from './complaint.ts';
+import { type Contradiction, contradictions } from './contradiction.ts';
+import { historyEvidence, type UnitHistory } from './history.ts';
 import { secondFault, type SecondFault } from './second.ts';
 import { type Layout, type Place, type Suspect } from './suspects.ts';
 import { changeMinutes, likelihood, testById, type TestKind, type TestResult } from './tests.ts';

@@ -1,4 +1,4 @@
-import type { Model } from './model.ts';
+import type { Model } from './belief.ts';
 import type { Suspect } from './suspects.ts';
 import { background, likelihood, outcomes, type TestResult } from './tests.ts';
 

@@ -1,4 +1,4 @@
-import type { Operation } from '../press/operation.ts';
+import type { Operation } from '../press/operations.ts';
 import type { FactRule } from './fact.rules.ts';
 import type { BodyRole } from './shapes.ts';
 

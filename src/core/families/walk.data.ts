@@ -1,4 +1,4 @@
-import { type Operation, operationNames } from '../press/operation.ts';
+import { type Operation, operationNames } from '../press/operations.ts';
 import { a1Steps } from './a1.data.ts';
 import { a2Steps } from './a2.data.ts';
 import { b2Steps } from './b2.data.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { exampleWorks } from '../../../tests/example.ts';
 import { schedule } from '../plan/index.ts';
 import { requirement } from '../press/index.ts';
-import { checksOf } from '../proof/index.ts';
+import { checksOf } from '../prove/index.ts';
 import {
   cautions,
   factIds,

@@ -2,7 +2,7 @@ import { type FactId, facts, itemsOf, type Phase, type Task } from '../families/
 import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames, oneRow } from '../matching/index.ts';
 import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
-import { type Check, checksOf, judgeCheck } from '../proof/index.ts';
+import { type Check, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';

@@ -41,7 +41,7 @@ export function toolsFor({ ctx, choices }: JobNow, r: Requirement): Press[] {
 export const pressById = ({ ctx }: JobNow, id: string | undefined): Press | undefined =>
   [...ctx.presses, hammer].find((p) => p.id === id);
 
-/** The bench of a stroke with one tool; undefined while geometry is missing. */
+/** The setup of a stroke with one tool; undefined while geometry is missing. */
 function benchWith(job: JobNow, operation: Operation, press: Press): Bench | undefined {
   const work = workOf(job);
   const fits = fitsOf(job);
@@ -64,7 +64,7 @@ const benchOnJob = onceEach((job, operation: Operation): Bench | undefined => {
 });
 
 /**
- * The bench of one stroke with the tool it was recorded with, chosen with, or can be done with; or with a named tool.
+ * The setup of one stroke with the tool it was recorded with, chosen with, or can be done with; or with a named tool.
  * Undefined while geometry or tool is missing.
  */
 export function benchOf(job: JobNow, operation: Operation, pressId?: string): Bench | undefined {
@@ -73,7 +73,7 @@ export function benchOf(job: JobNow, operation: Operation, pressId?: string): Be
   return press && benchWith(job, operation, press);
 }
 
-/** The best stacks of the shop's kit for a stroke; undefined while its bench is. */
+/** The best stacks of the shop's kit for a stroke; undefined while its setup is. */
 export const solvedFor = onceEach((job, operation: Operation): SolveResult | undefined => {
   const bench = benchOf(job, operation);
   return bench && solve(job.ctx.adapters, bench);

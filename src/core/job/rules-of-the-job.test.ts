@@ -3,7 +3,7 @@ import { exampleWork } from '../../../tests/example.ts';
 import { context, event, job } from '../../../tests/job-example.ts';
 import { type FactId, facts, type FamilyCode, strokesIn, walks } from '../families/index.ts';
 import type { Operation } from '../press/index.ts';
-import { judgeCheck } from '../proof/index.ts';
+import { judgeCheck } from '../prove/index.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
 import { checksFor, type JobContext, owedAt, refusal, type Station } from './index.ts';

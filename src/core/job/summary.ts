@@ -2,7 +2,7 @@ import type { JobCorner } from '../corner.ts';
 import { complaintInShort } from '../diagnosis/index.ts';
 import { strokesIn } from '../families/index.ts';
 import { partInShort } from '../matching/index.ts';
-import { recheckKm } from '../proof/index.ts';
+import { recheckKm } from '../prove/index.ts';
 import { procedureInShort } from '../torque/index.ts';
 import { familyOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';

@@ -1,6 +1,6 @@
 import { type Material, yieldMpa } from '../fits/index.ts';
 import { type Adapter, bearingInnerMm } from './kit.ts';
-import type { Need } from './operation.ts';
+import type { Need } from './requirement.ts';
 
 /** A sphere on a sphere or, with an infinite diameter, on a flat: radius of the contact in mm, greatest pressure in MPa. Hertz, as in Shigley's Mechanical Engineering Design, contact stresses. */
 export function hertzSpheres(

@@ -1,7 +1,7 @@
 import { verdict, type Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
 import { type Adapter, bearingInnerMm } from './kit.ts';
-import type { PartNode, Requirement, Touch } from './operation.ts';
+import type { PartNode, Requirement, Touch } from './requirement.ts';
 import type { Bench, Stack } from './stack.ts';
 
 export type PathNode = PartNode | 'ram' | 'cap' | 'pusher' | 'support' | 'riser' | 'bed';

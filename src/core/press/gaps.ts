@@ -1,6 +1,6 @@
 import { judgePiece } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
-import type { Measure } from './operation.ts';
+import type { Measure } from './requirement.ts';
 import { missesOf, pieceWindows, solve } from './solve.ts';
 import type { Bench } from './stack.ts';
 

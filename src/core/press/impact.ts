@@ -1,4 +1,4 @@
-import type { Requirement } from './operation.ts';
+import type { Requirement } from './requirement.ts';
 
 /** Share of an outer ring's travel that an impact tool may start (common practice, no published source). */
 const startShare = 0.75;

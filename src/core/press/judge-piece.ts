@@ -2,7 +2,7 @@ import { type Found, type RuleId, rules } from '../rules/index.ts';
 import { type Band, verdict, type Verdict } from '../verdict.ts';
 import { faceLimitMpa, facePressureMpa } from './contact.ts';
 import { type Adapter, bearingInnerMm } from './kit.ts';
-import type { Need, Window } from './operation.ts';
+import type { Need, Window } from './requirement.ts';
 import { contactMm, measured, type Role } from './stack.ts';
 
 /** Whether a dimension of the piece falls out of its window. */

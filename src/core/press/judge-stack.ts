@@ -3,7 +3,7 @@ import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { forcePath } from './force-path.ts';
 import { grows, judgePiece, missesWindow, stops } from './judge-piece.ts';
 import { type Adapter, backMm, footOf, headOf, openBehind, type Press } from './kit.ts';
-import type { Need, Requirement } from './operation.ts';
+import type { Need, Requirement } from './requirement.ts';
 import { score } from './score.ts';
 import {
   type Bench,

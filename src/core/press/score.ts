@@ -2,7 +2,7 @@ import { type Rule, rules } from '../rules/index.ts';
 import type { Band } from '../verdict.ts';
 import { isPiloted, missesWindow, stops } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
-import type { Need, Window } from './operation.ts';
+import type { Need, Window } from './requirement.ts';
 import { type Bench, contactMm, type Stack } from './stack.ts';
 
 const rule = (w: Window): Rule => rules[w.rule];

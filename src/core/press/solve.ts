@@ -3,7 +3,7 @@ import { forcePath, touchKey } from './force-path.ts';
 import { grows, judgePiece, stops } from './judge-piece.ts';
 import { judgeCap, judgeRiser, judgeStack, judgeTogether } from './judge-stack.ts';
 import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehind } from './kit.ts';
-import type { Measure, Need } from './operation.ts';
+import type { Measure, Need } from './requirement.ts';
 import { capScore, pieceScore, riserScore } from './score.ts';
 import {
   type Bench,

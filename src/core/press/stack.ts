@@ -10,7 +10,7 @@ import {
   openBehind,
   type Press,
 } from './kit.ts';
-import type { Measure, Need, Requirement } from './operation.ts';
+import type { Measure, Need, Requirement } from './requirement.ts';
 
 /** Pieces laid for one stroke, top to bottom: spacer (if any), pusher, the work, support, spacer under it (if any). */
 export interface Stack {

@@ -14,10 +14,11 @@ import {
 import type { Found, RuleId } from '../rules/index.ts';
 import { band, type Band, type Status, verdict, type Verdict, worst } from '../verdict.ts';
 import type { Press } from './kit.ts';
-import type { Operation, Requirement } from './operation.ts';
+import type { Operation } from './operations.ts';
+import type { Requirement } from './requirement.ts';
 import { requirement } from './setups/index.ts';
 import type { Bench } from './stack.ts';
-import { seatsOf, type SeatSpec, type Work } from './work.ts';
+import { seatsOf, type SeatSpec, type Work } from './workpiece.ts';
 
 /** Interference of the seats, mm, and whether it was measured or comes from classes. */
 export interface Fits {
@@ -101,7 +102,7 @@ export function forceAtKn(r: Requirement, full: Band, travelMm: number): Band {
   return band(full.low * share, full.likely * share, full.high * share);
 }
 
-/** The bench of one stroke; undefined where these parts have no such stroke. */
+/** The setup of one stroke; undefined where these parts have no such stroke. */
 export function benchFor(
   operation: Operation,
   work: Work,

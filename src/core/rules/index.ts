@@ -4,11 +4,11 @@ import { interlockRules, owedRules } from '../job/job.rules.ts';
 import { matchRules } from '../matching/match.rules.ts';
 import { pathRules, pieceRules, stackRules, windowRules } from '../press/press.rules.ts';
 import { followRules, readingRules } from '../press/stroke.rules.ts';
-import { proveRules } from '../proof/prove.rules.ts';
+import { proveRules } from '../prove/prove.rules.ts';
 import { torqueRules } from '../torque/torque.rules.ts';
 import type { Figures, Found, Level, Rule } from './rule.ts';
 
-export type { Figures, Found, Level, Rule, RuleUnit } from './rule.ts';
+export type { Found, Level, Rule, RuleUnit } from './rule.ts';
 
 /** The rules by what they speak of, in the order of the work. */
 export const ruleGroups = [

@@ -9,7 +9,7 @@ import { films } from '../fits/pressure.ts';
 import { stations } from '../job/stations.ts';
 import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/follow.ts';
-import { type Operation, operations } from '../press/operation.ts';
+import { type Operation, operations } from '../press/operations.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text } from './common.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */

@@ -1,5 +1,5 @@
 import { type Corner, corners } from '../corner.ts';
-import type { Traces } from '../signals/index.ts';
+import type { Traces } from '../wheel-speed/index.ts';
 import { normal, random } from './cars.ts';
 
 export const signalFaults = [

@@ -21,7 +21,7 @@ import { TestPanel } from './TestPanel.tsx';
 
 // The charts are heavy and only the ear needs them.
 const Ear = lazy(() => import('../ear/Ear.tsx'));
-const Signal = lazy(() => import('../signal/Signal.tsx'));
+const Signal = lazy(() => import('../wheel-speed/Signal.tsx'));
 
 export default function Diagnose(props: SheetProps) {
   return (

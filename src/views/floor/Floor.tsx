@@ -1,7 +1,7 @@
 import { ArrowRight, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { type FloorRow, type FloorView, stationNames, stations } from '../../core/job/index.ts';
-import { recheckKm } from '../../core/proof/index.ts';
+import { recheckKm } from '../../core/prove/index.ts';
 import { both, dayTime, timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';

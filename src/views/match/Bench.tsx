@@ -3,6 +3,7 @@ import { itemName, itemsOf } from '../../core/families/index.ts';
 import {
   chosenPart,
   familyCodeOf,
+  itemOfRule,
   type ItemState,
   missingFor,
   openItems,
@@ -35,7 +36,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
       });
   }, [wanted]);
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
-  const owned = state.overrides.filter((o) => o.rule.startsWith('match.open-item:'));
+  const owned = state.overrides.filter((o) => itemOfRule(o.rule) !== undefined);
   const part = chosenPart(view);
   const gate = missingFor('match', view)[0];
   return (
@@ -85,7 +86,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
             {owned.map((o) => (
               <p key={o.rule} className="cap mt-2">
                 {view.people.find((p) => p.id === o.byId)?.name} answers for{' '}
-                {itemName(o.rule.split(':')[1]!).toLowerCase()}: {o.reason}
+                {itemName(itemOfRule(o.rule) ?? '').toLowerCase()}: {o.reason}
               </p>
             ))}
           </section>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { checksFor, owedAt } from '../../core/job/index.ts';
-import { type Check, judgeCheck, recheckKm } from '../../core/proof/index.ts';
+import { type Check, judgeCheck, recheckKm } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { both, fixed, parseQuantity } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';

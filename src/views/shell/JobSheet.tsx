@@ -10,6 +10,7 @@ import {
   stations,
 } from '../../core/job/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
+import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
@@ -41,7 +42,9 @@ export function JobSheet({
         <Spine open={station} />
         <main className="body-of-station grid min-h-0">
           <OpenStation value={station}>
-            <DecidedAtContext value={decidedAt(first, station)}>{children}</DecidedAtContext>
+            <DecidedAtContext value={decidedAt(first, station)}>
+              <ErrorBoundary>{children}</ErrorBoundary>
+            </DecidedAtContext>
           </OpenStation>
         </main>
       </div>

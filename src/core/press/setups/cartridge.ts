@@ -1,13 +1,7 @@
 import { shellWallMm } from '../kit.ts';
-import {
-  type Body,
-  type Clearances,
-  type Need,
-  type Picture,
-  type Requirement,
-  usualClearances,
-} from '../operation.ts';
-import { seatsOf, type WorkOf } from '../work.ts';
+import { type Body, type Picture } from '../picture.ts';
+import { type Clearances, type Need, type Requirement, usualClearances } from '../requirement.ts';
+import { seatsOf, type WorkOf } from '../workpiece.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
 
 type W = WorkOf<'P2'>;

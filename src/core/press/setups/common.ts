@@ -1,5 +1,6 @@
 import type { Bearing } from '../../corner-record.ts';
-import type { Body, Need, Place, Requirement, Window, WindowRule } from '../operation.ts';
+import type { Body, Place } from '../picture.ts';
+import type { Need, Requirement, Window, WindowRule } from '../requirement.ts';
 
 /** Least width on which a casting stands, mm (judgement). */
 export const housingContact = 3;
@@ -83,5 +84,4 @@ export const tube = (
   ...more,
 });
 
-export const pitch = (b: Bearing) => b.pitchMm / 2;
 export const sizeOfBearing = (b: Bearing): string => `${b.outerMm} × ${b.boreMm} × ${b.widthMm}`;

@@ -1,14 +1,13 @@
 import type { Bearing, Housing } from '../../corner-record.ts';
+import { type Operation } from '../operations.ts';
+import { type Body, type Place } from '../picture.ts';
 import {
-  type Body,
   type Clearances,
-  type Operation,
   type PartNode,
-  type Place,
   type Requirement,
   usualClearances,
-} from '../operation.ts';
-import { seatsOf, type WorkOf } from '../work.ts';
+} from '../requirement.ts';
+import { seatsOf, type WorkOf } from '../workpiece.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, window } from './common.ts';
 
 type Shell = WorkOf<'A1' | 'N1'>;

@@ -1,10 +1,6 @@
-import {
-  type Clearances,
-  type Operation,
-  type Requirement,
-  usualClearances,
-} from '../operation.ts';
-import type { Work } from '../work.ts';
+import { type Operation } from '../operations.ts';
+import { type Clearances, type Requirement, usualClearances } from '../requirement.ts';
+import type { Work } from '../workpiece.ts';
 import { cartridgeIn, cartridgeOut } from './cartridge.ts';
 import { ringIn, sealIn, shellIn } from './housing.ts';
 import { bearingIn, bearingOut, hubIn, hubOut } from './p1.ts';

@@ -1,15 +1,8 @@
 import { type Knuckle } from '../../corner-record.ts';
 import { opposite } from '../../corner.ts';
-import {
-  type Body,
-  type Clearances,
-  type Picture,
-  type Place,
-  type Requirement,
-  type Touch,
-  usualClearances,
-} from '../operation.ts';
-import { seatsOf, type WorkOf } from '../work.ts';
+import { type Body, type Picture, type Place } from '../picture.ts';
+import { type Clearances, type Requirement, type Touch, usualClearances } from '../requirement.ts';
+import { seatsOf, type WorkOf } from '../workpiece.ts';
 import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
 
 type W = WorkOf<'P1'>;

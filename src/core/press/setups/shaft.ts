@@ -1,12 +1,6 @@
-import {
-  type Body,
-  type Clearances,
-  type Need,
-  type Place,
-  type Requirement,
-  usualClearances,
-} from '../operation.ts';
-import { seatsOf, type WorkOf } from '../work.ts';
+import { type Body, type Place } from '../picture.ts';
+import { type Clearances, type Need, type Requirement, usualClearances } from '../requirement.ts';
+import { seatsOf, type WorkOf } from '../workpiece.ts';
 import { housingContact, need, rowOf, tube, window } from './common.ts';
 import { ballBodies } from './housing.ts';
 

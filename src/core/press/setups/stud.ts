@@ -1,11 +1,6 @@
 import type { Stud } from '../../corner-record.ts';
-import {
-  type Body,
-  type Clearances,
-  type Requirement,
-  type Seat,
-  usualClearances,
-} from '../operation.ts';
+import { type Body } from '../picture.ts';
+import { type Clearances, type Requirement, type Seat, usualClearances } from '../requirement.ts';
 import { need, tube, window } from './common.ts';
 
 const seatOf = (s: Stud): Seat => ({

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { closed, Mm, oneOf } from '../core/schemas/common.ts';
-import { readSignals, type Traces } from '../core/signals/index.ts';
 import { signalFaults } from '../core/standins/wheel-speed.ts';
+import { readSignals, type Traces } from '../core/wheel-speed/index.ts';
 import { standInReader } from '../devices/wheel-speed.ts';
 import { named } from './compute.ts';
 

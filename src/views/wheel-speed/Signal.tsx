@@ -4,16 +4,16 @@ import { type ReactNode, useRef, useState } from 'react';
 import { type Corner, cornerNames, corners } from '../../core/corner.ts';
 import { partByNumber } from '../../core/job/index.ts';
 import { tyre, wheelHz } from '../../core/noise/index.ts';
+import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { type Status } from '../../core/verdict.ts';
 import {
   asTestResult,
   readSignals,
   type Traces,
   tracesFromRows,
   type WheelReading,
-} from '../../core/signals/index.ts';
-import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
-import { parseQuantity } from '../../core/units/index.ts';
-import { type Status } from '../../core/verdict.ts';
+} from '../../core/wheel-speed/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';

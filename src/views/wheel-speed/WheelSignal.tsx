@@ -1,7 +1,7 @@
 import type { Corner } from '../../core/corner.ts';
 import { cornerNames } from '../../core/corner.ts';
-import type { SignalKind, WheelReading } from '../../core/signals/index.ts';
 import { type Status } from '../../core/verdict.ts';
+import type { SignalKind, WheelReading } from '../../core/wheel-speed/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 
 export const kindWords: Record<SignalKind, string> = {

@@ -1,50 +1,11 @@
-import type { Bearing } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
 import type { PressFit, SeatKind } from '../fits/index.ts';
 import type { Band } from '../verdict.ts';
 import type { AdapterShape } from './kit.ts';
+import type { Picture } from './picture.ts';
 import type { windowRules } from './press.rules.ts';
 
-export const operations = [
-  'hub-out',
-  'bearing-out',
-  'bearing-in',
-  'hub-in',
-  'cartridge-out',
-  'cartridge-in',
-  'shaft-bearing-off',
-  'shaft-bearing-on',
-  'press-ring-on',
-  'shell-in',
-  'seal-in',
-  'first-ring-in',
-  'second-ring-in',
-  'outer-cup-in',
-  'inner-cup-in',
-  'stud-out',
-  'stud-in',
-] as const;
-export type Operation = (typeof operations)[number];
-
-export const operationNames: Record<Operation, string> = {
-  'hub-out': 'Press hub out of bearing',
-  'bearing-out': 'Press bearing out of knuckle',
-  'bearing-in': 'Press bearing into knuckle',
-  'hub-in': 'Press hub into bearing',
-  'cartridge-out': 'Draw cartridge out of knuckle',
-  'cartridge-in': 'Draw cartridge into knuckle',
-  'shaft-bearing-off': 'Press bearing off the shaft',
-  'shaft-bearing-on': 'Press bearing on to the shaft',
-  'press-ring-on': 'Press ring on to the shaft',
-  'shell-in': 'Press bearing shell into its bore',
-  'seal-in': 'Press seal into its bore',
-  'first-ring-in': 'Press outer bearing into hub',
-  'second-ring-in': 'Press inner bearing into hub',
-  'outer-cup-in': 'Press outer cup into hub',
-  'inner-cup-in': 'Press inner cup into hub',
-  'stud-out': 'Press wheel stud out',
-  'stud-in': 'Press wheel stud in',
-};
+import type { Operation } from './operations.ts';
 
 /** `lipMm` is the web of a hollow piece: its height less its recess. */
 export type Measure = 'outerMm' | 'innerMm' | 'heightMm' | 'hollowMm' | 'lipMm';
@@ -115,54 +76,6 @@ export interface Seat {
   /** Interference of a fixed seat, mm, and who says so. */
   tightMm?: Band;
   source?: string;
-}
-
-/** Radius from the axis and height down from the drawing's datum, mm. */
-export type Place = readonly [rMm: number, zMm: number];
-
-/** One body of the work in half section. */
-export interface Body {
-  key: string;
-  name: string;
-  size: string;
-  /** How its cut face is lined; `none` is drawn whole and only in the section. */
-  lining: 'outer' | 'inner' | 'knuckle' | 'hub' | 'bed' | 'seat' | 'none';
-  /** Outer and inner contour, top to bottom; a solid body's inner contour is empty. */
-  edge: readonly Place[];
-  bore: readonly Place[];
-  moves: boolean;
-  /** It houses the others: from outside it covers what is in it. */
-  houses?: boolean;
-  /** Where its number points; absent when the list does not name it. */
-  tag?: Place;
-}
-
-/** What a stroke looks like before anything has moved. */
-export interface Picture {
-  bodies: readonly Body[];
-  /** A double-row bearing, drawn with its rows and seals from its upper face. */
-  bearing?: {
-    of: Bearing;
-    topMm: number;
-    moves: boolean;
-    encoderUp?: boolean | undefined;
-    missingInner?: 'upper' | 'lower';
-    /** Its name in the list of the stack, where no body stands for it. */
-    name?: string;
-  };
-  /** Single balls or rollers. */
-  rolling?: readonly { r: number; z: number; radius: number; moves: boolean }[];
-  /** Heights of the face that is pushed, of the face that is carried, and of the leading edge. */
-  pusherAtMm: number;
-  supportAtMm: number;
-  leadMm: number;
-  /** A stretch between two heights where nothing changes, left out with break lines. */
-  cut?: readonly [number, number];
-  /** Way of the force through each part. */
-  ways: Partial<Record<PartNode, readonly { at: Place; moves: boolean }[]>>;
-  /** Lowest point of the work and greatest radius at the end of the stroke. */
-  lowestMm: number;
-  radiusMm: number;
 }
 
 /** All that one stroke asks, from the parts alone. */

@@ -17,7 +17,7 @@ import {
   lastBook,
   outcomeOf,
   outcomesFrom,
-} from '../db/books.ts';
+} from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
 import { leadByPin, people } from './people.ts';
 import { type FieldFault, invalid, notFound, Problem } from './problem.ts';

@@ -1,0 +1,41 @@
+/** The strokes of the press, by what they do. */
+export const operations = [
+  'hub-out',
+  'bearing-out',
+  'bearing-in',
+  'hub-in',
+  'cartridge-out',
+  'cartridge-in',
+  'shaft-bearing-off',
+  'shaft-bearing-on',
+  'press-ring-on',
+  'shell-in',
+  'seal-in',
+  'first-ring-in',
+  'second-ring-in',
+  'outer-cup-in',
+  'inner-cup-in',
+  'stud-out',
+  'stud-in',
+] as const;
+export type Operation = (typeof operations)[number];
+
+export const operationNames: Record<Operation, string> = {
+  'hub-out': 'Press hub out of bearing',
+  'bearing-out': 'Press bearing out of knuckle',
+  'bearing-in': 'Press bearing into knuckle',
+  'hub-in': 'Press hub into bearing',
+  'cartridge-out': 'Draw cartridge out of knuckle',
+  'cartridge-in': 'Draw cartridge into knuckle',
+  'shaft-bearing-off': 'Press bearing off the shaft',
+  'shaft-bearing-on': 'Press bearing on to the shaft',
+  'press-ring-on': 'Press ring on to the shaft',
+  'shell-in': 'Press bearing shell into its bore',
+  'seal-in': 'Press seal into its bore',
+  'first-ring-in': 'Press outer bearing into hub',
+  'second-ring-in': 'Press inner bearing into hub',
+  'outer-cup-in': 'Press outer cup into hub',
+  'inner-cup-in': 'Press inner cup into hub',
+  'stud-out': 'Press wheel stud out',
+  'stud-in': 'Press wheel stud in',
+};
