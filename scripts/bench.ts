@@ -3,14 +3,14 @@
  * Needs a built server (npm run build).
  */
 import FFT from 'fft.js';
-import { execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { execFileSync,spawn } from 'node:child_process';
+import { mkdtempSync,rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
-import { drawChain, type FitChain } from '../src/core/fits/index.ts';
-import { indexParts, type PartQuery, searchParts } from '../src/core/matching/index.ts';
+import { drawChain,type FitChain } from '../src/core/fits/index.ts';
+import { indexParts,type PartQuery,searchParts } from '../src/core/matching/index.ts';
 import {
   analyse,
   bandBinsFor,
@@ -22,12 +22,12 @@ import {
   decodeWav,
   encodeWav,
 } from '../src/core/noise/index.ts';
-import { type Adapter, type Bench, judgePiece, solve } from '../src/core/press/index.ts';
+import { type Adapter,type Bench,judgePiece,solve } from '../src/core/press/index.ts';
 import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
-import { exampleBenches, nearSizes, piece } from '../tests/example.ts';
+import { exampleBenches,nearSizes,piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
-import { confusion, drawDrive } from './bench-ear.ts';
+import { confusion,drawDrive } from './bench-ear.ts';
 import { strokes } from './bench-strokes.ts';
 
 let missed = 0;
@@ -80,7 +80,7 @@ const tap = (label: string) => `new Promise((resolve) => {
   const target = [...document.querySelectorAll('dialog .drawer button')].find((b) => b.getAttribute('aria-label').startsWith('${label}'));
   const t = performance.now();
   target.click();
-  const look = () => document.querySelectorAll('.stack .k')[1].textContent.includes('${label}')
+  const look = () => document.querySelectorAll('.stack .from-kit')[1].textContent.includes('${label}')
     ? requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - t)))
     : requestAnimationFrame(look);
   look();
@@ -327,7 +327,7 @@ try {
 
   const taps: number[] = [];
   for (let i = 0; i < 9; i++) {
-    await page.locator('.stack .k').nth(1).click();
+    await page.locator('.stack .from-kit').nth(1).click();
     const name = i % 2 === 0 ? 'Sleeve 44' : 'Pusher ring 75';
     taps.push(await page.evaluate<number>(tap(name)));
     await page.waitForTimeout(120);

@@ -1,5 +1,5 @@
 import type { CornerRecord } from '../src/core/corner-record.ts';
-import { plainBook } from '../src/core/diagnosis/index.ts';
+import { plainTables } from '../src/core/diagnosis/index.ts';
 import { type JobContext, type JobNow, project } from '../src/core/job/index.ts';
 import type { Choices, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
 import { exampleWork, piece } from './example.ts';
@@ -53,7 +53,7 @@ export const context = (
   presses: [{ id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 }],
   instruments: [{ id: 'gauge', name: 'gauge', doubtMm: 0.003 }],
   wrenches: [],
-  book: plainBook,
+  tables: plainTables,
 });
 
 let seq = 0;

@@ -1,9 +1,9 @@
 import { asc, desc, eq, gte } from 'drizzle-orm';
 import type { Edits, Outcome } from '../core/diagnosis/index.ts';
 import type { Db } from './open.ts';
-import { books, outcomes } from './schema.ts';
+import { likelihoodTables, outcomes } from './schema.ts';
 
-export interface BookRow {
+export interface TablesRow {
   version: number;
   commandId: string;
   edits: Edits;
@@ -13,20 +13,24 @@ export interface BookRow {
   atMs: number;
 }
 
-const toBook = (r: typeof books.$inferSelect): BookRow => ({
+const toTables = (r: typeof likelihoodTables.$inferSelect): TablesRow => ({
   ...r,
   edits: JSON.parse(r.edits) as Edits,
 });
 
 /** Versions of the tables, newest first. */
-export const allBooks = async (db: Db): Promise<BookRow[]> =>
-  (await db.select().from(books).orderBy(desc(books.version))).map(toBook);
-export async function lastBook(db: Db): Promise<BookRow | undefined> {
-  const [row] = await db.select().from(books).orderBy(desc(books.version)).limit(1);
-  return row && toBook(row);
+export const allTables = async (db: Db): Promise<TablesRow[]> =>
+  (await db.select().from(likelihoodTables).orderBy(desc(likelihoodTables.version))).map(toTables);
+export async function lastTables(db: Db): Promise<TablesRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(likelihoodTables)
+    .orderBy(desc(likelihoodTables.version))
+    .limit(1);
+  return row && toTables(row);
 }
-export const insertBook = (db: Db, row: Omit<BookRow, 'version'>) =>
-  db.insert(books).values({ ...row, edits: JSON.stringify(row.edits) });
+export const insertTables = (db: Db, row: Omit<TablesRow, 'version'>) =>
+  db.insert(likelihoodTables).values({ ...row, edits: JSON.stringify(row.edits) });
 
 export const outcomesFrom = async (db: Db, fromMs: number): Promise<Outcome[]> =>
   (

@@ -111,7 +111,7 @@ export const outcomes = sqliteTable('outcomes', {
 });
 
 /** Versions of the likelihood tables, append-only: a lead's edits whole, and from when outcomes count. */
-export const books = sqliteTable(
+export const likelihoodTables = sqliteTable(
   'books',
   {
     version: integer('version').primaryKey({ autoIncrement: true }),

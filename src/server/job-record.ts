@@ -14,7 +14,7 @@ import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { upcastSnapshot } from './snapshot.ts';
 import { store } from './store.ts';
-import { bookNow } from './tables.ts';
+import { tablesNow } from './tables.ts';
 
 /** Times are kept in UTC and shown in the shop's zone. */
 export const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -49,7 +49,7 @@ async function contextOf(
     presses: await list('presses'),
     instruments: await list('instruments'),
     wrenches: await list('wrenches'),
-    book: await bookNow(db),
+    tables: await tablesNow(db),
     ...(procedure ? { procedure } : {}),
   };
 }

@@ -47,7 +47,6 @@ import { ramStream } from './ram.ts';
 import { store } from './store.ts';
 import { indicatorStream } from './streams.ts';
 import {
-  bookView,
   CountResetSchema,
   editTable,
   jobLessons,
@@ -55,6 +54,7 @@ import {
   restoreTable,
   TableEditSchema,
   TableRestoreSchema,
+  tablesView,
 } from './tables.ts';
 import { signals, SignalsSchema, TakeSchema, takeSignals } from './wheel-speed.ts';
 
@@ -288,7 +288,7 @@ export const routes: readonly Route[] = [
     '/api/tables',
     'The likelihood tables: edits, counts of confirmed outcomes, versions',
     {},
-    () => bookView(),
+    () => tablesView(),
   ),
   route(
     'POST',

@@ -1,22 +1,22 @@
 import { type Static, Type } from '@sinclair/typebox';
 import {
-  type Book,
   countsOf,
   type Edits,
   lessonsOf,
+  type LikelihoodTables,
   type Outcome,
-  plainBook,
+  plainTables,
   rowFault,
   testById,
 } from '../core/diagnosis/index.ts';
 import { closed, Id, Text, Uuid } from '../core/schemas/common.ts';
 import {
-  allBooks,
-  type BookRow,
-  insertBook,
-  lastBook,
+  allTables,
+  insertTables,
+  lastTables,
   outcomeOf,
   outcomesFrom,
+  type TablesRow,
 } from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
 import { leadByPin, people } from './people.ts';
@@ -50,40 +50,41 @@ export const TableRestoreSchema = closed({
 });
 export const CountResetSchema = closed({ ...Signed, ...seen });
 
-const bookAt = async (db: Db, row: BookRow | undefined): Promise<Book> => {
+const tablesAt = async (db: Db, row: TablesRow | undefined): Promise<LikelihoodTables> => {
   const outcomes = await outcomesFrom(db, row?.countFromMs ?? 0);
   return {
     version: row?.version ?? 0,
-    edits: row?.edits ?? plainBook.edits,
+    edits: row?.edits ?? plainTables.edits,
     counts: countsOf(outcomes),
     outcomes: outcomes.length,
   };
 };
 
 /** The tables as they stand. */
-export const bookNow = async (db: Db): Promise<Book> => bookAt(db, await lastBook(db));
+export const tablesNow = async (db: Db): Promise<LikelihoodTables> =>
+  tablesAt(db, await lastTables(db));
 
-export async function bookView() {
+export async function tablesView() {
   const { db } = await store();
-  const all = await allBooks(db);
+  const all = await allTables(db);
   return {
-    book: await bookAt(db, all[0]),
+    tables: await tablesAt(db, all[0]),
     countFromMs: all[0]?.countFromMs ?? 0,
     people: await people(),
     versions: all.map(({ version, reason, byId, atMs }) => ({ version, reason, byId, atMs })),
   };
 }
-export type BookView = Awaited<ReturnType<typeof bookView>>;
+export type TablesView = Awaited<ReturnType<typeof tablesView>>;
 
 /** Writes a further version, if the one that was seen still stands. A repeat of the same command is done once. */
 async function turn(
   input: { id: string; byId: string; pin: string; reason: string; version: number },
-  next: (now: BookRow | undefined, all: BookRow[]) => { edits: Edits; countFromMs: number },
-): Promise<BookView> {
+  next: (now: TablesRow | undefined, all: TablesRow[]) => { edits: Edits; countFromMs: number },
+): Promise<TablesView> {
   const { db, writes } = await store();
   await leadByPin(db, input.byId, input.pin);
   await writes.run(async () => {
-    const all = await allBooks(db);
+    const all = await allTables(db);
     if (all.some((b) => b.commandId === input.id)) return;
     const now = all[0];
     if ((now?.version ?? 0) !== input.version)
@@ -94,7 +95,7 @@ async function turn(
         [{ field: 'version', reason: 'Stale.' }],
         { version: now?.version ?? 0 },
       );
-    await insertBook(db, {
+    await insertTables(db, {
       ...next(now, all),
       commandId: input.id,
       reason: input.reason,
@@ -102,10 +103,10 @@ async function turn(
       atMs: Date.now(),
     });
   });
-  return bookView();
+  return tablesView();
 }
 
-export async function editTable(b: Static<typeof TableEditSchema>): Promise<BookView> {
+export async function editTable(b: Static<typeof TableEditSchema>): Promise<TablesView> {
   const t = testById(b.testId);
   if (!t) throw notFound('test', b.testId);
   const faults = Object.entries(b.rows).flatMap(([key, row]): FieldFault[] => {
@@ -119,7 +120,7 @@ export async function editTable(b: Static<typeof TableEditSchema>): Promise<Book
   }));
 }
 
-export const restoreTable = (b: Static<typeof TableRestoreSchema>): Promise<BookView> =>
+export const restoreTable = (b: Static<typeof TableRestoreSchema>): Promise<TablesView> =>
   turn(b, (now, all) => {
     const old = all.find((x) => x.version === b.restore);
     if (!old && b.restore !== 0) throw notFound('version', String(b.restore));
@@ -127,7 +128,7 @@ export const restoreTable = (b: Static<typeof TableRestoreSchema>): Promise<Book
   });
 
 /** Outcomes so far count no more; they stay on record. */
-export const resetCounts = (b: Static<typeof CountResetSchema>): Promise<BookView> =>
+export const resetCounts = (b: Static<typeof CountResetSchema>): Promise<TablesView> =>
   turn(b, (now) => ({ edits: now?.edits ?? {}, countFromMs: Date.now() }));
 
 /** What a signed job taught the tables: each row before and after, against the tables without it. */
@@ -135,11 +136,11 @@ export async function jobLessons(jobId: string) {
   const { db } = await store();
   const own = await outcomeOf(db, jobId);
   if (!own) return { lessons: [] };
-  const row = await lastBook(db);
+  const row = await lastTables(db);
   const others = (await outcomesFrom(db, row?.countFromMs ?? 0)).filter(
     (o: Outcome) => o.jobNumber !== own.outcome.jobNumber,
   );
-  const before: Book = {
+  const before: LikelihoodTables = {
     version: row?.version ?? 0,
     edits: row?.edits ?? {},
     counts: countsOf(others),

@@ -26,7 +26,7 @@ export function Field({
       <span>{label}</span>
       <span className="box">
         <input value={text} onChange={(e) => onText(e.target.value)} inputMode={inputMode} />
-        {unit && <span className="un">{unit}</span>}
+        {unit && <span className="unit-name">{unit}</span>}
         {children}
       </span>
       <span className="say">{fault ?? ''}</span>

@@ -8,7 +8,7 @@ export const verdictWords: Record<Status, string> = { good: 'Good', check: 'Chec
 export function VerdictShape({ status, size = 24 }: { status: Status; size?: number }) {
   return (
     <svg
-      className={`vs ${status}`}
+      className={`verdict-shape ${status}`}
       width={size}
       height={size}
       viewBox="0 0 28 28"
@@ -16,20 +16,20 @@ export function VerdictShape({ status, size = 24 }: { status: Status; size?: num
     >
       {status === 'good' && (
         <>
-          <circle className="ln" cx="14" cy="14" r="11.5" />
-          <circle className="fl" cx="14" cy="14" r="5.5" />
+          <circle className="shape-line" cx="14" cy="14" r="11.5" />
+          <circle className="shape-fill" cx="14" cy="14" r="5.5" />
         </>
       )}
       {status === 'check' && (
         <>
-          <path className="fl" d="M14 1v26L1 14z" />
-          <path className="ln" d="M14 1.8L26.2 14 14 26.2 1.8 14z" />
+          <path className="shape-fill" d="M14 1v26L1 14z" />
+          <path className="shape-line" d="M14 1.8L26.2 14 14 26.2 1.8 14z" />
         </>
       )}
       {status === 'stop' && (
         <>
-          <rect className="fl" x="1.5" y="1.5" width="25" height="25" />
-          <path className="kn" d="M7.5 7.5l13 13M20.5 7.5l-13 13" />
+          <rect className="shape-fill" x="1.5" y="1.5" width="25" height="25" />
+          <path className="shape-knock" d="M7.5 7.5l13 13M20.5 7.5l-13 13" />
         </>
       )}
     </svg>
@@ -38,7 +38,7 @@ export function VerdictShape({ status, size = 24 }: { status: Status; size?: num
 
 export function VerdictWord({ status, size = 20 }: { status: Status; size?: number }) {
   return (
-    <span className={`vd ${status}`}>
+    <span className={`verdict-line ${status}`}>
       <VerdictShape status={status} size={size} />
       <b>{verdictWords[status]}</b>
     </span>
@@ -56,20 +56,20 @@ const wheels: Record<Corner, readonly [number, number]> = {
 export function CornerGlyph({ corner, height = 54 }: { corner: JobCorner; height?: number }) {
   return (
     <svg
-      className="cg"
+      className="corner-glyph"
       width={(height * 36) / 54}
       height={height}
       viewBox="0 0 36 54"
       role="img"
       aria-label={cornerNames[corner]}
     >
-      <path className="cl" d="M18 0v54M2 15.5h32M2 41.5h32" />
-      <path className="bd" d="M12.5 4h11l3.5 5v40l-3 2.5h-12l-3-2.5v-40z" />
+      <path className="centre-line" d="M18 0v54M2 15.5h32M2 41.5h32" />
+      <path className="car-body" d="M12.5 4h11l3.5 5v40l-3 2.5h-12l-3-2.5v-40z" />
       <path className="nose" d="M14.5 13.5l3.5-5 3.5 5z" />
       {(Object.keys(wheels) as Corner[]).map((c) => (
         <rect
           key={c}
-          className={`wh${c === corner ? ' on' : ''}`}
+          className={`wheel${c === corner ? ' is-on' : ''}`}
           x={wheels[c][0]}
           y={wheels[c][1]}
           width="6"
@@ -95,11 +95,17 @@ export function BearingMark({ mark, small = false }: { mark: Mark; small?: boole
       ? `M${mid - arm} ${y - arm}l${2 * arm} ${2 * arm}M${mid + arm} ${y - arm}l${-2 * arm} ${2 * arm}`
       : `M${mid} ${y - arm}v${2 * arm}M${mid - arm} ${y}h${2 * arm}`;
   return (
-    <svg className={`bs ${mark}`} width={w} height={h} viewBox={`0 0 ${w} ${h}`} aria-hidden="true">
-      <rect className="sq up" x="3" y="2" width={s} height={s} />
-      <path className="cr up" d={cross(2 + s / 2)} />
-      <rect className="sq lo" x="3" y={lower} width={s} height={s} />
-      <path className="cr lo" d={cross(lower + s / 2)} />
+    <svg
+      className={`bearing-mark ${mark}`}
+      width={w}
+      height={h}
+      viewBox={`0 0 ${w} ${h}`}
+      aria-hidden="true"
+    >
+      <rect className="mark-square upper" x="3" y="2" width={s} height={s} />
+      <path className="mark-cross upper" d={cross(2 + s / 2)} />
+      <rect className="mark-square lower" x="3" y={lower} width={s} height={s} />
+      <path className="mark-cross lower" d={cross(lower + s / 2)} />
       {mark === 'blocked' && <path className="strike" d={`M0 ${h * 0.7}L${w} ${h * 0.3}`} />}
     </svg>
   );
@@ -108,7 +114,7 @@ export function BearingMark({ mark, small = false }: { mark: Mark; small?: boole
 export function Logo() {
   return (
     <svg className="logo" width="34" height="34" viewBox="0 0 40 40" aria-hidden="true">
-      <path className="cl" d="M0 20h40" />
+      <path className="centre-line" d="M0 20h40" />
       <rect x="11" y="2" width="14" height="14" />
       <rect x="11" y="24" width="14" height="14" />
       <path d="M18 5v8M14 9h8M18 27v8M14 31h8M4 17h28M4 23h28M32 17v6" />

@@ -26,7 +26,7 @@ export function VerdictLines({ verdicts }: { verdicts: readonly Verdict[] }) {
         <li key={v.rule + (v.role ?? '') + sentence(v)} className="line-v">
           <VerdictShape status={v.status} size={22} />
           <span>
-            <span className="vh">{verdictWords[v.status]}: </span>
+            <span className="visually-hidden">{verdictWords[v.status]}: </span>
             <RuleLink said={v} />
           </span>
         </li>
@@ -55,7 +55,7 @@ export function Frame({
       {status && (
         <span>
           <VerdictShape status={status} size={20} />
-          <span className="vh">{verdictWords[status]}</span>
+          <span className="visually-hidden">{verdictWords[status]}</span>
         </span>
       )}
     </span>
@@ -206,7 +206,7 @@ export function Dialog({
       <div className="dlg">
         <header>
           <h2>{title}</h2>
-          <button type="button" className="btn q small" onClick={onClose} aria-label="Close">
+          <button type="button" className="btn quiet small" onClick={onClose} aria-label="Close">
             <X aria-hidden="true" />
           </button>
         </header>

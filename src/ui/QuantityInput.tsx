@@ -52,7 +52,7 @@ export function QuantityInput({
           aria-describedby={`${id}-say`}
           autoFocus={autoFocus}
         />
-        <span className="un">{coreUnit(dimension)}</span>
+        <span className="unit-name">{coreUnit(dimension)}</span>
       </div>
       <div className="say" id={`${id}-say`} role={wrong ? 'alert' : undefined}>
         {wrong ? (

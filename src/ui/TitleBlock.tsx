@@ -13,7 +13,7 @@ function NightBay() {
     keepCookie('ts-theme', night ? 'day' : 'night');
   };
   return (
-    <button type="button" className="nb" onClick={toggle}>
+    <button type="button" className="night-bay" onClick={toggle}>
       <svg viewBox="0 0 20 20" aria-hidden="true">
         <circle cx="10" cy="10" r="8.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
         <path d="M10 1.5a8.5 8.5 0 0 0 0 17z" fill="currentColor" />
@@ -26,7 +26,7 @@ function NightBay() {
 /** The head strip: mark of the house, what the sheet is about, cells, night bay. */
 export function TitleBlock({ children }: { children?: ReactNode }) {
   return (
-    <header className="tb">
+    <header className="title-block">
       <a className="brand" href="/" title="To the floor">
         <Logo />
         <span>True Spindle</span>

@@ -32,7 +32,8 @@ async function jobAtDiagnose(page: Page): Promise<string> {
   await go(page, `/jobs/${id}/diagnose`);
   return id;
 }
-const leader = async (page: Page) => Number(await page.locator('svg.sb text.pc.top').textContent());
+const leader = async (page: Page) =>
+  Number(await page.locator('svg.suspect-bar text.percent.top').textContent());
 
 it('decides a case with three tests', async () => {
   const { page } = await tablet(browser);

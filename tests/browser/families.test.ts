@@ -33,12 +33,12 @@ it('pumps an axle bearing home on its shaft, then its ring, and tells why a shor
   await button(page, /^3\s*Bearing/u).click();
   await shows(page, /Force runs through the inner ring/u);
   // A sleeve that is too short says so at the place where it is wrong.
-  await page.locator('.stack .k', { hasText: 'Long sleeve 42' }).click();
+  await page.locator('.stack .from-kit', { hasText: 'Long sleeve 42' }).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /^Sleeve 41:/u })
     .click();
-  await page.locator('svg.dr .why', { hasText: 'meets the shaft’s end' }).waitFor();
+  await page.locator('svg.drawing .why', { hasText: 'meets the shaft’s end' }).waitFor();
   await button(page, /^Use the best stack/u).click();
   await button(page, /^Glasses on/u).click();
   await button(page, /^Pump/u).click();
@@ -72,13 +72,13 @@ it('draws a cartridge with half-shells and a forcing screw, its force read from 
   await button(page, /^4\s*Cartridge/u).click();
   await shows(page, /Force runs through the outer ring/u);
   // A whole ring does not get behind the flange.
-  await page.locator('.stack .k', { hasText: 'Half-shells 154' }).click();
+  await page.locator('.stack .from-kit', { hasText: 'Half-shells 154' }).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /^Pusher ring 75:/u })
     .click();
   await shows(page, /Stop/u);
-  await page.locator('svg.dr .why').first().waitFor();
+  await page.locator('svg.drawing .why').first().waitFor();
   await button(page, /^Use the best stack/u).click();
   await button(page, /^Glasses on/u).click();
   await page.getByLabel('Travel', { exact: true }).fill('38');

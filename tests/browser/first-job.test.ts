@@ -24,8 +24,8 @@ async function gauge(
     await page.waitForFunction(
       () => (document.querySelector('.gauge input') as HTMLInputElement).value === '',
     );
-    await page.locator('svg.dr text.far', { hasText: /^\d/u }).waitFor();
-    await page.locator('svg.dr .live').waitFor();
+    await page.locator('svg.drawing text.far', { hasText: /^\d/u }).waitFor();
+    await page.locator('svg.drawing .live').waitFor();
   }
 }
 
@@ -41,12 +41,12 @@ async function recordStroke(page: Page, label: string, depth?: string): Promise<
 }
 
 async function pick(page: Page, row: string, piece: string): Promise<void> {
-  await page.locator('.stack .k', { hasText: row }).click();
+  await page.locator('.stack .from-kit', { hasText: row }).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: new RegExp(`^${piece}:`, 'u') })
     .click();
-  await page.locator('.stack .k', { hasText: piece }).waitFor();
+  await page.locator('.stack .from-kit', { hasText: piece }).waitFor();
 }
 
 async function steps(page: Page): Promise<void> {
@@ -177,7 +177,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   // Wrong adapter: Stop, with the reason and the way on.
   await pick(page, 'Old outer ring 76', 'Sleeve 44');
   await shows(page, /Stop.*Balls carry.*is Good/u);
-  expect(await page.locator('svg.dr .bad').count()).toBe(1);
+  expect(await page.locator('svg.drawing .bad').count()).toBe(1);
   await button(page, /^Use the best stack/u).click();
   await shows(page, /Good.*Force runs through the outer ring/u);
   await page.reload();
@@ -230,7 +230,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
       await field.fill('0.03');
       await row.getByRole('button', { name: 'Record' }).click();
     } else await row.getByRole('button', { name: 'Right', exact: true }).click();
-    await row.locator('.vs').first().waitFor();
+    await row.locator('.verdict-shape').first().waitFor();
   }
   await page.getByLabel(/Distance on the clock/u).fill('54 900 mi');
   await button(page, 'Sign off').click();

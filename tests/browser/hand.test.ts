@@ -28,10 +28,10 @@ it('takes a piece drawn on to the axis, says while it hangs there what it would 
   await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2, { steps: 8 });
   await page.locator('.hand-word.is-stop').waitFor();
   // While it hangs there the drawing says where it is wrong.
-  await page.locator('svg.dr .why', { hasText: /rests on the inner ring/u }).waitFor();
+  await page.locator('svg.drawing .why', { hasText: /rests on the inner ring/u }).waitFor();
   await page.mouse.up();
   await page.locator('.call.is-stop', { hasText: /Balls carry .*dents of about/u }).waitFor();
-  expect(await page.locator('.stack .k').nth(1).textContent()).toContain('Sleeve 44');
+  expect(await page.locator('.stack .from-kit').nth(1).textContent()).toContain('Sleeve 44');
   await button(page, /^Use the best stack/u).click();
   await page.locator('.call:not(.is-stop)').first().waitFor();
   // By keys: pick up, go down the axis, lay.

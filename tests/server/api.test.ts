@@ -439,13 +439,13 @@ describe('likelihood tables', () => {
       ),
     ).toEqual(['rows.bearing:here']);
     const first = await turn('edit', row);
-    expect(first.json.book).toMatchObject({
+    expect(first.json.tables).toMatchObject({
       version: 1,
       edits: { spring: { 'bearing:here': [0.1, 0.5, 0.4] } },
     });
     expect((await turn('edit', row)).status).toBe(409);
     const back = await turn('restore', { version: 1, restore: 0 });
-    expect(back.json.book).toMatchObject({ version: 2, edits: {} });
+    expect(back.json.tables).toMatchObject({ version: 2, edits: {} });
     expect(back.json.versions.map((v: Json) => v.version)).toEqual([2, 1]);
   });
   it('count a signed job whose bearing was read on the bench, say what it taught, and begin anew', async () => {
@@ -456,8 +456,8 @@ describe('likelihood tables', () => {
       (l: Json) => l.testId === 'spring' && l.key === 'bearing:here',
     );
     expect(spring.after[2]).toBeGreaterThan(spring.before[2]);
-    expect((await ask('GET', '/api/tables')).json.book.outcomes).toBe(1);
-    expect((await turn('reset-counts', { version: 2 })).json.book).toMatchObject({
+    expect((await ask('GET', '/api/tables')).json.tables.outcomes).toBe(1);
+    expect((await turn('reset-counts', { version: 2 })).json.tables).toMatchObject({
       version: 3,
       outcomes: 0,
       counts: {},

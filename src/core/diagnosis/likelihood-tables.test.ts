@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   ageWeight,
-  type Book,
   countsOf,
   judge,
   learnt,
   lessonsOf,
+  type LikelihoodTables,
   type Outcome,
-  plainBook,
+  plainTables,
   rowFault,
   rowsOf,
   testById,
@@ -30,7 +30,7 @@ const outcome = (n: number, result = 'gritty'): Outcome => ({
     { testId: 'rock', place: 'RF', skipped: true },
   ],
 });
-const bookOf = (list: Outcome[], edits: Book['edits'] = {}): Book => ({
+const tablesOf = (list: Outcome[], edits: LikelihoodTables['edits'] = {}): LikelihoodTables => ({
   version: 0,
   edits,
   counts: countsOf(list),
@@ -46,9 +46,9 @@ describe('tables that learn', () => {
   });
 
   it('move a row as a Dirichlet mean does: (20 p + n) ÷ (20 + N) (Dirichlet–multinomial, textbook; from memory)', () => {
-    const after = rowsOf(testsOf(bookOf([outcome(1), outcome(2)])).find((t) => t.id === 'spring')!)[
-      'bearing:here'
-    ]!;
+    const after = rowsOf(
+      testsOf(tablesOf([outcome(1), outcome(2)])).find((t) => t.id === 'spring')!,
+    )['bearing:here']!;
     [0.14, 0.5, 0.36].forEach((p, i) =>
       expect(after[i]).toBeCloseTo((20 * p + (i === 2 ? 2 : 0)) / 22, 12),
     );
@@ -90,17 +90,17 @@ describe('tables that learn', () => {
     const before = judge('front', undefined, results).suspects.find(
       (s) => s.id === 'bearing-RF',
     )!.probability;
-    const taught = testsOf(bookOf(Array.from({ length: 30 }, (_, i) => outcome(i, 'smooth'))));
+    const taught = testsOf(tablesOf(Array.from({ length: 30 }, (_, i) => outcome(i, 'smooth'))));
     expect(
       judge('front', undefined, results, { tables: taught }).suspects.find(
         (s) => s.id === 'bearing-RF',
       )!.probability,
     ).toBeGreaterThan(before * 1.5);
-    expect(testsOf(plainBook)).toBe(tests);
+    expect(testsOf(plainTables)).toBe(tests);
   });
 
   it('say what one job taught, as the difference it made', () => {
-    const first = bookOf([outcome(1)]);
+    const first = tablesOf([outcome(1)]);
     const lesson = lessonsOf(first, outcome(2)).find(
       (l) => l.testId === 'spring' && l.key === 'bearing:here',
     )!;
@@ -108,7 +108,7 @@ describe('tables that learn', () => {
       rowsOf(testsOf(first).find((t) => t.id === 'spring')!)['bearing:here'],
     );
     expect(lesson.after).toEqual(
-      rowsOf(testsOf(bookOf([outcome(1), outcome(2)])).find((t) => t.id === 'spring')!)[
+      rowsOf(testsOf(tablesOf([outcome(1), outcome(2)])).find((t) => t.id === 'spring')!)[
         'bearing:here'
       ],
     );

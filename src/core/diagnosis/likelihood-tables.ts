@@ -17,7 +17,7 @@ export interface Outcome {
 export type Counts = Readonly<Record<string, Readonly<Record<string, readonly number[]>>>>;
 
 /** Tables as the shop has them now. */
-export interface Book {
+export interface LikelihoodTables {
   version: number;
   edits: Edits;
   counts: Counts;
@@ -25,7 +25,7 @@ export interface Book {
   outcomes: number;
 }
 
-export const plainBook: Book = { version: 0, edits: {}, counts: {}, outcomes: 0 };
+export const plainTables: LikelihoodTables = { version: 0, edits: {}, counts: {}, outcomes: 0 };
 
 /** A written row counts as many cases as this before an outcome is added (judgement). */
 export const writtenWorth = 20;
@@ -101,32 +101,32 @@ export function learnt(
   return [now, Math.sqrt(Math.max(spread ** 2 / 4, square - now ** 2))];
 }
 
-let last: { book: Book; tests: readonly TestKind[] } | undefined;
-const same = (a: Book, b: Book) =>
+let last: { tables: LikelihoodTables; tests: readonly TestKind[] } | undefined;
+const same = (a: LikelihoodTables, b: LikelihoodTables) =>
   a.version === b.version &&
   a.outcomes === b.outcomes &&
   JSON.stringify([a.edits, a.counts]) === JSON.stringify([b.edits, b.counts]);
 
 /** The tests with the shop's figures in place of ours. The last book is kept, so that its models are too. */
-export function testsOf(book: Book): readonly TestKind[] {
-  if (book.version === 0 && book.outcomes === 0) return tests;
-  if (last && same(last.book, book)) return last.tests;
+export function testsOf(tables: LikelihoodTables): readonly TestKind[] {
+  if (tables.version === 0 && tables.outcomes === 0) return tests;
+  if (last && same(last.tables, tables)) return last.tests;
   const made = tests.map((t): TestKind => {
     const rows = Object.fromEntries(
       Object.entries(rowsOf(t)).map(([key, row]) => [
         key,
-        learnt(t, book.edits[t.id]?.[key] ?? row, book.counts[t.id]?.[key]),
+        learnt(t, tables.edits[t.id]?.[key] ?? row, tables.counts[t.id]?.[key]),
       ]),
     );
     return (t.numeric ? { ...t, bells: rows } : { ...t, rows }) as TestKind;
   });
-  last = { book, tests: made };
+  last = { tables, tests: made };
   return made;
 }
 
 /** What one outcome changes: the rows it falls into, before and after. */
 export function lessonsOf(
-  book: Book,
+  tables: LikelihoodTables,
   outcome: Outcome,
 ): {
   testId: string;
@@ -137,14 +137,14 @@ export function lessonsOf(
 }[] {
   const cause = suspectsFor(outcome.layout).find((s) => s.id === outcome.suspectId);
   if (!cause) return [];
-  const before = testsOf(book);
+  const before = testsOf(tables);
   return outcome.results.flatMap((result) => {
     const t = before.find((x) => x.id === result.testId);
     const one = t && countsOf([{ ...outcome, results: [result] }])[t.id];
     if (!t || !one) return [];
     const key = Object.keys(one)[0]!;
-    const row = book.edits[t.id]?.[key] ?? rowsOf(testById(t.id)!)[key]!;
-    const count = book.counts[t.id]?.[key];
+    const row = tables.edits[t.id]?.[key] ?? rowsOf(testById(t.id)!)[key]!;
+    const count = tables.counts[t.id]?.[key];
     return [
       {
         testId: t.id,

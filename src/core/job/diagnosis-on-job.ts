@@ -12,7 +12,7 @@ export const historyOf = (unit: UnitRecord): UnitHistory => ({
 /** The diagnosis of a job as it stands, on the shop's own tables and the unit's history. */
 export const judgementOf = once(({ ctx, state, choices }): Judgement =>
   judge(ctx.unit.layout, state.complaint, state.results, {
-    tables: testsOf(ctx.book),
+    tables: testsOf(ctx.tables),
     history: historyOf(ctx.unit),
     without: choices.diagnose?.value.without ?? [],
   }),

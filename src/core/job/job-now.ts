@@ -1,6 +1,6 @@
 import { type CornerRecord } from '../corner-record.ts';
 import { corners, type JobCorner } from '../corner.ts';
-import type { Book } from '../diagnosis/index.ts';
+import type { LikelihoodTables } from '../diagnosis/index.ts';
 import type { Instrument } from '../fits/index.ts';
 import type { CataloguePart } from '../matching/index.ts';
 import type { Adapter, Press } from '../press/index.ts';
@@ -20,7 +20,7 @@ export interface JobContext {
   wrenches: Wrench[];
   procedure?: Procedure;
   /** The likelihood tables as the shop keeps them. */
-  book: Book;
+  tables: LikelihoodTables;
 }
 
 /**

@@ -52,7 +52,7 @@ export function FamilySection({
   const h = 2 * (s.r + edge) * scale;
   return (
     <svg
-      className={`dr famsec${small ? ' small' : ''}`}
+      className={`drawing famsec${small ? ' small' : ''}`}
       viewBox={`0 0 ${w.toFixed(0)} ${h.toFixed(0)}`}
       role="img"
       aria-label={label}

@@ -66,12 +66,12 @@ export function ForceStrip({
           y1="0"
           y2="0"
         >
-          <stop offset="0" className="r1" />
-          <stop offset=".2" className="r2" />
-          <stop offset=".42" className="r3" />
-          <stop offset=".66" className="r4" />
-          <stop offset=".85" className="r5" />
-          <stop offset="1" className="r5" />
+          <stop offset="0" className="spread-1" />
+          <stop offset=".2" className="spread-2" />
+          <stop offset=".42" className="spread-3" />
+          <stop offset=".66" className="spread-4" />
+          <stop offset=".85" className="spread-5" />
+          <stop offset="1" className="spread-5" />
         </linearGradient>
       </defs>
       {last ? (
@@ -81,11 +81,11 @@ export function ForceStrip({
           </text>
           <text className="far" x="568" y={ry + 80}>
             {f.value}
-            <tspan className="u" dx="8">
+            <tspan className="unit" dx="8">
               kN
             </tspan>
           </text>
-          <text className="n2" x="570" y={ry + 106}>
+          <text className="figure-small" x="570" y={ry + 106}>
             {f.other}
           </text>
           <text className="cap" x="778" y={ry + 20}>
@@ -93,11 +93,11 @@ export function ForceStrip({
           </text>
           <text className="mid" x="776" y={ry + 54}>
             {t.value}
-            <tspan className="u3" dx="5">
+            <tspan className="unit-small" dx="5">
               mm
             </tspan>
           </text>
-          <text className="n2" x="778" y={ry + 80}>
+          <text className="figure-small" x="778" y={ry + 80}>
             {t.other}
           </text>
         </>
@@ -118,7 +118,7 @@ export function ForceStrip({
       {Array.from({ length: Math.floor(axis / step) + 1 }, (_, i) => i * step).map((v) => (
         <g key={v}>
           <path className="gax" d={`M${X(v)} ${Y(0)}V${Y(r.travelMm) + 12}`} />
-          <text className="n" x={X(v)} y={Y(0) - 18} textAnchor="middle">
+          <text className="figure" x={X(v)} y={Y(0) - 18} textAnchor="middle">
             {v}
             {v + step > axis ? ' kN' : ''}
           </text>
@@ -127,7 +127,7 @@ export function ForceStrip({
       {Array.from({ length: Math.floor(r.travelMm / every) + 1 }, (_, i) => i * every).map((v) => (
         <g key={v}>
           <path className="gtk" d={`M${x1} ${Y(v)}h6`} />
-          <text className="n" x={x1 + 10} y={Y(v) + 5}>
+          <text className="figure" x={x1 + 10} y={Y(v) + 5}>
             {v}
             {v === 0 ? ' mm' : ''}
           </text>
@@ -157,7 +157,7 @@ export function ForceStrip({
           <path className="prj seatl" d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`} />
           <text x={x0} y={Y(r.travelMm) + 28}>
             Seat at{' '}
-            <tspan className="n">
+            <tspan className="figure">
               {r.travelMm.toFixed(1)} ± {seatToleranceMm} mm
             </tspan>
           </text>
@@ -178,7 +178,7 @@ export function ForceStrip({
             d={`M640 ${Y(last.travelMm)}V${Y(r.travelMm)}`}
           />
           <text
-            className="n bl bgp"
+            className="figure text-blue bgp"
             x="632"
             y={(Y(last.travelMm) + Y(r.travelMm)) / 2 + 6}
             textAnchor="end"
@@ -209,7 +209,7 @@ function Capacity({
     <g>
       <text className="cap" x={x0} y={y}>
         Needs{' '}
-        <tspan className="n">
+        <tspan className="figure">
           {forceKn.low.toFixed(0)}–{forceKn.high.toFixed(0)} kN
         </tspan>
         , {basis}
@@ -221,7 +221,12 @@ function Capacity({
       {ticks.map((v) => (
         <g key={v}>
           <path className="gtk" d={`M${X(v)} ${y + 28}v7`} />
-          <text className="n" x={X(v)} y={y + 51} textAnchor={anchorAt(v, 0, press.capacityKn)}>
+          <text
+            className="figure"
+            x={X(v)}
+            y={y + 51}
+            textAnchor={anchorAt(v, 0, press.capacityKn)}
+          >
             {v}
           </text>
         </g>

@@ -30,7 +30,7 @@ export function PartDims({ f }: { f: Frame }) {
               className="extl"
               d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`}
             />
-            <text className="n bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">
+            <text className="figure bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">
               {b.name} {b.size}
             </text>
           </g>

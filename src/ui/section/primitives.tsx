@@ -61,7 +61,7 @@ export function Defs({ id }: { id: string }) {
             patternTransform={`rotate(${angle})`}
           >
             <rect width={pitch} height={pitch} className="face" />
-            <path d={`M0 0V${pitch}`} className="h" strokeWidth=".9" />
+            <path d={`M0 0V${pitch}`} className="hatch-stroke" strokeWidth=".9" />
           </pattern>
         );
       })}
@@ -78,7 +78,7 @@ export function Defs({ id }: { id: string }) {
         markerHeight="7"
         markerUnits="userSpaceOnUse"
       >
-        <circle className="ah" cx="4" cy="4" r="3" />
+        <circle className="arrow-head" cx="4" cy="4" r="3" />
       </marker>
     </defs>
   );
@@ -114,7 +114,7 @@ export function Dim({
         d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
       />
       <text
-        className={`n bgp${blue ? ' bl' : ''}`}
+        className={`figure bgp${blue ? ' text-blue' : ''}`}
         x={upright ? mx - 8 : mx}
         y={upright ? my + 5 : my + 5}
         textAnchor={upright ? 'end' : 'middle'}

@@ -30,9 +30,14 @@ export function CarAbove({
     },
   });
   return (
-    <svg className="dr car" viewBox="0 0 280 560" role="radiogroup" aria-label="Where is it heard?">
+    <svg
+      className="drawing car"
+      viewBox="0 0 280 560"
+      role="radiogroup"
+      aria-label="Where is it heard?"
+    >
       <path className="axis" d="M140 8V556M30 118H250M30 424H250" />
-      <path className="ah" d="M140 2l5 14h-10z" />
+      <path className="arrow-head" d="M140 2l5 14h-10z" />
       <text x="152" y="16">
         nose
       </text>
@@ -58,7 +63,7 @@ export function CarAbove({
               rx="3"
             />
             <text
-              className="n b"
+              className="figure strong"
               x={x < 140 ? x - 28 : x + 44}
               y={y - 4}
               textAnchor={x < 140 ? 'start' : 'end'}
@@ -71,7 +76,7 @@ export function CarAbove({
       })}
       <g {...target('unknown', 'Cannot tell')}>
         <rect className="frame-z" x="86" y="268" width="108" height="70" />
-        <text className="b" x="140" y="308" textAnchor="middle">
+        <text className="strong" x="140" y="308" textAnchor="middle">
           Cannot tell
         </text>
       </g>

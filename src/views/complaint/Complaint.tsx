@@ -210,7 +210,7 @@ function Likely({ said }: { said: Said }) {
             {heard.map((c) => (
               <tr key={c.label}>
                 <td>{c.label}</td>
-                <td className="n">→ {c.points}</td>
+                <td className="figure">→ {c.points}</td>
               </tr>
             ))}
           </tbody>

@@ -70,12 +70,12 @@ export function SpeedBand({ starts, peaks, gone, onChange }: Props) {
             </>
           )}
         </p>
-        <svg ref={svg} className="dr" viewBox="0 0 580 160">
+        <svg ref={svg} className="drawing" viewBox="0 0 580 160">
           <path className="gtk" d={`M${left} 112H${left + width + 20}`} />
           {[0, 20, 40, 60, 80, 100, 120, 140].map((v) => (
             <g key={v}>
               <path className="gtk" d={`M${x(v)} 112v8`} />
-              <text className="n" x={x(v)} y="140" textAnchor="middle">
+              <text className="figure" x={x(v)} y="140" textAnchor="middle">
                 {v}
                 {v === 140 ? ' km/h' : ''}
               </text>
@@ -113,7 +113,7 @@ export function SpeedBand({ starts, peaks, gone, onChange }: Props) {
                 y={r.y - 12}
                 textAnchor={r.part === 'startsKmh' ? 'end' : 'start'}
               >
-                {r.label} <tspan className="n b">{r.value ?? ''}</tspan>
+                {r.label} <tspan className="figure strong">{r.value ?? ''}</tspan>
               </text>
             </g>
           ))}

@@ -208,7 +208,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
           {state.diagnosis && !namesBearing(state.diagnosis.suspectId) && !state.closed && (
             <button
               type="button"
-              className="btn q"
+              className="btn quiet"
               onClick={() =>
                 send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })
               }

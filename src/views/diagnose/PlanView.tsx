@@ -14,7 +14,7 @@ export function PlanView({ suspects }: { suspects: readonly RankedSuspect[] }) {
     suspects.filter((s) => s.corner === c).reduce((a, s) => a + s.probability, 0);
   return (
     <svg
-      className="dr planview"
+      className="drawing planview"
       viewBox="0 0 170 312"
       role="img"
       aria-label={corners.map((c) => `${c} ${Math.round(share(c) * 100)} per cent`).join(', ')}
@@ -34,7 +34,7 @@ export function PlanView({ suspects }: { suspects: readonly RankedSuspect[] }) {
             <rect className="out f-paper thin2" x={x} y={y} width="26" height="64" />
             <rect className="f-blue" x={x} y={y + 64 - h} width="26" height={h} />
             <text
-              className="n b"
+              className="figure strong"
               x={x < 85 ? x + 32 : x - 6}
               y={y + 28}
               textAnchor={x < 85 ? 'start' : 'end'}

@@ -20,7 +20,12 @@ export function Suspects({
   const other = shown.slice(5).reduce((a, b) => a + b, 0);
   const rowY = (i: number) => (i === 0 ? 34 : 74 + 40 * i);
   return (
-    <svg className="dr sb" viewBox="0 0 760 322" role="group" aria-label="Suspects by probability">
+    <svg
+      className="drawing suspect-bar"
+      viewBox="0 0 760 322"
+      role="group"
+      aria-label="Suspects by probability"
+    >
       <defs>
         <pattern
           id="sb1"
@@ -31,7 +36,7 @@ export function Suspects({
           className="bluep"
         >
           <rect width="6" height="6" className="face" />
-          <path d="M0 0V6" className="h" strokeWidth=".9" />
+          <path d="M0 0V6" className="hatch-stroke" strokeWidth=".9" />
         </pattern>
         <pattern
           id="sb2"
@@ -41,13 +46,13 @@ export function Suspects({
           patternTransform="rotate(-45)"
         >
           <rect width="6" height="6" className="face" />
-          <path d="M0 0V6" className="h" strokeWidth=".9" />
+          <path d="M0 0V6" className="hatch-stroke" strokeWidth=".9" />
         </pattern>
       </defs>
       {[0, 20, 40, 60, 80, 100].map((v) => (
         <g key={v}>
           <path className={v === 0 ? 'gtk' : 'gax'} d={`M${x(v / 100)} 26V298`} />
-          <text className="n" x={x(v / 100)} y="316" textAnchor="middle">
+          <text className="figure" x={x(v / 100)} y="316" textAnchor="middle">
             {v}
             {v === 100 ? ' %' : ''}
           </text>
@@ -62,7 +67,7 @@ export function Suspects({
         return (
           <g
             key={s.id}
-            className={`sus${s.id === about ? ' on' : ''}`}
+            className={`sus${s.id === about ? ' is-on' : ''}`}
             role="button"
             tabIndex={0}
             aria-pressed={s.id === about}
@@ -72,11 +77,11 @@ export function Suspects({
             }}
           >
             <rect x="0" y={rowY(i) - 6} width="756" height={h + 12} className="hit" />
-            <text className={`nm${i === 0 ? ' top' : ''}`} x="0" y={rowY(i) + h / 2 + 6}>
+            <text className={`name${i === 0 ? ' top' : ''}`} x="0" y={rowY(i) + h / 2 + 6}>
               {s.name}
             </text>
             <rect
-              className={i === 0 ? 'bx' : 'bo'}
+              className={i === 0 ? 'bar-box' : 'bar-outline'}
               fill={`url(#${i === 0 ? 'sb1' : 'sb2'})`}
               x={left}
               y={rowY(i)}
@@ -87,7 +92,7 @@ export function Suspects({
               <path className="was" d={`M${x(s.before)} ${rowY(i) - 3}v${h + 6}`} />
             )}
             <text
-              className={`pc${i === 0 ? ' top' : ''}`}
+              className={`percent${i === 0 ? ' top' : ''}`}
               x="738"
               y={rowY(i) + h / 2 + (i === 0 ? 15 : 8)}
             >
@@ -99,18 +104,18 @@ export function Suspects({
           </g>
         );
       })}
-      <text className="nm" x="0" y="290">
+      <text className="name" x="0" y="290">
         Other
       </text>
       <rect
-        className="bo"
+        className="bar-outline"
         fill="url(#sb2)"
         x={left}
         y="276"
         width={Math.max(1, (width * other) / 100)}
         height="18"
       />
-      <text className="pc" x="738" y="292">
+      <text className="percent" x="738" y="292">
         {other}
       </text>
       <text x="742" y="292">

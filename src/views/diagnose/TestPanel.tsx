@@ -56,7 +56,7 @@ export function TestPanel({
         <ul className="answers">
           {test.results.map((r, i) => (
             <li key={r.id}>
-              <button type="button" className="btn q" onClick={() => record({ result: r.id })}>
+              <button type="button" className="btn quiet" onClick={() => record({ result: r.id })}>
                 <span>{r.name}</span>
                 <em className="num">{goes(i)}</em>
               </button>
@@ -64,7 +64,11 @@ export function TestPanel({
           ))}
         </ul>
       )}
-      <button type="button" className="btn q small skip" onClick={() => record({ skipped: true })}>
+      <button
+        type="button"
+        className="btn quiet small skip"
+        onClick={() => record({ skipped: true })}
+      >
         Could not do it, or not sure
       </button>
     </section>
@@ -126,7 +130,7 @@ function Numeric({
               </span>
               <span className="box">
                 <input value={text} onChange={(e) => set(e.target.value)} inputMode="decimal" />
-                <span className="un">{unit}</span>
+                <span className="unit-name">{unit}</span>
               </span>
             </label>
           ) : (
@@ -154,7 +158,7 @@ function Numeric({
         held={heldAgainst(view, test.id, place)}
         limited={test.id in limitFields}
       />
-      <button type="submit" className="btn q">
+      <button type="submit" className="btn quiet">
         {sides.length === 1 ? 'Record' : 'Record both'}
       </button>
     </form>
@@ -209,7 +213,7 @@ function Running({
   return (
     <>
       <svg
-        className="dr w-full"
+        className="drawing w-full"
         viewBox="0 0 318 50"
         role="img"
         aria-label={value === undefined ? 'no reading yet' : `${value.toFixed(digits)} ${unit}`}
@@ -218,7 +222,7 @@ function Running({
         {ticks.map((t) => (
           <g key={t}>
             <path className="gtk" d={`M${x(t)} 24v7`} />
-            <text className="n" x={x(t)} y="46" textAnchor={anchorAt(t, from, to)}>
+            <text className="figure" x={x(t)} y="46" textAnchor={anchorAt(t, from, to)}>
               {from < 0 && t !== 0
                 ? `${t < 0 ? 'right' : 'left'} ${Math.abs(t)}`
                 : t.toFixed(unit === 'mm' ? 1 : 0)}{' '}
@@ -233,7 +237,7 @@ function Running({
         {held.other && <path className="was" d={`M${x(held.other.value)} 4V24`} />}
       </svg>
       {limited && (
-        <p className={over ? 'vd stop' : 'cap'} aria-live="polite">
+        <p className={over ? 'verdict-line stop' : 'cap'} aria-live="polite">
           {over && <VerdictShape status="stop" size={18} />}
           <span className="num">
             {held.limit

@@ -228,9 +228,9 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
                 aria-valuemax={100}
                 aria-valuenow={Math.round(ear.share * 100)}
               >
-                <rect className="fi" x="0" y="1" width={100 * ear.share} height="8" />
+                <rect className="bar-fill" x="0" y="1" width={100 * ear.share} height="8" />
                 <rect
-                  className="fr"
+                  className="bar-frame"
                   x=".6"
                   y="1"
                   width="98.8"
@@ -238,7 +238,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
                   vectorEffect="non-scaling-stroke"
                 />
               </svg>
-              <button type="button" className="btn q small w-full mt-2" onClick={ear.cancel}>
+              <button type="button" className="btn quiet small w-full mt-2" onClick={ear.cancel}>
                 Cancel
               </button>
             </section>
@@ -271,7 +271,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
                     onChange={(e) => setAt(e.target.value)}
                     inputMode="decimal"
                   />
-                  <span className="un">s</span>
+                  <span className="unit-name">s</span>
                 </span>
               </label>
             </div>
@@ -317,11 +317,15 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           </section>
           <section>
             <div className="pair-in">
-              <button type="button" className="btn q small" onClick={() => file.current?.click()}>
+              <button
+                type="button"
+                className="btn quiet small"
+                onClick={() => file.current?.click()}
+              >
                 <Upload aria-hidden="true" />
                 WAV file
               </button>
-              <button type="button" className="btn q small" onClick={mic}>
+              <button type="button" className="btn quiet small" onClick={mic}>
                 {recording ? (
                   <>
                     <Square aria-hidden="true" />
@@ -339,7 +343,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
               ref={file}
               type="file"
               accept=".wav,audio/wav,audio/x-wav"
-              className="vh"
+              className="visually-hidden"
               aria-label="WAV file"
               tabIndex={-1}
               onChange={(e) => {
@@ -360,7 +364,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           <section className="stand-in">
             <h2>Stand-in microphone</h2>
             <Choices name="Made-up fault" value={fault} onValue={setFault} options={faults} />
-            <button type="button" className="btn q small w-full mt-2" onClick={standIn}>
+            <button type="button" className="btn quiet small w-full mt-2" onClick={standIn}>
               Hear a made-up drive
             </button>
           </section>

@@ -24,13 +24,13 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   return (
     <div className="frame floor">
       <TitleBlock>
-        <div className="c job">
+        <div className="cell job">
           <p>
             <b>{first.shop}</b>
             <span>{dayTime(now, first.timeZone)}</span>
           </p>
         </div>
-        <div className="c person">
+        <div className="cell person">
           <WhoPick people={first.people} who={who} onWho={setWho} />
         </div>
       </TitleBlock>
@@ -42,7 +42,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           <p>
             <span>{waiting.length} waiting on a clock</span>
             {stopped.length > 0 && (
-              <span className="vd stop">
+              <span className="verdict-line stop">
                 <VerdictShape status="stop" size={18} />
                 {stopped.length} stopped
               </span>
@@ -50,13 +50,13 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           </p>
         </div>
         <div className="two">
-          <a className="btn q" href="/rules">
+          <a className="btn quiet" href="/rules">
             Rules
           </a>
-          <a className="btn q" href="/parts">
+          <a className="btn quiet" href="/parts">
             Parts
           </a>
-          <a className="btn q" href="/kit">
+          <a className="btn quiet" href="/kit">
             Kit
           </a>
           <button type="button" className="btn main" onClick={() => setStarting(true)}>
@@ -72,7 +72,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
             <li key={s}>{stationNames[s]}</li>
           ))}
         </ol>
-        <div className="do">
+        <div className="next-action">
           <span className="pl-4">Next action</span>
           <span className="pl-[14px]">Clock</span>
         </div>
@@ -91,7 +91,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           ))}
         </ol>
       )}
-      <section className="re" aria-label="Rechecks">
+      <section className="rechecks" aria-label="Rechecks">
         <div>
           <h2>Recheck due</h2>
           <p className="cap">
@@ -117,7 +117,7 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
     <li className="row">
       <a className="who" href={href}>
         <CornerGlyph corner={r.corner} height={62} />
-        <span className="un">{r.fleetNo}</span>
+        <span className="unit-name">{r.fleetNo}</span>
         <span className="what">
           <b>{r.complaint}</b>
           <span>{r.unitName}</span>
@@ -132,14 +132,14 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
           {r.spine.map((m, i) => (
             <li key={m.station} className={`${m.mark}${i < built ? ' built' : ''}`}>
               <BearingMark mark={m.mark} small />
-              <span className="vh">
+              <span className="visually-hidden">
                 {stationNames[m.station]}: {m.mark}
               </span>
             </li>
           ))}
         </ol>
       </div>
-      <div className="do">
+      <div className="next-action">
         <a className="next" href={href}>
           <p>
             <b>{r.next.short}</b>
@@ -149,7 +149,7 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
           </p>
           <ArrowRight aria-hidden="true" />
         </a>
-        <div className="tm">
+        <div className="timers">
           {blocked ? (
             <>
               <VerdictWord status="stop" size={24} />
@@ -183,9 +183,9 @@ function Clock({ r, now }: { r: FloorRow; now: number }) {
       </b>
       <span>{timer.label}</span>
       <svg className="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-        <rect className="fi" x="0" y="1" width={100 * share} height="8" />
+        <rect className="bar-fill" x="0" y="1" width={100 * share} height="8" />
         <rect
-          className="fr"
+          className="bar-frame"
           x=".6"
           y="1"
           width="98.8"
@@ -204,12 +204,12 @@ function Recheck({ r }: { r: FloorRow }) {
   const left = both(dueKm - drivenKm, 'distance');
   const x = (v: number) => 4 + 202 * Math.min(1.25, v / dueKm);
   return (
-    <a className="it" href={`/jobs/${r.id}/card`}>
+    <a className="item" href={`/jobs/${r.id}/card`}>
       <CornerGlyph corner={r.corner} height={58} />
       <p>
         <b>Unit {r.fleetNo}</b>
         {over ? (
-          <span className="vd check">
+          <span className="verdict-line check">
             <VerdictShape status="check" size={16} />
             Check: due now
           </span>
@@ -219,12 +219,17 @@ function Recheck({ r }: { r: FloorRow }) {
           </span>
         )}
       </p>
-      <p className="k">
+      <p className="from-kit">
         {km.value} km<small>/ {km.other} driven</small>
       </p>
-      <svg className="km" viewBox="0 0 260 20" preserveAspectRatio="none" aria-hidden="true">
+      <svg
+        className="recheck-gauge"
+        viewBox="0 0 260 20"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
         <path d={`M4 15H256M4 9v10M${x(dueKm)} 2v17`} />
-        <path className={`v${over ? ' over' : ''}`} d={`M4 11H${x(drivenKm)}`} />
+        <path className={`value${over ? ' over' : ''}`} d={`M4 11H${x(drivenKm)}`} />
       </svg>
     </a>
   );

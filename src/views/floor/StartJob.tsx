@@ -64,7 +64,7 @@ export function StartJob({
         />
       </section>
       {fault && (
-        <p className="vd stop" role="alert">
+        <p className="verdict-line stop" role="alert">
           <VerdictShape status="stop" size={20} />
           {fault}
         </p>

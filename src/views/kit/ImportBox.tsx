@@ -62,7 +62,7 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
           {said.rest && (
             <button
               type="button"
-              className="btn q small mt-2"
+              className="btn quiet small mt-2"
               onClick={() =>
                 send(
                   `/api/import/${kind}/rest`,
@@ -80,11 +80,11 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
       )}
       <section>
         <h2>Import and export</h2>
-        <label className="btn q small import-btn" aria-busy={busy}>
+        <label className="btn quiet small import-btn" aria-busy={busy}>
           {busy ? 'Reading…' : 'CSV or JSON file'}
           <input
             type="file"
-            className="vh"
+            className="visually-hidden"
             accept=".csv,.json,text/csv,application/json"
             onChange={(e) => {
               const f = e.target.files?.[0];

@@ -58,13 +58,13 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
   return (
     <div className="frame kit-frame">
       <TitleBlock>
-        <div className="c job">
+        <div className="cell job">
           <p>
             <b>{shop}</b>
             <span>Adapter kit, {tools.length} presses, rams and screws</span>
           </p>
         </div>
-        <div className="c person">
+        <div className="cell person">
           <WhoPick people={people} who={who} onWho={setWho} />
         </div>
       </TitleBlock>
@@ -76,7 +76,7 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
             <span>One scale, half-sections by inside diameter</span>
           </p>
         </div>
-        <a className="btn q" href="/">
+        <a className="btn quiet" href="/">
           Floor
         </a>
       </div>

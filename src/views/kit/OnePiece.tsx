@@ -41,13 +41,13 @@ export function OnePiece({
       </p>
       {p.retired ? (
         <>
-          <p className="vd stop">
+          <p className="verdict-line stop">
             <VerdictShape status="stop" size={20} />
             Retired: {p.retired}
           </p>
           <button
             type="button"
-            className="btn q small"
+            className="btn quiet small"
             onClick={() => keep(inUse, `${p.name} is in use again.`)}
           >
             Use it again
@@ -77,11 +77,11 @@ export function OnePiece({
                 maxLength={200}
               />
             </label>
-            <button type="submit" className={`btn q small${why.trim() ? '' : ' notyet'}`}>
+            <button type="submit" className={`btn quiet small${why.trim() ? '' : ' notyet'}`}>
               Retire
             </button>
           </form>
-          <button type="button" className="btn q small" onClick={copy}>
+          <button type="button" className="btn quiet small" onClick={copy}>
             Copy
           </button>
         </>

@@ -40,7 +40,7 @@ export function Shelf({
               <span className="num">
                 {p.outerMm} × {p.innerMm || '–'} × {p.heightMm}
               </span>
-              {p.retired && <span className="vh">retired</span>}
+              {p.retired && <span className="visually-hidden">retired</span>}
             </button>
           </li>
         );

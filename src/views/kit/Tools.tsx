@@ -63,7 +63,7 @@ export function Tools({
                     : ''}
                 </span>
               </td>
-              <td className="n">
+              <td className="figure">
                 <b>{p.capacityKn}</b> kN
               </td>
             </tr>

@@ -108,7 +108,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
                               {c.maker} {c.number}, {c.sizeText}
                             </span>
                           </td>
-                          <td className="n">
+                          <td className="figure">
                             {c.stock > 0 ? (
                               <>
                                 <b>{c.stock}</b> in stock
@@ -154,7 +154,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
           {missing.length > 1 && (
             <button
               type="button"
-              className="btn q small"
+              className="btn quiet small"
               onClick={async () => {
                 for (const i of missing)
                   await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState });

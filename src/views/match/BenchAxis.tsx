@@ -20,7 +20,7 @@ const stateName = (s: ItemState | undefined) =>
 /** Filled in hand, half in the store, open on order, dashed not ordered. */
 export function ItemMark({ state = 'not-ordered' }: { state?: ItemState | undefined }) {
   return (
-    <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true" className="im">
+    <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true" className="image">
       <rect
         x="1.500"
         y="1.500"
@@ -56,7 +56,12 @@ export function BenchAxis({
   const order = [...new Set(items.map((i) => i.blocksText))];
   const stepX = (b: string) => 70 + order.indexOf(b) * (740 / Math.max(1, order.length - 1));
   return (
-    <svg className="dr bench" viewBox="0 0 880 560" role="group" aria-label="Parts the job uses up">
+    <svg
+      className="drawing bench"
+      viewBox="0 0 880 560"
+      role="group"
+      aria-label="Parts the job uses up"
+    >
       <Defs id={marks.id} />
       <text className="cap" x="0" y="16">
         outboard
@@ -90,10 +95,10 @@ export function BenchAxis({
             </g>
             <path className="extl" d={`M${colX(i)} 232v28`} />
             <circle className="bal" cx={colX(i)} cy="274" r="14" />
-            <text className="n b" x={colX(i)} y="279" textAnchor="middle">
+            <text className="figure strong" x={colX(i)} y="279" textAnchor="middle">
               {i + 1}
             </text>
-            <text className="b" x={colX(i)} y="312" textAnchor="middle" fontSize="16">
+            <text className="strong" x={colX(i)} y="312" textAnchor="middle" fontSize="16">
               {item.name}
             </text>
             <Wrapped text={text} x={colX(i)} y={333} />
@@ -107,29 +112,29 @@ export function BenchAxis({
         );
       })}
       <path className="thin" d="M0 396H880" />
-      <text className="b bgp" x="0" y="418">
+      <text className="strong bgp" x="0" y="418">
         What waits for it
       </text>
       <path className="axis" d="M0 480H880" />
       {order.map((b) => {
         const stop = stopsAt.some((s) => s?.blocksText === b);
         return (
-          <g key={b} className={`bs ${stop ? 'blocked' : 'todo'}`}>
-            <rect className="sq" x={stepX(b) - 8} y="456" width="16" height="16" />
-            <rect className="sq" x={stepX(b) - 8} y="488" width="16" height="16" />
+          <g key={b} className={`bearing-mark ${stop ? 'blocked' : 'todo'}`}>
+            <rect className="mark-square" x={stepX(b) - 8} y="456" width="16" height="16" />
+            <rect className="mark-square" x={stepX(b) - 8} y="488" width="16" height="16" />
             <path
-              className="cr"
+              className="mark-cross"
               d={
                 stop
                   ? `M${stepX(b) - 4} 460l8 8m0-8l-8 8M${stepX(b) - 4} 492l8 8m0-8l-8 8`
                   : `M${stepX(b)} 459v10m-5-5h10M${stepX(b)} 491v10m-5-5h10`
               }
             />
-            <text className={stop ? 'st' : ''} x={stepX(b)} y="528" textAnchor="middle">
+            <text className={stop ? 'text-stop' : ''} x={stepX(b)} y="528" textAnchor="middle">
               {b}
             </text>
             {stop && (
-              <text className="st" x={stepX(b)} y="548" textAnchor="middle">
+              <text className="text-stop" x={stepX(b)} y="548" textAnchor="middle">
                 Stop: not here
               </text>
             )}
@@ -155,7 +160,7 @@ function Wrapped({ text, x, y }: { text: string; x: number; y: number }) {
   const words = text.split(' ');
   const cut = text.length <= 18 ? words.length : Math.ceil(words.length / 2);
   return (
-    <text className="n" x={x} y={y} textAnchor="middle">
+    <text className="figure" x={x} y={y} textAnchor="middle">
       {words.slice(0, cut).join(' ')}
       {cut < words.length && (
         <tspan x={x} dy="17">

@@ -15,7 +15,7 @@ export function BenchEntry({ onDone }: { onDone: () => void }) {
           <li key={r.id}>
             <button
               type="button"
-              className="btn q"
+              className="btn quiet"
               onClick={async () => {
                 if (
                   await send('test-recorded', {

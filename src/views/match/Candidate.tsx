@@ -73,7 +73,7 @@ export function Candidate({
       ? ` ${sizeOf(c.part, key as DimensionId) ?? ''}`
       : '';
   return (
-    <article className={chosen ? 'on' : ''}>
+    <article className={chosen ? 'is-on' : ''}>
       <p>
         <b>
           {c.part.maker} {c.part.number}

@@ -111,7 +111,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
             <MainAction label="On to measuring" onAct={onNext} />
             <button
               type="button"
-              className="btn q"
+              className="btn quiet"
               onClick={() => {
                 setAnswers({});
                 setAsking(true);
@@ -241,12 +241,12 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
             onAct={() => name(top.code)}
           />
           {given.length > 0 ? (
-            <button type="button" className="btn q" onClick={back}>
+            <button type="button" className="btn quiet" onClick={back}>
               Back
             </button>
           ) : (
             known && (
-              <button type="button" className="btn q" onClick={() => setAsking(false)}>
+              <button type="button" className="btn quiet" onClick={() => setAsking(false)}>
                 Leave
               </button>
             )

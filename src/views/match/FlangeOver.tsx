@@ -35,7 +35,7 @@ export function FlangeOver({
     Array.from({ length: n }, (_, i) => <circle key={i} className={cls} {...at(n, i, d)} r={r} />);
   return (
     <svg
-      className="dr oon"
+      className="drawing oon"
       viewBox="0 0 540 440"
       role="img"
       aria-label={`Flange of ${part.number}: ${f.bolts} bolts on ${f.boltCircleMm} mm, pilot ${f.pilotMm} mm`}
@@ -72,7 +72,7 @@ export function FlangeOver({
       )}
       {read.circle !== undefined &&
         holes(Math.max(1, Math.round(read.bolts ?? f.bolts)), read.circle, 'old-line', 5 * u)}
-      <text className="b" x="4" y="18">
+      <text className="strong" x="4" y="18">
         From behind
       </text>
       {[
@@ -86,7 +86,7 @@ export function FlangeOver({
           <text x="424" y={300 + 26 * i}>
             {name}
           </text>
-          <text className="n b" x="540" y={300 + 26 * i} textAnchor="end">
+          <text className="figure strong" x="540" y={300 + 26 * i} textAnchor="end">
             {o ?? '?'} / {n ?? '?'}
           </text>
         </g>

@@ -82,7 +82,7 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
                     <td>
                       {c.part.maker} {c.part.number}
                     </td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{c.score}</b>
                     </td>
                   </tr>

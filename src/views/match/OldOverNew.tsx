@@ -68,7 +68,7 @@ export function OldOverNew({
   };
   return (
     <svg
-      className="dr oon"
+      className="drawing oon"
       viewBox={`0 0 540 ${Math.round(bottom + 64)}`}
       role="img"
       aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}
@@ -140,7 +140,7 @@ export function OldOverNew({
         d={`M${x(-o.outerMm)} 60H${x(o.outerMm)}`}
       />
       <text
-        className={`n b bgp${lit === 'outerMm' ? ' bl' : ''}`}
+        className={`figure strong bgp${lit === 'outerMm' ? ' text-blue' : ''}`}
         x={ax}
         y="66"
         textAnchor="middle"
@@ -154,7 +154,7 @@ export function OldOverNew({
         d={`M${x(-o.boreMm)} ${bottom + 38}H${x(o.boreMm)}`}
       />
       <text
-        className={`n b bgp${lit === 'boreMm' ? ' bl' : ''}`}
+        className={`figure strong bgp${lit === 'boreMm' ? ' text-blue' : ''}`}
         x={ax}
         y={bottom + 44}
         textAnchor="middle"
@@ -168,14 +168,14 @@ export function OldOverNew({
         d={`M${x(o.outerMm) + 36} ${top}V${top + o.widthMm * u}`}
       />
       <text
-        className={`n b bgp${lit === 'widthMm' ? ' bl' : ''}`}
+        className={`figure strong bgp${lit === 'widthMm' ? ' text-blue' : ''}`}
         x={x(o.outerMm) + 36}
         y={(top + bottom) / 2}
         textAnchor="middle"
       >
         {figure('widthMm', '')}
       </text>
-      <text className="b" x="4" y="18">
+      <text className="strong" x="4" y="18">
         {any ? 'Old over new' : 'The new part'}
       </text>
       <text className="cap" x={x(-part.outerMm / 2) - 8} y={top + 6} textAnchor="end">

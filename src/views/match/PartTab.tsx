@@ -164,7 +164,11 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
             {list.length === 0 && <p className="note">No {kindNames[kind]} near this size.</p>}
           </section>
           <section>
-            <button type="button" className="btn q small w-full" onClick={() => setEntering(true)}>
+            <button
+              type="button"
+              className="btn quiet small w-full"
+              onClick={() => setEntering(true)}
+            >
               A part from outside the catalogue
             </button>
           </section>
@@ -217,8 +221,8 @@ function Points({ c }: { c: Comparison }) {
       <thead>
         <tr>
           <th>{partInShort(p)}</th>
-          <th className="n">old</th>
-          <th className="n">new</th>
+          <th className="figure">old</th>
+          <th className="figure">new</th>
           <th />
         </tr>
       </thead>
@@ -226,8 +230,8 @@ function Points({ c }: { c: Comparison }) {
         {dimensionsOf(old.kind).map((d) => (
           <tr key={d}>
             <td>{dimensionNames[d]}</td>
-            <td className="n">{size(meanOf(old.readings[d]), isCount(d))}</td>
-            <td className="n">
+            <td className="figure">{size(meanOf(old.readings[d]), isCount(d))}</td>
+            <td className="figure">
               <b>{size(sizeOf(p, d), isCount(d))}</b>
             </td>
             <td>
@@ -243,8 +247,8 @@ function Points({ c }: { c: Comparison }) {
                 {pointNames[id]}
                 {id === 'seals' ? ', out / in' : ''}
               </td>
-              <td className="n">{o}</td>
-              <td className="n">
+              <td className="figure">{o}</td>
+              <td className="figure">
                 <b>{n}</b>
               </td>
               <td>
@@ -262,7 +266,7 @@ function Points({ c }: { c: Comparison }) {
         <tr>
           <td>Like the old one</td>
           <td />
-          <td className="n">
+          <td className="figure">
             <b>{c.score}</b> of 100
           </td>
           <td />
@@ -308,7 +312,7 @@ function SearchBox({
   return (
     <section>
       <form className="search-box" onSubmit={go}>
-        <label className="vh" htmlFor="part-search">
+        <label className="visually-hidden" htmlFor="part-search">
           Look in the catalogue
         </label>
         <input
@@ -318,7 +322,7 @@ function SearchBox({
           value={text}
           onChange={(e) => setText(e.target.value)}
         />
-        <button type="submit" className="btn q small" aria-label="Look in the catalogue">
+        <button type="submit" className="btn quiet small" aria-label="Look in the catalogue">
           <Search aria-hidden="true" />
         </button>
       </form>

@@ -197,7 +197,7 @@ function StandInIndicator({
   return (
     <button
       type="button"
-      className="btn q small"
+      className="btn quiet small"
       onClick={() => indicator.read(from, (mm) => onRead(mm.toFixed(3)))}
     >
       {indicator.now === undefined

@@ -76,13 +76,13 @@ export default function Catalogue({
   return (
     <div className="frame kit-frame">
       <TitleBlock>
-        <div className="c job">
+        <div className="cell job">
           <p>
             <b>{shop}</b>
             <span>Catalogue, {count} parts</span>
           </p>
         </div>
-        <div className="c person">
+        <div className="cell person">
           <WhoPick people={people} who={who} onWho={setWho} />
         </div>
       </TitleBlock>
@@ -99,7 +99,7 @@ export default function Catalogue({
             </span>
           </p>
         </div>
-        <a className="btn q" href="/">
+        <a className="btn quiet" href="/">
           Floor
         </a>
       </div>

@@ -114,7 +114,7 @@ export function CornerAssembly({
       : steps.every((s) => !done.includes(s)) && !steps.includes('soak'));
   return (
     <svg
-      className="dr assembly"
+      className="drawing assembly"
       viewBox="0 0 640 372"
       role="img"
       aria-label={`One corner in section; ${
@@ -130,7 +130,7 @@ export function CornerAssembly({
         const on = p.steps.includes(lit);
         const gone = off(p.steps) ? 'off' : '';
         return (
-          <g key={p.id} className={`asm ${on ? 'on' : gone}`}>
+          <g key={p.id} className={`asm ${on ? 'is-on' : gone}`}>
             {p.draw(on ? marks.fill('pusher') : marks.fill('knuckle'))}
           </g>
         );

@@ -121,7 +121,7 @@ function Body() {
                 type="button"
                 role="radio"
                 aria-checked={r.id === plan.route}
-                className={r.id === plan.route ? 'on' : ''}
+                className={r.id === plan.route ? 'is-on' : ''}
                 onClick={() => set(r.id, waits)}
               >
                 <b>{r.name}</b>
@@ -169,7 +169,7 @@ function Body() {
                 {Object.entries(ctx.unit.fasteners).map(([k, f]) => (
                   <tr key={k}>
                     <td>{f.name}</td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{f.figure}</b>
                     </td>
                   </tr>
@@ -233,7 +233,7 @@ function Freezer() {
           </p>
           <button
             type="button"
-            className="btn q small w-full mt-2"
+            className="btn quiet small w-full mt-2"
             onClick={() =>
               send('timer-started', {
                 timerId: 'chill',
@@ -253,7 +253,7 @@ function Freezer() {
           </p>
           <button
             type="button"
-            className="btn q small w-full mt-2"
+            className="btn quiet small w-full mt-2"
             onClick={() => send('timer-ended', { timerId: 'chill' })}
           >
             Taken out

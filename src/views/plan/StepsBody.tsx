@@ -139,13 +139,13 @@ export function StepsBody({
                   <span>{step.wait.label}</span>
                 </p>
                 {!timer ? (
-                  <button type="button" className="btn q" onClick={startClock}>
+                  <button type="button" className="btn quiet" onClick={startClock}>
                     Start the clock
                   </button>
                 ) : (
                   <button
                     type="button"
-                    className="btn q"
+                    className="btn quiet"
                     onClick={() => send('timer-ended', { timerId: step.id })}
                   >
                     {running ? 'End the wait early' : 'Clear the clock'}
@@ -208,7 +208,7 @@ export function StepsBody({
           <>
             <MainAction label={isDone ? 'To the next open step' : doneLabel} onAct={act} />
             {!isDone && (
-              <button type="button" className="btn q" onClick={() => setFinding(true)}>
+              <button type="button" className="btn quiet" onClick={() => setFinding(true)}>
                 Found something
               </button>
             )}

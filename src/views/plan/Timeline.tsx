@@ -40,7 +40,7 @@ export function Timeline({
     .join('');
   return (
     <svg
-      className="dr tl"
+      className="drawing timeline"
       viewBox="0 0 890 300"
       role="img"
       aria-label={`Work ends at ${clock(plan.endMin)}`}
@@ -50,14 +50,14 @@ export function Timeline({
       {hours.map((m) => (
         <g key={m}>
           <path className="gax" d={`M${X(m)} 34V282`} />
-          <text className="n" x={X(m)} y="28" textAnchor="middle">
+          <text className="figure" x={X(m)} y="28" textAnchor="middle">
             {clock(m)}
           </text>
         </g>
       ))}
       {rows.map(([id, name]) => (
         <g key={id}>
-          <text className="b" x="0" y={Y(id) + 25}>
+          <text className="strong" x="0" y={Y(id) + 25}>
             {name}
           </text>
           <path className="gax" d={`M0 ${Y(id) + 42}H${x1}`} />
@@ -77,11 +77,11 @@ export function Timeline({
       ))}
       <path className="nowline" d={`M${x0} 46V282`} />
       <path className="f-blue" d={`M${x0 - 6} 40h12l-6 9z`} />
-      <text className="bl" x={x0} y="298" textAnchor="middle">
+      <text className="text-blue" x={x0} y="298" textAnchor="middle">
         now {clock(0)}
       </text>
       <path className="endline" d={`M${x1} 34V282`} />
-      <text className="n b" x={x1} y="28" textAnchor="end" fontSize="18">
+      <text className="figure strong" x={x1} y="28" textAnchor="end" fontSize="18">
         ends {clock(plan.endMin)}
       </text>
     </svg>
@@ -107,7 +107,7 @@ function BarShape({
   return (
     <g>
       <rect
-        className={b.handsOn ? `hb${first ? ' first' : ''}` : 'wb'}
+        className={b.handsOn ? `hands-on${first ? ' first' : ''}` : 'wait-bar'}
         fill={b.handsOn ? fill : 'none'}
         x={x}
         y={y + 6}

@@ -67,7 +67,7 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
           Grooved all round by a spun ring
         </label>
         <VerdictLines verdicts={verdicts} />
-        <button type="submit" className={`btn q small${ready ? '' : ' notyet'}`}>
+        <button type="submit" className={`btn quiet small${ready ? '' : ' notyet'}`}>
           Record marks
         </button>
       </form>

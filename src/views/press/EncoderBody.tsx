@@ -163,7 +163,7 @@ function EncoderPicture({
   const height = top - (bearing.boreMm / 2) * u + 60;
   return (
     <svg
-      className="dr enc"
+      className="drawing enc"
       viewBox={`0 0 800 ${height}`}
       role="img"
       aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}
@@ -181,7 +181,7 @@ function EncoderPicture({
       </g>
       <path className="out f-sheet" d={`M${sx} ${seal - 26}h90v52h-90z`} />
       <path className="cl1" d={`M${sx - 12} ${seal}h114`} />
-      <text className="b" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">
+      <text className="strong" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">
         sensor
       </text>
       <text x="8" y={height - 12} fontSize="18">
@@ -192,7 +192,7 @@ function EncoderPicture({
       </text>
       {wrong && (
         <>
-          <text className="st" x={mid} y="40" textAnchor="middle" fontSize="22">
+          <text className="text-stop" x={mid} y="40" textAnchor="middle" fontSize="22">
             air gap grows by about {bearing.widthMm} mm: no signal
           </text>
           <path

@@ -42,7 +42,7 @@ export function FactBody({
                 <h2>{facts[id].ask}</h2>
                 <p className="note">{facts[id].why}</p>
                 {seen(id) ? (
-                  <p className="vd good">
+                  <p className="verdict-line good">
                     <VerdictShape status="good" size={24} />
                     {facts[id].done}
                   </p>

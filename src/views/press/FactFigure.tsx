@@ -77,7 +77,7 @@ export function FactFigure({ id, family }: { id: FactId; family: FamilyCode | un
       </div>
     );
   return (
-    <svg className="dr fact-fig" viewBox="0 0 200 120" aria-hidden="true">
+    <svg className="drawing fact-fig" viewBox="0 0 200 120" aria-hidden="true">
       {body}
     </svg>
   );

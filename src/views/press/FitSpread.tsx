@@ -43,7 +43,7 @@ export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {
   return (
     <div className="spread">
       <svg
-        className="dr hump"
+        className="drawing hump"
         viewBox="0 0 400 150"
         role="img"
         aria-label={`Grip ${grip.mean.toFixed(3)} mm, deviation ${grip.sd.toFixed(3)}; ${percent(creeps)} would creep, ${percent(tooTight)} too tight`}
@@ -70,7 +70,7 @@ export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {
         {ticks.map((t) => (
           <g key={t}>
             <path className="gtk" d={`M${X(t)} 118v6`} />
-            <text className="n" x={X(t)} y="140" textAnchor="middle">
+            <text className="figure" x={X(t)} y="140" textAnchor="middle">
               {t.toFixed(2).replace('-', '−')}
             </text>
           </g>
@@ -87,7 +87,7 @@ export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {
             </text>
           </>
         )}
-        <text className="n b bgp" x={X(grip.mean)} y="100" textAnchor="middle">
+        <text className="figure strong bgp" x={X(grip.mean)} y="100" textAnchor="middle">
           {grip.mean.toFixed(3)}
         </text>
       </svg>

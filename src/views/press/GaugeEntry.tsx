@@ -64,7 +64,7 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
           ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` }
           : {})}
       />
-      <button type="submit" className="btn q small" aria-label="Add reading">
+      <button type="submit" className="btn quiet small" aria-label="Add reading">
         <Plus aria-hidden="true" />
       </button>
     </form>

@@ -59,13 +59,13 @@ export function GaugePanel({ gauge, fitting }: { gauge: GaugeHandle; fitting: bo
       ) : (
         <>
           {gauge.live?.call === 'cocked' ? (
-            <button type="button" className="btn q small w-full" onClick={gauge.square}>
+            <button type="button" className="btn quiet small w-full" onClick={gauge.square}>
               Backed off and squared
             </button>
           ) : (
             <button
               type="button"
-              className="btn q small w-full"
+              className="btn quiet small w-full"
               onClick={() => gauge.pump(loose ? `${fault}+drop-out` : fault)}
             >
               Pump, gauge on the tablet

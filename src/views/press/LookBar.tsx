@@ -21,20 +21,20 @@ export function LookBar({
     <div className="lookbar" role="group" aria-label="Drawing">
       <button
         type="button"
-        className="btn q small"
+        className="btn quiet small"
         aria-pressed={look.dims}
         onClick={() => onLook({ ...look, dims: !look.dims })}
       >
         <Ruler aria-hidden="true" />
         Sizes
       </button>
-      <button type="button" className="btn q small" onClick={onPlay}>
+      <button type="button" className="btn quiet small" onClick={onPlay}>
         <Play aria-hidden="true" />
         Stroke
       </button>
       <button
         type="button"
-        className="btn q small"
+        className="btn quiet small"
         aria-label="Closer"
         disabled={at === closer.length - 1}
         onClick={() => onLook({ ...look, zoom: closer[at + 1]! })}
@@ -43,7 +43,7 @@ export function LookBar({
       </button>
       <button
         type="button"
-        className="btn q small"
+        className="btn quiet small"
         aria-label="Farther"
         disabled={at === 0}
         onClick={() => onLook({ ...look, zoom: closer[at - 1]! })}

@@ -19,7 +19,7 @@ export function NoForce({
           <path className="prj seatl" d={`M520 ${at}H${x0}`} />
           <text x={x0} y={at - 10}>
             Home at{' '}
-            <tspan className="n">
+            <tspan className="figure">
               {bench.requirement.travelMm.toFixed(1)} ± {seatToleranceMm} mm
             </tspan>
           </text>

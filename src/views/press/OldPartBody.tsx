@@ -110,7 +110,7 @@ function KeepRing() {
           <p className="cap num">
             {ring.outerMm} × {ring.innerMm} × {ring.heightMm} mm once ground {grindMm} mm off
           </p>
-          <button type="button" className="btn q small w-full mt-1" onClick={keep}>
+          <button type="button" className="btn quiet small w-full mt-1" onClick={keep}>
             Into the kit
           </button>
         </>

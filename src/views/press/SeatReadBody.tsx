@@ -178,14 +178,14 @@ function SeatForm({
                   />
                 )),
               )}
-              <button type="submit" className="vh" tabIndex={-1}>
+              <button type="submit" className="visually-hidden" tabIndex={-1}>
                 Record
               </button>
             </form>
           ) : (
             <button
               type="button"
-              className="btn q small justify-self-start"
+              className="btn quiet small justify-self-start"
               onClick={() => setAgain(true)}
             >
               Read again
@@ -234,25 +234,25 @@ function SeatForm({
                 <tbody>
                   <tr>
                     <th>Mean</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{result.meanMm.toFixed(3)} mm</b>
                     </td>
                   </tr>
                   <tr>
                     <th>Out of round</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{result.outOfRoundMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}
                     </td>
                   </tr>
                   <tr>
                     <th>Taper</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{result.taperMm.toFixed(3)}</b> max {result.limitMm.toFixed(3)}
                     </td>
                   </tr>
                   <tr>
                     <th>New ring sits tight by</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{result.interference.likely.toFixed(3)}</b>{' '}
                       {result.interference.low.toFixed(3)}–{result.interference.high.toFixed(3)}
                     </td>

@@ -67,7 +67,7 @@ export function SeatUnrolled({
   const wallY = (i: number) => (kind === 'bore' ? 70 + i * 105 : 60 + i * 110);
   return (
     <svg
-      className="dr seat"
+      className="drawing seat"
       viewBox="0 0 800 360"
       role="img"
       aria-label={`${seat.part} ${kind} unrolled: ${all.length} readings between ${limits.lowMm.toFixed(3)} and ${limits.highMm.toFixed(3)} mm`}
@@ -95,15 +95,15 @@ export function SeatUnrolled({
               className="out thin2"
               d={`M${x0} ${Y(i, limits.highMm)}H${x1}M${x0} ${Y(i, limits.lowMm)}H${x1}`}
             />
-            <text className="n" x={x1 + 8} y={Y(i, limits.highMm) + 5}>
+            <text className="figure" x={x1 + 8} y={Y(i, limits.highMm) + 5}>
               {limits.highMm.toFixed(3)}
             </text>
-            <text className="n" x={x1 + 8} y={Y(i, limits.lowMm) + 5}>
+            <text className="figure" x={x1 + 8} y={Y(i, limits.lowMm) + 5}>
               {limits.lowMm.toFixed(3)}
             </text>
             <circle className="f-ink" cx="96" cy={wallY(i)} r="4" />
             <path className="cl1" d={`M96 ${wallY(i)}L${x0} ${Y(i, (low + high) / 2)}`} />
-            <text className="n" x="104" y={wallY(i) - 7}>
+            <text className="figure" x="104" y={wallY(i) - 7}>
               {d} mm
             </text>
             {oval && <path className="thin" d={oval} />}
@@ -113,7 +113,11 @@ export function SeatUnrolled({
                   <g key={k}>
                     <circle className="f-blue" cx={X(k * 90)} cy={Y(i, r)} r="6.5" />
                     <circle className="live small" cx={X(k * 90 + 180)} cy={Y(i, r)} r="5" />
-                    <text className="n bg" x={X(k * 90) + 10} y={Y(i, r) + (k === 0 ? -8 : 19)}>
+                    <text
+                      className="figure text-large"
+                      x={X(k * 90) + 10}
+                      y={Y(i, r) + (k === 0 ? -8 : 19)}
+                    >
                       {r.toFixed(3)}
                     </text>
                   </g>
@@ -126,7 +130,7 @@ export function SeatUnrolled({
       {[0, 90, 180, 270, 360].map((deg) => (
         <g key={deg}>
           <path className="gtk" d={`M${X(deg)} 338v-5`} />
-          <text className="n" x={X(deg)} y="355" textAnchor="middle">
+          <text className="figure" x={X(deg)} y="355" textAnchor="middle">
             {deg}°
           </text>
         </g>

@@ -134,26 +134,26 @@ export function SeatVerdictBody({
                 <tbody>
                   <tr>
                     <th>Pressure</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{effects.pressureMpa.toFixed(1)}</b> MPa
                     </td>
                   </tr>
                   <tr>
                     <th>Hoop stress, outer body</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{effects.hoopMpa.toFixed(0)}</b>
                       {effects.yieldMpa ? ` of ${effects.yieldMpa}` : ''} MPa
                     </td>
                   </tr>
                   <tr>
                     <th>Clearance lost</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{effects.clearanceLossMm.toFixed(3)}</b> mm
                     </td>
                   </tr>
                   <tr>
                     <th>Holds before it creeps</th>
-                    <td className="n">
+                    <td className="figure">
                       <b>{effects.torqueNm.toFixed(0)}</b> N·m, {effects.axialKn.toFixed(1)} kN
                     </td>
                   </tr>
@@ -216,7 +216,7 @@ function SeatActions({
     return (
       <>
         <MainAction label={`Reuse the ${part}`} onAct={() => onJudge('reuse')} />
-        <button type="button" className="btn q" onClick={() => onJudge('replace')}>
+        <button type="button" className="btn quiet" onClick={() => onJudge('replace')}>
           Replace
         </button>
       </>
@@ -226,7 +226,7 @@ function SeatActions({
   return (
     <>
       <MainAction label={`Replace the ${part}`} onAct={() => onJudge('replace')} />
-      <button type="button" className="btn q" onClick={onOwn}>
+      <button type="button" className="btn quiet" onClick={onOwn}>
         Answer for it
       </button>
     </>

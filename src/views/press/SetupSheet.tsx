@@ -32,7 +32,8 @@ export function SetupSheet({
   const { requirement: r, forceKn, press } = bench;
   const here = useRef<HTMLElement>(null);
   const drawing = () =>
-    here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.dr') ?? undefined;
+    here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.drawing') ??
+    undefined;
   const name = `${r.operation}-${view.job.number}`;
   const kn = (v: number) => {
     const b = both(v, 'force', 1);
@@ -42,13 +43,13 @@ export function SetupSheet({
     <section ref={here} className="setup">
       <h2 className="no-print">Take it to the press</h2>
       <div className="three-btns no-print">
-        <button type="button" className="btn q small" onClick={() => window.print()}>
+        <button type="button" className="btn quiet small" onClick={() => window.print()}>
           <Printer aria-hidden="true" />
           Sheet
         </button>
         <button
           type="button"
-          className="btn q small"
+          className="btn quiet small"
           onClick={() => {
             const d = drawing();
             if (d) saveSvg(d, name);
@@ -58,7 +59,7 @@ export function SetupSheet({
         </button>
         <button
           type="button"
-          className="btn q small"
+          className="btn quiet small"
           onClick={() => {
             const d = drawing();
             if (d) void savePng(d, name);
@@ -115,7 +116,7 @@ function ScrewTorques({
             return (
               <tr key={s.id}>
                 <td>{s.name}</td>
-                <td className="n">
+                <td className="figure">
                   <b>{t.value} N·m</b>
                   <br />
                   <span className="cap">{t.other}</span>

@@ -66,17 +66,17 @@ export function StackSection({
             {role ? (
               <button
                 type="button"
-                className="k"
+                className="from-kit"
                 disabled={recorded !== undefined}
                 onClick={() => onPick(role)}
               >
-                <span className="n num">{i + 1}</span>
+                <span className="figure num">{i + 1}</span>
                 <b>{name}</b>
                 <span className="num">{size}</span>
               </button>
             ) : (
               <div>
-                <span className="n num">{i + 1}</span>
+                <span className="figure num">{i + 1}</span>
                 <span>{name}</span>
                 <span className="num">{size}</span>
               </div>
@@ -87,7 +87,7 @@ export function StackSection({
       {stroke.byHand && !recorded && best && (
         <button
           type="button"
-          className="btn q small w-full mt-2"
+          className="btn quiet small w-full mt-2"
           onClick={() => choose(stackKey(operation), { ...stackIds(best), ...keptChoice(stroke) })}
         >
           Use the best stack: {[best.pusher, best.support].flatMap((a) => a?.name ?? []).join(', ')}

@@ -118,7 +118,11 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
           {open && bench.press.kind !== 'screw' && <GaugePanel gauge={gauge} fitting={fitting} />}
           {trace && !running && (
             <section>
-              <button type="button" className="btn q small w-full" onClick={() => setAgain(true)}>
+              <button
+                type="button"
+                className="btn quiet small w-full"
+                onClick={() => setAgain(true)}
+              >
                 Look at the stroke again
               </button>
             </section>

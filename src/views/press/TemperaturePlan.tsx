@@ -84,7 +84,7 @@ export function TemperaturePlan() {
               <b>{half.toFixed(0)} min</b>.
             </p>
             <svg
-              className="dr w-full"
+              className="drawing w-full"
               viewBox="0 0 318 62"
               role="img"
               aria-label={`What is left of it over 15 minutes`}
@@ -97,7 +97,7 @@ export function TemperaturePlan() {
               />
               <path className="prj" d={`M${x(half)} 6V44`} />
               {[0, 5, 10, 15].map((m) => (
-                <text key={m} className="n" x={x(m)} y="60" textAnchor={anchorAt(m, 0, 15)}>
+                <text key={m} className="figure" x={x(m)} y="60" textAnchor={anchorAt(m, 0, 15)}>
                   {m}
                   {m === 15 ? ' min' : ''}
                 </text>
@@ -106,7 +106,7 @@ export function TemperaturePlan() {
           </>
         )}
         {faults.map((f) => (
-          <p key={f} className="vd stop">
+          <p key={f} className="verdict-line stop">
             <VerdictShape status="stop" size={18} />
             <span>{f}</span>
           </p>
@@ -120,7 +120,7 @@ export function TemperaturePlan() {
         </p>
         <button
           type="button"
-          className="btn q small"
+          className="btn quiet small"
           aria-disabled={faults.length > 0 || running || !w}
           onClick={() => {
             if (faults.length === 0 && !running && w)

@@ -16,7 +16,7 @@ export function BeforeAfter() {
   const said = state.complaint?.sound;
   const road = state.checks['road'];
   return (
-    <section className="ba" aria-label="Before and after">
+    <section className="before-after" aria-label="Before and after">
       <div>
         <h2>Noise</h2>
         <p className="note">
@@ -32,7 +32,7 @@ export function BeforeAfter() {
         <div>
           <h2>Both sides after a drive</h2>
           <svg
-            className="dr"
+            className="drawing"
             viewBox={`0 0 ${width + 60} 64`}
             role="img"
             aria-label={`Before ${heat ? Math.abs(heat.value!).toFixed(0) : 'not read'}, now ${after ?? 'not read'} °C`}
@@ -41,7 +41,7 @@ export function BeforeAfter() {
             {[0, 20, 40, 60].map((v) => (
               <g key={v}>
                 <path className="gtk" d={`M${(v / 60) * width} 40v6`} />
-                <text className="n" x={(v / 60) * width} y="60">
+                <text className="figure" x={(v / 60) * width} y="60">
                   {v}
                   {v === 60 ? ' °C' : ''}
                 </text>

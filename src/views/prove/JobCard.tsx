@@ -54,25 +54,25 @@ export default function JobCard({
                 <tbody>
                   <tr>
                     <td>Figures with limits</td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{figures}</b>
                     </td>
                   </tr>
                   <tr>
                     <td>Strokes kept</td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{c.strokes.length}</b>
                     </td>
                   </tr>
                   <tr>
                     <td>Torque readings</td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{c.torque?.readings.length ?? 0}</b>
                     </td>
                   </tr>
                   <tr>
                     <td>Overrides, reason given</td>
-                    <td className="n">
+                    <td className="figure">
                       <b>{c.overrides.length}</b>
                     </td>
                   </tr>
@@ -96,14 +96,14 @@ export default function JobCard({
               Print
             </button>
             <a
-              className="btn q"
+              className="btn quiet"
               href={`/api/jobs/${first.job.id}/card.json`}
               download={`job-card-${c.number}.json`}
             >
               JSON
             </a>
             <a
-              className="btn q"
+              className="btn quiet"
               href={`/api/jobs/${first.job.id}/card.csv`}
               download={`job-card-${c.number}.csv`}
             >

@@ -73,7 +73,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
               <figcaption>
                 <b>{s.name.replace('Press ', '')}</b>
                 <VerdictShape status={s.status} size={18} />
-                <span className="vh">{verdictWords[s.status]}</span>
+                <span className="visually-hidden">{verdictWords[s.status]}</span>
               </figcaption>
               <StrokeStrip stroke={s} />
               <p className="num">
@@ -135,7 +135,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
                   </td>
                   <td>
                     <VerdictShape status={t.status} size={16} />
-                    <span className="vh">{verdictWords[t.status]}</span>
+                    <span className="visually-hidden">{verdictWords[t.status]}</span>
                   </td>
                 </tr>
               ))}
@@ -205,11 +205,11 @@ function Lines({ title, lines, plain }: { title: string; lines: Line[]; plain?: 
                     <td className="num">{l.limit ?? ''}</td>
                   </>
                 )}
-                <td className="sh">
+                <td className="shape-cell">
                   {l.status && (
                     <>
                       <VerdictShape status={l.status} size={16} />
-                      <span className="vh">{verdictWords[l.status]}</span>
+                      <span className="visually-hidden">{verdictWords[l.status]}</span>
                     </>
                   )}
                 </td>

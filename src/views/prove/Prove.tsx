@@ -164,7 +164,7 @@ function CheckRow({ check: c }: { check: Check }) {
   };
   return (
     <section className={`check-row${verdict ? ` is-${verdict.status}` : ''}`}>
-      <span className="cs">
+      <span className="check-shape">
         {verdict ? (
           <VerdictShape status={verdict.status} size={30} />
         ) : (
@@ -173,7 +173,7 @@ function CheckRow({ check: c }: { check: Check }) {
           </svg>
         )}
       </span>
-      <div className="ct">
+      <div className="check-text">
         <b>{c.text}</b>
         {verdict && (
           <span className="note">
@@ -182,7 +182,7 @@ function CheckRow({ check: c }: { check: Check }) {
         )}
         {!verdict && !c.release && <span className="cap">may stay open</span>}
       </div>
-      <div className="ca">
+      <div className="check-answer">
         {c.numeric && answer && !again && (
           <Frame
             name=""
@@ -209,7 +209,7 @@ function CheckRow({ check: c }: { check: Check }) {
                 onText={setText}
                 fault={faultOf(problem, `check:${c.id}`)}
               />
-              <button type="submit" className="btn q small">
+              <button type="submit" className="btn quiet small">
                 Record
               </button>
             </form>
@@ -218,7 +218,11 @@ function CheckRow({ check: c }: { check: Check }) {
               <button type="button" className="btn small" onClick={() => record({ ok: true })}>
                 Right
               </button>
-              <button type="button" className="btn q small" onClick={() => record({ ok: false })}>
+              <button
+                type="button"
+                className="btn quiet small"
+                onClick={() => record({ ok: false })}
+              >
                 Not right
               </button>
             </>

@@ -18,7 +18,7 @@ export function Recheck({ dueKm }: { dueKm: number }) {
     return (
       <section>
         <h2>Recheck</h2>
-        <p className="vd good">
+        <p className="verdict-line good">
           <VerdictShape status="good" size={22} />
           done at {fixed(recheckedKm)} km
         </p>
@@ -51,7 +51,7 @@ export function Recheck({ dueKm }: { dueKm: number }) {
           onText={setKm}
           fault={fault}
         />
-        <button type="submit" className="btn q small">
+        <button type="submit" className="btn quiet small">
           Recheck done
         </button>
       </form>

@@ -11,7 +11,7 @@ export function StrokeStrip({ stroke: s }: { stroke: CardStroke }) {
     : `M${X(s.expectedKn.low)} 6H${X(s.expectedKn.high)}L4 76Z`;
   return (
     <svg
-      className="dr strip"
+      className="drawing strip"
       viewBox="0 0 132 84"
       role="img"
       aria-label={s.peakKn === null ? 'Driven, no force read' : `Peak ${s.peakKn} kN`}

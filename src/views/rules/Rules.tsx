@@ -23,7 +23,7 @@ export default function Rules({ shop, said, at }: Props) {
   return (
     <div className="frame floor rules-frame">
       <TitleBlock>
-        <div className="c job">
+        <div className="cell job">
           <p>
             <b>{shop}</b>
             <span>Rules</span>
@@ -37,7 +37,7 @@ export default function Rules({ shop, said, at }: Props) {
             <span>{Object.keys(rules).length} rules, each with its source</span>
           </p>
         </div>
-        <a className="btn q" href={at?.href ?? '/'}>
+        <a className="btn quiet" href={at?.href ?? '/'}>
           {at ? 'Back to the job' : 'Floor'}
         </a>
       </div>

@@ -19,13 +19,13 @@ export function ConflictDialog() {
         <tbody>
           <tr>
             <th>Stands now</th>
-            <td className="n">
+            <td className="figure">
               <b>{words(problem.theirs)}</b>
             </td>
           </tr>
           <tr>
             <th>You chose</th>
-            <td className="n">
+            <td className="figure">
               <b>{words(problem.yours)}</b>
             </td>
           </tr>

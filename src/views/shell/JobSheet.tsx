@@ -64,7 +64,7 @@ function Head() {
   const { view, who, setWho } = useJob();
   return (
     <TitleBlock>
-      <div className="c job">
+      <div className="cell job">
         <CornerGlyph corner={view.ctx.corner} height={40} />
         <p>
           <b>Unit {view.ctx.unit.fleetNo}</b>
@@ -73,13 +73,13 @@ function Head() {
           </span>
         </p>
       </div>
-      <div className="c corner">
+      <div className="cell corner">
         <p>
           <span>Corner</span>
           <b>{cornerNames[view.ctx.corner]}</b>
         </p>
       </div>
-      <div className="c person">
+      <div className="cell person">
         <WhoPick people={view.people} who={who} onWho={setWho} />
       </div>
       <Clock />
@@ -94,7 +94,7 @@ function Clock() {
   const timer = view.state.timers[0];
   if (timer)
     return (
-      <div className="c clock">
+      <div className="cell clock">
         <p>
           <span>{timer.label}</span>
           <b className="num">{at >= timer.endsMs ? 'over' : timeLeft(timer.endsMs - at)}</b>
@@ -103,7 +103,7 @@ function Clock() {
     );
   const open = Math.max(0, (view.state.signed?.atMs ?? at) - view.job.createdMs);
   return (
-    <div className="c clock">
+    <div className="cell clock">
       <p>
         <span>Job {view.job.number}</span>
         <b className="num">{openFor(open)}</b>
@@ -141,9 +141,9 @@ function Spine({ open }: { open: Station | 'card' }) {
               aria-current={m.station === open ? 'page' : undefined}
             >
               <BearingMark mark={m.mark} />
-              <span className="nm">{stationNames[m.station]}</span>
-              <span className="rs">{m.result}</span>
-              <span className="vh">{m.mark === 'now' ? 'current' : m.mark}</span>
+              <span className="name">{stationNames[m.station]}</span>
+              <span className="result">{m.result}</span>
+              <span className="visually-hidden">{m.mark === 'now' ? 'current' : m.mark}</span>
             </a>
           </li>
         ))}
@@ -196,7 +196,7 @@ export function StationBody({
     <div className="station">
       <div className="ttl">
         <h1>
-          <span className="op">{kicker}</span>
+          <span className="operation">{kicker}</span>
           {title}
         </h1>
         {tabs}
@@ -239,7 +239,7 @@ export function StationBody({
             <>
               {there}
               {done && !view.state.signed && (
-                <button type="button" className="btn q" onClick={() => setReopening(true)}>
+                <button type="button" className="btn quiet" onClick={() => setReopening(true)}>
                   Reopen
                 </button>
               )}
@@ -283,7 +283,7 @@ export function Tabs<T extends string>({
           >
             <b>{i + 1}</b>
             {t.name}
-            {done.includes(t.id) && <span className="vh">done</span>}
+            {done.includes(t.id) && <span className="visually-hidden">done</span>}
           </button>
         </li>
       ))}

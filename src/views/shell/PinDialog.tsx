@@ -60,7 +60,7 @@ export function PinDialog({
           />
         </label>
         {fault && (
-          <p className="vd stop" role="alert">
+          <p className="verdict-line stop" role="alert">
             <VerdictShape status="stop" size={20} />
             <span>{fault}</span>
           </p>

@@ -1,4 +1,10 @@
-import { type Book, learnt, rowName, rowsOf, type TestKind } from '../../core/diagnosis/index.ts';
+import {
+  learnt,
+  type LikelihoodTables,
+  rowName,
+  rowsOf,
+  type TestKind,
+} from '../../core/diagnosis/index.ts';
 import { anchorAt } from '../../ui/firstThat.ts';
 
 const left = 232;
@@ -7,7 +13,7 @@ const rowHeight = 62;
 
 export interface RowsProps {
   test: TestKind;
-  book: Book;
+  tables: LikelihoodTables;
   /** A row as it is being typed. */
   trial: { key: string; row: readonly number[] } | undefined;
   open: string | undefined;
@@ -15,7 +21,7 @@ export interface RowsProps {
 }
 
 /** A test's rows along one axis: what it says under each cause. Dashed is what we wrote, solid what stands now. */
-export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
+export function Rows({ test: t, tables, trial, open, onOpen }: RowsProps) {
   const rows = Object.entries(rowsOf(t));
   const from = t.numeric?.from ?? 0;
   const to = t.numeric?.to ?? 1;
@@ -23,7 +29,7 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
   const ticks = t.numeric ? [from, (from + to) / 2, to] : [0, 0.25, 0.5, 0.75, 1];
   return (
     <svg
-      className="dr tables"
+      className="drawing tables"
       viewBox={`0 0 780 ${rows.length * rowHeight + 40}`}
       role="group"
       aria-label={`What “${t.short}” says under each cause`}
@@ -32,7 +38,7 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
         <g key={v}>
           <path className="gax" d={`M${x(v)} 4V${rows.length * rowHeight + 8}`} />
           <text
-            className="n"
+            className="figure"
             x={x(v)}
             y={rows.length * rowHeight + 28}
             textAnchor={anchorAt(v, from, to)}
@@ -44,17 +50,17 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
         </g>
       ))}
       {rows.map(([key, written], i) => {
-        const edited = book.edits[t.id]?.[key];
+        const edited = tables.edits[t.id]?.[key];
         const now =
-          trial?.key === key ? trial.row : learnt(t, edited ?? written, book.counts[t.id]?.[key]);
-        const count = book.counts[t.id]?.[key];
+          trial?.key === key ? trial.row : learnt(t, edited ?? written, tables.counts[t.id]?.[key]);
+        const count = tables.counts[t.id]?.[key];
         const [first = 0] = count ?? [];
         const cases = t.numeric ? first : (count ?? []).reduce((a, b) => a + b, 0);
         const y = i * rowHeight + 8;
         return (
           <g
             key={key}
-            className={`sus${open === key ? ' on' : ''}`}
+            className={`sus${open === key ? ' is-on' : ''}`}
             role="button"
             tabIndex={0}
             aria-pressed={open === key}
@@ -67,7 +73,7 @@ export function Rows({ test: t, book, trial, open, onOpen }: RowsProps) {
             }}
           >
             <rect className="hit" x="0" y={y - 2} width="778" height={rowHeight - 6} />
-            <text className="nm" x="4" y={y + 24}>
+            <text className="name" x="4" y={y + 24}>
               {rowName(key)}
             </text>
             <text className="cap" x="4" y={y + 43}>
@@ -119,7 +125,12 @@ function Split({
           <g key={names[i]}>
             <rect className={`part p${i}`} x={x(at[i]!)} y={y} width={Math.max(0, w)} height="32" />
             {w > 40 && (
-              <text className={`n on-p${i}`} x={x(at[i]!) + w / 2} y={y + 22} textAnchor="middle">
+              <text
+                className={`figure on-p${i}`}
+                x={x(at[i]!) + w / 2}
+                y={y + 22}
+                textAnchor="middle"
+              >
                 {Math.round(p * 100)}
               </text>
             )}

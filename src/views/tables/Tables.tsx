@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
-  type Book,
   learnt,
+  type LikelihoodTables,
   rowFault,
   rowName,
   rowsOf,
@@ -16,7 +16,7 @@ import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Rows } from './Rows.tsx';
 
 interface View {
-  book: Book;
+  tables: LikelihoodTables;
   countFromMs: number;
   versions: { version: number; reason: string; byId: string; atMs: number }[];
   people: { id: string; name: string; lead: boolean }[];
@@ -38,13 +38,13 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
   const [open, setOpen] = useState<string>();
   const [texts, setTexts] = useState<string[]>([]);
   const [said, setSaid] = useState<{ status: 'good' | 'stop'; text: string }>();
-  const { book } = view;
+  const { tables } = view;
   const t = tests.find((x) => x.id === testId)!;
   const pick = (key: string | undefined, test: TestKind = t) => {
     setOpen(key);
     setTexts(
       key
-        ? (book.edits[test.id]?.[key] ?? rowsOf(test)[key]!).map((v) =>
+        ? (tables.edits[test.id]?.[key] ?? rowsOf(test)[key]!).map((v) =>
             String(+(test.numeric ? v : v * 100).toFixed(2)),
           )
         : [],
@@ -56,17 +56,17 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
   const sum = typed.reduce((a, b) => a + b, 0);
   const row = t.numeric || fault ? typed : typed.map((p) => p / sum);
   const trial =
-    open && !fault ? { key: open, row: learnt(t, row, book.counts[t.id]?.[open]) } : undefined;
+    open && !fault ? { key: open, row: learnt(t, row, tables.counts[t.id]?.[open]) } : undefined;
   const send: Send = async (path, body) => {
     const r = await call<View>('POST', path, {
       id: uuid(),
-      version: book.version,
+      version: tables.version,
       byId: who,
       ...body,
     });
     setSaid(
       r.ok
-        ? { status: 'good', text: `Version ${r.value.book.version} stands.` }
+        ? { status: 'good', text: `Version ${r.value.tables.version} stands.` }
         : { status: 'stop', text: inWords(r.problem) },
     );
     if (r.ok) {
@@ -79,16 +79,16 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
   return (
     <div className="frame kit-frame">
       <TitleBlock>
-        <div className="c job">
+        <div className="cell job">
           <p>
             <b>{shop}</b>
             <span>
-              Likelihood tables, version {book.version}
-              {book.version === 0 ? ', as written' : ''}
+              Likelihood tables, version {tables.version}
+              {tables.version === 0 ? ', as written' : ''}
             </span>
           </p>
         </div>
-        <div className="c person">
+        <div className="cell person">
           <WhoPick people={view.people} who={who} onWho={setWho} />
         </div>
       </TitleBlock>
@@ -99,7 +99,7 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
             <span>{t.why}</span>
           </p>
         </div>
-        <a className="btn q" href="/">
+        <a className="btn quiet" href="/">
           Floor
         </a>
       </div>
@@ -135,7 +135,7 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
                 ))}
               </p>
             )}
-            <Rows test={t} book={book} trial={trial} open={open} onOpen={pick} />
+            <Rows test={t} tables={tables} trial={trial} open={open} onOpen={pick} />
             <p className="cap">
               Engineering judgement of ours, no published source. Dashed: as written. A row counts
               as 20 cases before the bench adds its own.
@@ -163,7 +163,7 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
                             setTexts(texts.map((x, k) => (k === i ? e.target.value : x)))
                           }
                         />
-                        <span className="un">{t.numeric?.unit ?? '%'}</span>
+                        <span className="unit-name">{t.numeric?.unit ?? '%'}</span>
                       </span>
                     </label>
                   ))}
@@ -186,9 +186,9 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
             <Answer
               lead={person?.lead ?? false}
               name={person?.name ?? 'nobody'}
-              label={open ? `Keep as version ${book.version + 1}` : undefined}
+              label={open ? `Keep as version ${tables.version + 1}` : undefined}
               fault={fault}
-              book={book}
+              tables={tables}
               versions={view.versions}
               people={view.people}
               onKeep={(a) =>
@@ -218,7 +218,7 @@ function Answer({
   name,
   label,
   fault,
-  book,
+  tables,
   versions,
   people,
   onKeep,
@@ -229,7 +229,7 @@ function Answer({
   name: string;
   label: string | undefined;
   fault: string | undefined;
-  book: Book;
+  tables: LikelihoodTables;
   versions: View['versions'];
   people: View['people'];
   onKeep: (a: Signature) => Promise<boolean>;
@@ -289,8 +289,8 @@ function Answer({
             <li key={v.version}>
               <button
                 type="button"
-                aria-disabled={v.version === book.version || missing !== undefined}
-                onClick={() => v.version !== book.version && act((a) => onRestore(a, v.version))}
+                aria-disabled={v.version === tables.version || missing !== undefined}
+                onClick={() => v.version !== tables.version && act((a) => onRestore(a, v.version))}
               >
                 <span>
                   {v.version}, {v.reason}
@@ -301,7 +301,7 @@ function Answer({
                     </small>
                   )}
                 </span>
-                <em>{v.version === book.version ? 'stands' : 'bring back'}</em>
+                <em>{v.version === tables.version ? 'stands' : 'bring back'}</em>
               </button>
             </li>
           ))}
@@ -310,16 +310,16 @@ function Answer({
       <section>
         <h2>Seen on the bench</h2>
         <p className="note">
-          <b className="num">{book.outcomes}</b>{' '}
-          {book.outcomes === 1
+          <b className="num">{tables.outcomes}</b>{' '}
+          {tables.outcomes === 1
             ? 'job whose old bearing was read counts'
             : 'jobs whose old bearing was read count'}
           .
         </p>
-        {book.outcomes > 0 && (
+        {tables.outcomes > 0 && (
           <button
             type="button"
-            className="btn q small w-full mt-2"
+            className="btn quiet small w-full mt-2"
             aria-disabled={missing !== undefined}
             onClick={() => act(onReset)}
           >

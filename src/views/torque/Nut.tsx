@@ -146,7 +146,7 @@ function StageList({ procedure: p, walk }: { procedure: Procedure; walk: Walk })
         const now = i === walk.current;
         return (
           <li key={s.id} className={now ? 'now' : ''} aria-current={now ? 'step' : undefined}>
-            <span className="i num">{i + 1}</span>
+            <span className="index num">{i + 1}</span>
             <p>
               <b className="num">
                 {f.value} <small>{f.unit}</small>
@@ -322,7 +322,7 @@ function Readings({ procedure: p }: { procedure: Procedure }) {
                   Stage {p.stages.findIndex((s) => s.id === r.stageId) + 1},{' '}
                   {view.people.find((x) => x.id === r.byId)?.name}
                 </td>
-                <td className="n">
+                <td className="figure">
                   {clockTime(r.atMs, view.timeZone)} <b>{readingText(p, r)}</b>
                 </td>
               </tr>

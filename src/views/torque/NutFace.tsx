@@ -35,7 +35,7 @@ export function NutFace({
   const f = stage && stageFigure(stage);
   return (
     <svg
-      className="dr fo"
+      className="drawing nut-face"
       viewBox="0 0 560 520"
       role="img"
       aria-label={
@@ -80,7 +80,7 @@ export function NutFace({
             d={`M${at(150, start + want)}L${at(168, start + want - 4)}L${at(168, start + want + 4)}Z`}
           />
           <text
-            className="b"
+            className="strong"
             x={polar(182, start + want)[0]}
             y={polar(182, start + want)[1] - 4}
             textAnchor={start + want > 0 ? 'start' : 'end'}
@@ -98,7 +98,7 @@ export function NutFace({
       {f && (
         <text className="giant" x="0" y="84">
           {f.value}
-          <tspan className="u" dx="6">
+          <tspan className="unit" dx="6">
             {f.unit}
           </tspan>
         </text>

@@ -238,11 +238,20 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
           </section>
           <section>
             <div className="pair-in">
-              <button type="button" className="btn q small" onClick={() => file.current?.click()}>
+              <button
+                type="button"
+                className="btn quiet small"
+                onClick={() => file.current?.click()}
+              >
                 <Upload aria-hidden="true" />
                 CSV table
               </button>
-              <button type="button" className="btn q small" onClick={save} aria-disabled={!read}>
+              <button
+                type="button"
+                className="btn quiet small"
+                onClick={save}
+                aria-disabled={!read}
+              >
                 <Download aria-hidden="true" />
                 Save CSV
               </button>
@@ -251,7 +260,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
               ref={file}
               type="file"
               accept=".csv,text/csv"
-              className="vh"
+              className="visually-hidden"
               aria-label="Table of signals"
               tabIndex={-1}
               onChange={(e) => {
@@ -278,7 +287,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
                   options={corners.map((id) => ({ id, label: id }))}
                 />
               </div>
-              <button type="button" className="btn q small w-full mt-2" onClick={take}>
+              <button type="button" className="btn quiet small w-full mt-2" onClick={take}>
                 Take a reading
               </button>
             </details>

@@ -57,12 +57,12 @@ export function WheelSignal({
   return (
     <button
       type="button"
-      className={`wheel-sig${picked ? ' on' : ''}`}
+      className={`wheel-sig${picked ? ' is-on' : ''}`}
       aria-pressed={picked}
       onClick={onPick}
       aria-label={`${cornerNames[corner]}: ${kindWords[r.kind]}. ${r.text}`}
     >
-      <svg className="dr" viewBox="0 0 430 166" aria-hidden="true">
+      <svg className="drawing" viewBox="0 0 430 166" aria-hidden="true">
         <circle className="out f-sheet thin2" cx="82" cy="84" r={radius + 12} />
         <circle className="out f-paper thin2" cx="82" cy="84" r={radius - 22} />
         <path className="cl1" d="M82 2V166M0 84H164" />
@@ -79,7 +79,7 @@ export function WheelSignal({
         {r.kind === 'tooth-missing' && <path className="gap" d={arc(r.gapsAt[0]!)} />}
         {r.kind === 'drops-out' &&
           r.gapsAt.slice(0, 24).map((g, i) => <path key={i} className="gap" d={arc(g)} />)}
-        <text className="n b" x="82" y="90" textAnchor="middle">
+        <text className="figure strong" x="82" y="90" textAnchor="middle">
           {corner}
         </text>
         <path className="gtk" d="M176 84H424" />
@@ -90,10 +90,10 @@ export function WheelSignal({
             .map((v, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(v).toFixed(1)}`)
             .join('')}
         />
-        <text className="n" x="176" y="158">
+        <text className="figure" x="176" y="158">
           {r.amplitudeV.toFixed(2)} V
         </text>
-        <text className="n" x="424" y="158" textAnchor="end">
+        <text className="figure" x="424" y="158" textAnchor="end">
           {r.perTurn ? r.perTurn.toFixed(1) : '–'}
           {record ? ` of ${record}` : ''} a turn
         </text>

@@ -44,8 +44,8 @@ export function Balloons({ f }: { f: Frame }) {
               markerStart={marks.dot}
               d={`M${p.from[0]} ${p.from[1]}L${x - 14} ${yy}`}
             />
-            <circle className={`bal${p.kit ? ' k' : ''}`} cx={x} cy={yy} r="14" />
-            <text className="n b" x={x} y={yy + 5} textAnchor="middle">
+            <circle className={`bal${p.kit ? ' from-kit' : ''}`} cx={x} cy={yy} r="14" />
+            <text className="figure strong" x={x} y={yy + 5} textAnchor="middle">
               {p.n}
             </text>
           </g>

@@ -92,7 +92,7 @@ export function Cutaway({
   );
   return (
     <svg
-      className="dr"
+      className="drawing"
       viewBox={`0 0 ${sheet.w} ${sheet.h}`}
       role="img"
       aria-label={label(stack, judgement, travelMm)}

@@ -18,8 +18,8 @@ export function ForcePathLine({ f, judgement }: { f: Frame; judgement: Judgement
   return (
     <g className={bad ? 'bad' : ''}>
       <path className="fband" d={d} />
-      <path className="fp" d={d} markerEnd={bad ? f.marks.headBad : f.marks.head} />
-      {bad && <path className="x" d={`M${bx - 16} ${by - 16}l32 32m0 -32l-32 32`} />}
+      <path className="force-path" d={d} markerEnd={bad ? f.marks.headBad : f.marks.head} />
+      {bad && <path className="cross-out" d={`M${bx - 16} ${by - 16}l32 32m0 -32l-32 32`} />}
     </g>
   );
 }
