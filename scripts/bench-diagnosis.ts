@@ -15,7 +15,7 @@ import {
   startBelief,
   stated,
 } from '../src/core/diagnosis/index.ts';
-import { madeUpCar,type MadeUpCar,random } from '../src/core/standins/cars.ts';
+import { madeUpCar, type MadeUpCar, random } from '../src/core/standins/cars.ts';
 
 const stakes = { wrongMinutes: 160 };
 

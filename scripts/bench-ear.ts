@@ -1,7 +1,7 @@
 /** The ear on stand-in recordings whose truth is known: right families, false alarms, confusion table. */
-import { analyse,type Finding } from '../src/core/noise/index.ts';
+import { analyse, type Finding } from '../src/core/noise/index.ts';
 import { random } from '../src/core/standins/cars.ts';
-import { type MadeUpDrive,record } from '../src/core/standins/microphone.ts';
+import { type MadeUpDrive, record } from '../src/core/standins/microphone.ts';
 
 /** Hidden parameters are drawn from one range for tuning and from another, not looked at, for reporting. */
 export const ranges = {

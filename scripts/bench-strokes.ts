@@ -18,7 +18,7 @@ import {
   reportRange,
   tuningRange,
 } from '../src/core/standins/ram.ts';
-import { exampleTools,exampleWorks } from '../tests/example.ts';
+import { exampleTools, exampleWorks } from '../tests/example.ts';
 
 const rightCall = (fault: RamFault, fitting: boolean): StrokeCall =>
   (

@@ -3,14 +3,14 @@
  * Needs a built server (npm run build).
  */
 import FFT from 'fft.js';
-import { execFileSync,spawn } from 'node:child_process';
-import { mkdtempSync,rmSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
-import { drawChain,type FitChain } from '../src/core/fits/index.ts';
-import { indexParts,type PartQuery,searchParts } from '../src/core/matching/index.ts';
+import { drawChain, type FitChain } from '../src/core/fits/index.ts';
+import { indexParts, type PartQuery, searchParts } from '../src/core/matching/index.ts';
 import {
   analyse,
   bandBinsFor,
@@ -22,12 +22,13 @@ import {
   decodeWav,
   encodeWav,
 } from '../src/core/noise/index.ts';
-import { type Adapter,type Bench,judgePiece,solve } from '../src/core/press/index.ts';
+import { type Adapter, type Bench, judgePiece, solve } from '../src/core/press/index.ts';
 import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
-import { exampleBenches,nearSizes,piece } from '../tests/example.ts';
+import { exampleBenches, nearSizes, piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
-import { confusion,drawDrive } from './bench-ear.ts';
+import { confusion, drawDrive } from './bench-ear.ts';
+import { floorRatio } from './bench-floor.ts';
 import { strokes } from './bench-strokes.ts';
 
 let missed = 0;
@@ -116,6 +117,12 @@ const siftMs = timed(() =>
     judgePiece(p, 'pusher', worstStroke.bench.requirement.pusher, worstStroke.bench.forceKn);
     judgePiece(p, 'support', worstStroke.bench.requirement.support, worstStroke.bench.forceKn);
   }),
+);
+hold(
+  'floor of 500 open jobs beside 20,000 closed, against a plain SELECT',
+  await floorRatio(),
+  2,
+  '×',
 );
 hold(
   'solver, 200 pieces, worst stroke of all',

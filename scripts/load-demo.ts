@@ -3,10 +3,10 @@
  * Does nothing when the database already holds one.
  */
 import { readFileSync } from 'node:fs';
-import { dirname,resolve } from 'node:path';
+import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { shopName } from '../src/server/floor.ts';
-import { importJobs,importTable,importWorkshop } from '../src/server/import.ts';
+import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
 import { Problem } from '../src/server/problem.ts';
 
 const folder = resolve(dirname(fileURLToPath(import.meta.url)), '../demo-data');

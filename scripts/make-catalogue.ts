@@ -1,7 +1,7 @@
 /** Writes the made-up catalogue of the demo: keeps the parts already named by units and adds to them. Same seed, same files. */
-import { readFileSync,writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { madeUpConsumables,madeUpParts } from '../src/core/standins/catalogue.ts';
+import { madeUpConsumables, madeUpParts } from '../src/core/standins/catalogue.ts';
 
 const path = 'demo-data/parts.csv';
 const named = Papa.parse<Record<string, string>>(readFileSync(path, 'utf8').trim(), {

@@ -1,4 +1,4 @@
-import { type Rule,ruleGroups } from '../src/core/rules/index.ts';
+import { type Rule, ruleGroups } from '../src/core/rules/index.ts';
 
 const levels = {
   good: 'Good',

@@ -13,10 +13,10 @@ import { people } from './people.ts';
 import { store } from './store.ts';
 
 /** Jobs on the floor, each summary as fresh as its job and the shop's records. */
-export async function floorSummaries(): Promise<SummaryRow[]> {
+async function floorSummaries(): Promise<SummaryRow[]> {
   const { db, writes } = await store();
   const version = async () => Number((await getMeta(db, 'records-version')) ?? 0);
-  const staleAt = (now: number) => (r: SummaryRow) => r.stale || r.recordsVersion !== now;
+  const staleAt = (now: number) => (r: SummaryRow) => r.stale === 1 || r.recordsVersion !== now;
   const rows = await summariesOnFloor(db);
   if (!rows.some(staleAt(await version()))) return rows;
   // In the queue of writes nothing changes between working a summary out and keeping it.
@@ -31,18 +31,25 @@ export async function floorSummaries(): Promise<SummaryRow[]> {
   return summariesOnFloor(db);
 }
 
-/** The floor: one row a job that is open or still owes its recheck, oldest first. */
+/** One row a job that is open or still owes its recheck, oldest first. */
+export async function floorRows(): Promise<FloorRow[]> {
+  const { db } = await store();
+  const unitById = new Map((await listRecords(db, 'units')).map((u) => [u.id, u]));
+  const names = new Map((await people()).map((p) => [p.id, p.name]));
+  const rows = await floorSummaries();
+  // One parse of all is a good deal faster than one a row.
+  const kept = JSON.parse(`[${rows.map((r) => r.data).join()}]`) as JobSummary[];
+  return rows.map((r, i) => floorRow(r, kept[i]!, unitById.get(r.unitId), names));
+}
+
+/** The floor with what a new job is started from. */
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
-  const units = await listRecords(db, 'units');
-  const all = await people();
-  const unitById = new Map(units.map((u) => [u.id, u]));
-  const names = new Map(all.map((p) => [p.id, p.name]));
   return {
     shop: (await shopName()) ?? 'Workshop',
-    rows: (await floorSummaries()).map((r) => floorRow(r, unitById.get(r.unitId), names)),
-    units,
-    people: all,
+    rows: await floorRows(),
+    units: await listRecords(db, 'units'),
+    people: await people(),
     nowMs: Date.now(),
     timeZone: shopZone,
   };
@@ -50,11 +57,11 @@ export async function floorView(): Promise<FloorView> {
 
 /** A kept summary with what changes beside it: the unit's clock and the people's names. */
 function floorRow(
-  { id, number, createdMs, data }: SummaryRow,
+  { id, number, createdMs }: SummaryRow,
+  { onFloor: _on, lastById, signedKm, ...summary }: JobSummary,
   unit: UnitRecord | undefined,
   names: ReadonlyMap<string, string>,
 ): FloorRow {
-  const { onFloor: _on, lastById, signedKm, ...summary } = JSON.parse(data) as JobSummary;
   return {
     id,
     number,

@@ -1,3 +1,4 @@
+import './rule-link.css';
 import { createContext, useContext } from 'react';
 import { type DecidedAt, ruleHref } from '../core/rules/address.ts';
 import { type Said, sentence } from '../core/rules/index.ts';

@@ -411,6 +411,31 @@ describe('interlocks', () => {
     expect((await ask('GET', path)).json.seal).toMatchObject({ verified: true });
     db.close();
   });
+  it('is what the floor shows, after every write of job and shop, until the job is closed', async () => {
+    const job = await newJob();
+    const row = async () => (await floorView()).rows.find((r) => r.id === job);
+    expect(await row()).toMatchObject({ station: 'complaint', next: { short: 'Ask the driver' } });
+    await say(job, 'complaint-recorded', { ...complaint, startsKmh: 60 });
+    await say(job, 'station-done', { station: 'complaint' });
+    expect(await row()).toMatchObject({ station: 'diagnose', complaint: 'Roar above 60 km/h' });
+    const units = (await ask('GET', '/api/records/units')).json as {
+      id: string;
+      corners: { LF: object };
+    }[];
+    const unit = units.find((u) => u.id === 'unit-07')!;
+    const file = (u: object) => ({ format: 'true-spindle/workshop', version: 1, units: [u] });
+    const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };
+    const other = {
+      ...unit,
+      corners: { ...unit.corners, LF: { family: 'A2', source: 'made up' } },
+    };
+    await ask('POST', '/api/import', file(other), lead);
+    expect((await row())?.family).toMatch(/^Axle bearing/u);
+    await ask('POST', '/api/import', file(unit), lead);
+    expect((await row())?.family).toMatch(/^Pressed-in/u);
+    await say(job, 'job-closed', { reason: 'sold' });
+    expect(await row()).toBeUndefined();
+  });
   it('waits after five wrong PINs', async () => {
     const job = await newJob();
     const sign = (pin: string) =>

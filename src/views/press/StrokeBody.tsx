@@ -1,7 +1,7 @@
+import './stroke.css';
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
-import { VerdictShape } from '../../ui/Marks.tsx';
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -170,7 +170,10 @@ function WhenToStop({ blows, fitting }: { blows: boolean; fitting: boolean }) {
     : 'Stop if force passes the band: release, soak, look at the support.';
   return (
     <section className="rule-s">
-      <VerdictShape status="stop" size={34} />
+      <svg className="instruction" width="34" height="34" viewBox="0 0 34 34" aria-hidden="true">
+        <circle cx="17" cy="17" r="14" />
+        <path d="M9 17h16" />
+      </svg>
       <p>{blows ? 'Stop when the note changes: it stands on its seat.' : seat}</p>
     </section>
   );
