@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { sentence } from '../rules/index.ts';
+import {
+  judgeStage,
+  judgeWrench,
+  orderFault,
+  type Procedure,
+  procedureDone,
+  procedureInShort,
+  type Stage,
+  stageUnit,
+  stageWindow,
+  standOnBarM,
+  unitSigns,
+  walkProcedure,
+  type Wrench,
+  wrenchesFor,
+  wrenchSetting,
+} from './index.ts';
+
+const stage = (id: string, kind: Stage['kind'], more: Partial<Stage> = {}): Stage => ({
+  id,
+  kind,
+  text: id,
+  why: '',
+  wheel: 'air',
+  ...more,
+});
+const base = stage('base', 'torque', { value: 120, tolerance: 6 });
+const turns = stage('turns', 'turn-hub', { value: 5 });
+const angle = stage('angle', 'angle', { value: 60, tolerance: 5 });
+const lock = stage('lock', 'lock');
+const p: Procedure = {
+  id: 'p',
+  name: 'p',
+  fastener: 'nut',
+  stretch: false,
+  singleUse: true,
+  thread: 'dry',
+  hexMm: 32,
+  source: 'made up',
+  stages: [base, turns, angle, lock],
+};
+
+describe('a stage', () => {
+  it.each([
+    ['torque', base, 'torque', 'N·m', { low: 114, high: 126 }],
+    ['a bare torque', stage('x', 'torque', { value: 90 }), 'torque', 'N·m', { low: 90, high: 90 }],
+    ['turns of the hub, which may be more', turns, 'turns', 'turns', { low: 5, high: Infinity }],
+    ['an angle', angle, 'angle', '°', { low: 55, high: 65 }],
+    ['backing off', stage('x', 'back-off', { value: 180 }), 'angle', '°', { low: 180, high: 180 }],
+    ['a lock, which is seen', lock, undefined, '', undefined],
+  ] as const)('of %s has its unit and its window', (_what, s, unit, sign, window) => {
+    expect([stageUnit(s), unitSigns[s.kind]]).toEqual([unit, sign]);
+    expect(stageWindow(s)).toEqual(window);
+  });
+
+  it.each([
+    [base, 113.9, 'check', 'torque.below'],
+    [base, 114, 'good', 'torque.in-window'],
+    [base, 126, 'good', 'torque.in-window'],
+    [base, 126.1, 'stop', 'torque.over'],
+    [base, undefined, 'stop', 'torque.no-reading'],
+    [turns, 40, 'good', 'torque.in-window'],
+    [lock, undefined, 'good', 'torque.locked'],
+  ] as const)('%# is judged at both ends of its window', (s, actual, status, rule) =>
+    expect(judgeStage(p, s, actual)).toMatchObject({ status, rule, source: 'made up' }),
+  );
+
+  it('says by how much, in whole figures', () => {
+    expect(sentence(judgeStage(p, base, 100))).toMatch(/^Below the window by 14:/u);
+    expect(sentence(judgeStage(p, base, 140))).toMatch(/^Over by 14: slacken/u);
+    const stretch = { ...p, stretch: true };
+    expect(sentence(judgeStage(stretch, base, 140))).toMatch(/^Over by 14 on a stretch.*spoilt/u);
+  });
+});
+
+describe('the walk of a procedure', () => {
+  const sound = [
+    { stageId: 'base', actual: 120 },
+    { stageId: 'turns', actual: 6 },
+    { stageId: 'angle', actual: 60 },
+    { stageId: 'lock' },
+  ];
+  it('stands at the first stage that is not good, whatever was read', () =>
+    fc.assert(
+      fc.property(fc.nat({ max: 4 }), (done) => {
+        const walk = walkProcedure(p, sound.slice(0, done));
+        expect(walk).toMatchObject({ current: done, restart: false });
+        expect(procedureDone(p, sound.slice(0, done))).toBe(done === 4);
+      }),
+    ));
+  it('passes over readings of stages it does not have', () =>
+    expect(walkProcedure(p, [{ stageId: 'other', actual: 1 }])).toMatchObject({ current: 0 }));
+  it('lets a stage be read again, holds back what comes after an open one, and begins anew after one that was over', () => {
+    const over = walkProcedure(p, [...sound.slice(0, 2), { stageId: 'angle', actual: 90 }]);
+    expect(orderFault(p, walkProcedure(p, sound.slice(0, 2)), 'base')).toBeUndefined();
+    expect(orderFault(p, walkProcedure(p, []), 'lock')).toMatchObject({
+      rule: 'torque.order',
+      part: 'base',
+      with: { stage: 1 },
+    });
+    expect(orderFault(p, over, 'turns')).toMatchObject({ with: { restart: 'yes' } });
+    expect(orderFault(p, over, 'base')).toBeUndefined();
+    expect(orderFault(p, over, 'other')).toMatchObject({ rule: 'torque.no-stage' });
+  });
+  it('is named by its last two figures', () => {
+    const back = stage('back', 'back-off', { value: 180 });
+    const last = stage('last', 'torque', { value: 70 });
+    expect(procedureInShort({ ...p, stages: [base, back, last, angle, lock] })).toBe(
+      '70 N·m + 60°',
+    );
+  });
+});
+
+describe('tools', () => {
+  const wrench = (id: string, more: Partial<Wrench> = {}): Wrench => ({
+    id,
+    name: id,
+    type: 'click',
+    minNm: 20,
+    maxNm: 200,
+    ...more,
+  });
+  const today = '2026-01-02';
+  // ISO 6789-1: a tool is used from 20 % to 100 % of its largest value.
+  it.each([
+    [39.9, 'check'],
+    [40, 'good'],
+    [200, 'good'],
+    [200.1, 'stop'],
+  ])('at %d N·m a wrench of 200 is %s', (nm, status) =>
+    expect(judgeWrench(wrench('w'), nm, today)[0]!.status).toBe(status),
+  );
+  it('are not trusted under their own least, nor from the day after their calibration ran out', () => {
+    expect(judgeWrench(wrench('w', { minNm: 60 }), 50, today)[0]!.status).toBe('check');
+    const due = (calibrationDue: string) =>
+      judgeWrench(wrench('w', { calibrationDue }), 120, today);
+    expect([due('2026-01-02'), due('2026-01-01')].map((v) => v[0]!.rule)).toEqual([
+      'wrench.good',
+      'wrench.calibration',
+    ]);
+  });
+  it('come for a torque with those first that can be trusted, for an angle without a scale or digital', () => {
+    const small = wrench('small', { maxNm: 60 });
+    const bar: Wrench = { id: 'bar', name: 'bar', type: 'hand' };
+    const digital = wrench('digital', { type: 'digital', maxNm: 300 });
+    const all = [small, bar, digital];
+    expect(wrenchesFor(base, all, today).map((w) => w.id)).toEqual(['digital', 'small']);
+    expect(wrenchesFor(angle, all, today).map((w) => w.id)).toEqual(['bar', 'digital']);
+  });
+  it('name the field of a length or a weight that cannot be', () => {
+    expect(() => wrenchSetting(100, 0, 50)).toThrow(/^wrenchMm: /u);
+    expect(() => standOnBarM(100, 0)).toThrow(/^weightN: /u);
+  });
+});
