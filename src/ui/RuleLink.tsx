@@ -1,7 +1,7 @@
-import './rule-link.css';
 import { createContext, useContext } from 'react';
 import { type DecidedAt, ruleHref } from '../core/rules/address.ts';
 import { type Said, sentence } from '../core/rules/index.ts';
+import './rule-link.css';
 
 /** Where the verdicts of a screen are decided: a station of a job. */
 export const DecidedAtContext = createContext<DecidedAt | undefined>(undefined);

@@ -13,6 +13,7 @@ import {
 import { record } from '../../core/standins/microphone.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
+import { Field } from '../../ui/Field.tsx';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -263,51 +264,39 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
                 text={speedAfter}
                 onText={setSpeedAfter}
               />
-              <label className="field compact">
-                <span>at second</span>
-                <span className="box">
-                  <input
-                    value={atText}
-                    onChange={(e) => setAt(e.target.value)}
-                    inputMode="decimal"
-                  />
-                  <span className="unit-name">s</span>
-                </span>
-              </label>
+              <Field
+                compact
+                label="at second"
+                text={atText}
+                onText={setAt}
+                inputMode="decimal"
+                unit="s"
+              />
             </div>
             <div className="pair-in three">
-              <label className="field compact">
-                <span>Tyre</span>
-                <span className="box">
-                  <input
-                    value={tyreText}
-                    onChange={(e) => {
-                      setSaid(undefined);
-                      setTyre(e.target.value);
-                    }}
-                  />
-                </span>
-              </label>
-              <label className="field compact">
-                <span>Axle ratio</span>
-                <span className="box">
-                  <input
-                    value={ratio}
-                    onChange={(e) => setRatio(e.target.value)}
-                    inputMode="decimal"
-                  />
-                </span>
-              </label>
-              <label className="field compact">
-                <span>Pinion teeth</span>
-                <span className="box">
-                  <input
-                    value={pinion}
-                    onChange={(e) => setPinion(e.target.value)}
-                    inputMode="numeric"
-                  />
-                </span>
-              </label>
+              <Field
+                compact
+                label="Tyre"
+                text={tyreText}
+                onText={(t) => {
+                  setSaid(undefined);
+                  setTyre(t);
+                }}
+              />
+              <Field
+                compact
+                label="Axle ratio"
+                text={ratio}
+                onText={setRatio}
+                inputMode="decimal"
+              />
+              <Field
+                compact
+                label="Pinion teeth"
+                text={pinion}
+                onText={setPinion}
+                inputMode="numeric"
+              />
             </div>
             {!set.ok && speed !== '' && (
               <p className="cap" role="alert">

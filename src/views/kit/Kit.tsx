@@ -8,18 +8,18 @@ import {
   kitNames,
   type Press,
 } from '../../core/press/index.ts';
-import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { type Dimension } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
-import { useDraft } from '../../ui/useDraft.ts';
-import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
+import { call, faultOf } from '../shell/useJob.ts';
 import { Gaps } from './Gaps.tsx';
 import { ImportBox } from './ImportBox.tsx';
 import { OnePiece } from './OnePiece.tsx';
 import { Shelf } from './Shelf.tsx';
 import { Tools } from './Tools.tsx';
+import { useRecordDraft } from './useRecordDraft.ts';
 
 interface Props {
   shop: string;
@@ -134,26 +134,15 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
 }
 
 function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
-  const [text, setText, clear] = useDraft('kit:new');
-  const [problem, setProblem] = useState<ProblemDoc>();
-  const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
-  const set = (k: string, v: string) => {
-    setProblem(undefined);
-    setText(JSON.stringify({ ...draft, [k]: v }));
-  };
-  const value = (id: Figure) => {
-    const f = fields.find((x) => x.id === id)!;
-    const p = parseQuantity(draft[id] ?? '', f.dimension);
-    return p.ok ? p.value : Number.NaN;
+  const { draft, problem, name, id, set, isEmpty, figure, keep } = useRecordDraft('kit:new');
+  const value = (field: Figure) => {
+    const dimension = fields.find((x) => x.id === field)?.dimension ?? 'length';
+    return figure(field, dimension) ?? Number.NaN;
   };
   const shape = draft['shape'] as AdapterShape | undefined;
   const piece: Adapter = {
-    id: (draft['name'] ?? '')
-      .trim()
-      .toLowerCase()
-      .replaceAll(/[^a-z0-9]+/gu, '-')
-      .replaceAll(/^-|-$/gu, ''),
-    name: (draft['name'] ?? '').trim(),
+    id,
+    name,
     shape: shape ?? 'sleeve',
     outerMm: value('outerMm'),
     innerMm: value('innerMm'),
@@ -163,11 +152,7 @@ function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
     ...(Number.isFinite(value('recessMm')) ? { recessMm: value('recessMm') } : {}),
     ...(Number.isFinite(value('pilotMm')) ? { pilotMm: value('pilotMm') } : {}),
   };
-  const complete = fields.every((f) =>
-    f.may
-      ? (draft[f.id] ?? '').trim() === '' || Number.isFinite(value(f.id))
-      : Number.isFinite(value(f.id)),
-  );
+  const complete = fields.every((f) => (f.may && isEmpty(f.id)) || Number.isFinite(value(f.id)));
   const faults = complete ? adapterFaults(piece) : [];
   const missing = firstThat(
     [!shape, 'Tap a shape'],
@@ -176,11 +161,7 @@ function AddPiece({ onAdded }: { onAdded: (name: string) => void }) {
     [true, faults[0]?.reason],
   );
   const add = async () => {
-    const r = await call<Adapter>('POST', '/api/adapters', piece);
-    if (r.ok) {
-      clear();
-      onAdded(piece.name);
-    } else setProblem(r.problem);
+    if (await keep('/api/adapters', piece)) onAdded(piece.name);
   };
   return (
     <section className="add-piece">

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import {
   greased,
   type Press,
@@ -8,12 +7,12 @@ import {
   ramForceKn,
   screwTorqueNm,
 } from '../../core/press/index.ts';
-import { both, type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { both, type Dimension } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { useDraft } from '../../ui/useDraft.ts';
-import { call, faultOf, type ProblemDoc } from '../shell/useJob.ts';
+import { faultOf } from '../shell/useJob.ts';
+import { useRecordDraft } from './useRecordDraft.ts';
 
 type Figure =
   'capacityKn' | 'ramMm' | 'daylightMm' | 'strokeMm' | 'pistonMm' | 'rodMm' | 'pitchMm' | 'flankMm';
@@ -79,32 +78,17 @@ export function Tools({
 }
 
 function AddTool({ onKept }: { onKept: (name: string) => void }) {
-  const [text, setText, clear] = useDraft('kit:tool');
-  const [problem, setProblem] = useState<ProblemDoc>();
-  const draft: Record<string, string> = text ? (JSON.parse(text) as Record<string, string>) : {};
-  const set = (k: string, v: string) => {
-    setProblem(undefined);
-    setText(JSON.stringify({ ...draft, [k]: v }));
-  };
+  const { draft, problem, name, id, set, isEmpty, figure, keep } = useRecordDraft('kit:tool');
   const kind = draft['kind'] as PressKind | undefined;
   const shown = figures.filter(
     (f) => kind !== undefined && (words[f].of === undefined || words[f].of.includes(kind)),
   );
-  const value = (f: Figure) => {
-    const p = parseQuantity(draft[f] ?? '', words[f].dimension);
-    return p.ok ? p.value : undefined;
-  };
-  const name = (draft['name'] ?? '').trim();
-  const open = shown.find((f) =>
-    words[f].may && (draft[f] ?? '').trim() === '' ? false : value(f) === undefined,
-  );
+  const value = (f: Figure) => figure(f, words[f].dimension);
+  const open = shown.find((f) => !(words[f].may && isEmpty(f)) && value(f) === undefined);
   const tool: Press | undefined =
     kind && name && !open
       ? {
-          id: name
-            .toLowerCase()
-            .replaceAll(/[^a-z0-9]+/gu, '-')
-            .replaceAll(/^-|-$/gu, ''),
+          id,
           name,
           kind,
           capacityKn: value('capacityKn')!,
@@ -136,11 +120,7 @@ function AddTool({ onKept }: { onKept: (name: string) => void }) {
   );
   const add = async () => {
     if (!tool) return;
-    const r = await call<Press>('POST', '/api/presses', tool);
-    if (r.ok) {
-      clear();
-      onKept(tool.name);
-    } else setProblem(r.problem);
+    if (await keep('/api/presses', tool)) onKept(tool.name);
   };
   return (
     <form

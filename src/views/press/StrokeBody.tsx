@@ -1,4 +1,3 @@
-import './stroke.css';
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
@@ -14,6 +13,7 @@ import { PieceDialog } from './PieceDialog.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
 import { SetupSheet } from './SetupSheet.tsx';
 import { GoesBack, keptChoice, StackSection, ToolPicker } from './StackSection.tsx';
+import './stroke.css';
 import { StrokeActions } from './StrokeActions.tsx';
 import { StrokeCall } from './StrokeCall.tsx';
 import { NoStack, StrokePicture } from './StrokePicture.tsx';

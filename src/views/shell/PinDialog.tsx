@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Dialog } from '../../ui/Panels.tsx';
+import { PinField, ReasonField } from '../../ui/SignFields.tsx';
 import { faultOf, useJob } from './useJob.ts';
 
 /** Asks the one who answers for something for a reason (if wanted) and the PIN. */
@@ -36,29 +37,8 @@ export function PinDialog({
         }}
       >
         <p className="note">{text}</p>
-        {reason && (
-          <label className="field">
-            <span>Reason, kept on the job card</span>
-            <input
-              className="text-in"
-              value={why}
-              onChange={(e) => setWhy(e.target.value)}
-              maxLength={400}
-            />
-          </label>
-        )}
-        <label className="field">
-          <span>PIN of {person}</span>
-          <input
-            className="text-in num"
-            type="password"
-            inputMode="numeric"
-            autoComplete="off"
-            value={pin}
-            onChange={(e) => setPin(e.target.value)}
-            maxLength={8}
-          />
-        </label>
+        {reason && <ReasonField label="Reason, kept on the job card" text={why} onText={setWhy} />}
+        <PinField person={person} pin={pin} onPin={setPin} />
         {fault && (
           <p className="verdict-line stop" role="alert">
             <VerdictShape status="stop" size={20} />

@@ -11,6 +11,7 @@ import {
 } from '../../core/diagnosis/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
+import { PinField, ReasonField } from '../../ui/SignFields.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Rows } from './Rows.tsx';
@@ -253,27 +254,8 @@ function Answer({
   return (
     <>
       <section className="grid gap-2">
-        <label className="field compact">
-          <span>Why</span>
-          <input
-            className="text-in"
-            value={reason}
-            onChange={(e) => setReason(e.target.value)}
-            maxLength={400}
-          />
-        </label>
-        <label className="field compact">
-          <span>PIN of {name}</span>
-          <input
-            className="text-in num"
-            type="password"
-            inputMode="numeric"
-            autoComplete="off"
-            value={pin}
-            onChange={(e) => setPin(e.target.value)}
-            maxLength={8}
-          />
-        </label>
+        <ReasonField compact label="Why" text={reason} onText={setReason} />
+        <PinField compact person={name} pin={pin} onPin={setPin} />
         {label && (
           <MainAction
             label={label}

@@ -14,6 +14,7 @@ import {
   tracesFromRows,
   type WheelReading,
 } from '../../core/wheel-speed/index.ts';
+import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -211,18 +212,15 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
                 setSpeed(t);
               }}
             />
-            <label className="field compact">
-              <span>Tyre</span>
-              <span className="box">
-                <input
-                  value={tyreText}
-                  onChange={(e) => {
-                    setSaid(undefined);
-                    setTyre(e.target.value);
-                  }}
-                />
-              </span>
-            </label>
+            <Field
+              compact
+              label="Tyre"
+              text={tyreText}
+              onText={(t) => {
+                setSaid(undefined);
+                setTyre(t);
+              }}
+            />
             <Choices
               name="Kind of sensor"
               value={sensor}
