@@ -11,7 +11,7 @@ afterAll(() => browser.close());
 const stateOf = async (page: Page, id: string) =>
   (
     (await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as {
-      state: { traces: Record<string, { call: string; samples: number[][] }> };
+      state: { traces: Record<string, { call: string; samples: number[][]; atMs: number }> };
     }
   ).state;
 const choose = async (page: Page, fault: string) => {
@@ -70,14 +70,18 @@ it('says too easy of a worn seat, and the trace is there after a reload', async 
   await go(page, `/jobs/${id}/press-in`);
   await button(page, /^3\s*Bearing/u).click();
   await choose(page, 'worn seat');
+  const before = (await stateOf(page, id)).traces['bearing-in']?.atMs ?? 0;
   await button(page, /^Pump/u).click();
   await page
     .locator('.ram-call', { hasText: /Too easy: .*Measure before it leaves/u })
     .waitFor({ timeout: 60_000 });
   // A reload in mid-stroke loses nothing that was read.
   await page.reload();
+  // On a slow machine the ring may have come home meanwhile.
   await expect
-    .poll(async () => (await stateOf(page, id)).traces['bearing-in']!.call, { timeout: 10_000 })
-    .toBe('easy');
+    .poll(async () => (await stateOf(page, id)).traces['bearing-in']!.atMs, { timeout: 10_000 })
+    .toBeGreaterThan(before);
+  const { call } = (await stateOf(page, id)).traces['bearing-in']!;
+  expect(['easy', 'seated']).toContain(call);
   await button(page, 'Look at the stroke again').waitFor();
 });
