@@ -1,6 +1,6 @@
 /** Made-up strokes against the follower: right verdicts, how early the seat and a cocked start are called. */
 import {
-  benchFor,
+  setupFor,
   classFits,
   endsStroke,
   type Fits,
@@ -41,8 +41,8 @@ const fitsOf = (w: Work): Fits =>
         journal: { low: 0.012, likely: 0.018, high: 0.024 },
         measured: { bore: true, journal: true },
       };
-const benches = exampleWorks.flatMap((w) =>
-  followed.flatMap((o) => benchFor(o, w, exampleTools[0]!, fitsOf(w)) ?? []),
+const setups = exampleWorks.flatMap((w) =>
+  followed.flatMap((o) => setupFor(o, w, exampleTools[0]!, fitsOf(w)) ?? []),
 );
 
 export interface StrokeBench {
@@ -63,17 +63,17 @@ export function strokes(range: 'tuning' | 'report', count: number, seed: number)
   let seats = { all: 0, ok: 0 };
   let cocked = { all: 0, ok: 0 };
   for (let n = 0; n < count; n++) {
-    const bench = benches[n % benches.length]!;
-    const { fitting } = bench.requirement;
+    const setup = setups[n % setups.length]!;
+    const { fitting } = setup.requirement;
     const faults = faultsOf(fitting);
-    const fault = faults[Math.floor(n / benches.length) % faults.length]!;
+    const fault = faults[Math.floor(n / setups.length) % faults.length]!;
     const stroke = madeUpStroke(
-      bench,
+      setup,
       fault,
       Math.floor(r() * 1e9),
       range === 'tuning' ? tuningRange : reportRange,
     );
-    const follow = follower(bench);
+    const follow = follower(setup);
     let verdict: StrokeCall = 'waiting';
     let ended = { travelMm: 0, forceKn: 0 };
     for (const s of stroke.samples()) {

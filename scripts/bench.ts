@@ -22,10 +22,10 @@ import {
   decodeWav,
   encodeWav,
 } from '../src/core/noise/index.ts';
-import { type Adapter, type Bench, judgePiece, solve } from '../src/core/press/index.ts';
+import { type Adapter, type Setup, judgePiece, solve } from '../src/core/press/index.ts';
 import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
-import { exampleBenches, nearSizes, piece } from '../tests/example.ts';
+import { exampleSetups, nearSizes, piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
 import { confusion, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
@@ -89,7 +89,7 @@ const tap = (label: string) => `new Promise((resolve) => {
 
 const pieces = kit();
 /** Kits of 200 in which nearly everything fits somewhere: the most that a stroke can give the solver to join. */
-const crowded = (b: Bench): Adapter[] => {
+const crowded = (b: Setup): Adapter[] => {
   const near = nearSizes(b);
   return Array.from({ length: 200 }, (_, i) => {
     const [o, inner, h, shape] = near[i % near.length]!;
@@ -102,20 +102,20 @@ const crowded = (b: Bench): Adapter[] => {
     );
   });
 };
-const strokes200 = exampleBenches().flatMap(({ label, bench }) => [
-  { label, bench, kit: pieces },
-  { label: `${label}, crowded`, bench, kit: crowded(bench) },
+const strokes200 = exampleSetups().flatMap(({ label, setup }) => [
+  { label, setup, kit: pieces },
+  { label: `${label}, crowded`, setup, kit: crowded(setup) },
 ]);
 const solverMs = strokes200.map((s) => ({
   ...s,
-  ms: timed(() => solve(s.kit, s.bench), 9),
-  found: solve(s.kit, s.bench).solutions.length,
+  ms: timed(() => solve(s.kit, s.setup), 9),
+  found: solve(s.kit, s.setup).solutions.length,
 }));
 const worstStroke = solverMs.reduce((w, s) => (s.ms > w.ms ? s : w));
 const siftMs = timed(() =>
   worstStroke.kit.forEach((p) => {
-    judgePiece(p, 'pusher', worstStroke.bench.requirement.pusher, worstStroke.bench.forceKn);
-    judgePiece(p, 'support', worstStroke.bench.requirement.support, worstStroke.bench.forceKn);
+    judgePiece(p, 'pusher', worstStroke.setup.requirement.pusher, worstStroke.setup.forceKn);
+    judgePiece(p, 'support', worstStroke.setup.requirement.support, worstStroke.setup.forceKn);
   }),
 );
 hold(

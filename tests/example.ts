@@ -1,7 +1,7 @@
 import {
   type Adapter,
-  type Bench,
-  benchFor,
+  type Setup,
+  setupFor,
   hammer,
   inside,
   type Operation,
@@ -58,8 +58,8 @@ export const exampleWork: WorkOf<'P1'> = {
   },
 };
 
-export function exampleBench(operation: Operation, work: Work = exampleWork): Bench {
-  return benchFor(operation, work, {
+export function exampleSetup(operation: Operation, work: Work = exampleWork): Setup {
+  return setupFor(operation, work, {
     id: 'p',
     name: 'Press',
     capacityKn: 196,
@@ -301,18 +301,18 @@ export const exampleTools: readonly Press[] = [
 ];
 
 /** Every stroke of every example with every tool. */
-export const exampleBenches = (): { label: string; bench: Bench }[] =>
+export const exampleSetups = (): { label: string; setup: Setup }[] =>
   exampleWorks.flatMap((work) =>
     operations.flatMap((o) =>
       [...exampleTools, hammer].flatMap((press) => {
-        const bench = benchFor(o, work, press);
-        return bench ? [{ label: `${work.family} ${o} ${press.id}`, bench }] : [];
+        const setup = setupFor(o, work, press);
+        return setup ? [{ label: `${work.family} ${o} ${press.id}`, setup }] : [];
       }),
     ),
   );
 
 /** Sizes at which a stroke can just be set up, and low ones that need a spacer: random pieces lie about them, so that both outcomes come up. */
-export function nearSizes({ requirement: r }: Bench): [number, number, number, Adapter['shape']][] {
+export function nearSizes({ requirement: r }: Setup): [number, number, number, Adapter['shape']][] {
   return [r.pusher, ...(r.support ? [r.support] : [])].flatMap((need) => {
     const w = pieceWindows(need);
     const o = inside(w.outerMm, need.face.outerMm);

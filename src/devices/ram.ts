@@ -1,4 +1,4 @@
-import type { Bench, TraceSample } from '../core/press/index.ts';
+import type { Setup, TraceSample } from '../core/press/index.ts';
 import { madeUpStroke, type RamFault } from '../core/standins/ram.ts';
 
 /** Port of a gauge with a travel sensor: reads while somebody pumps, until it is released. */
@@ -9,7 +9,7 @@ export interface PressGauge {
 
 /** A made-up hand pump in its own time; with `dropsOut` the lead comes loose for a while in mid-stroke. */
 export const standInRam = (
-  bench: Bench,
+  setup: Setup,
   fault: RamFault,
   dropsOut: boolean,
   seed: number,
@@ -19,8 +19,8 @@ export const standInRam = (
   read: async function* read() {
     const start = Date.now();
     let silentMs = 0;
-    for (const s of madeUpStroke(bench, fault, seed).samples()) {
-      if (dropsOut && silentMs === 0 && s.travelMm > bench.requirement.travelMm * 0.4) {
+    for (const s of madeUpStroke(setup, fault, seed).samples()) {
+      if (dropsOut && silentMs === 0 && s.travelMm > setup.requirement.travelMm * 0.4) {
         silentMs = 2000;
         // A lead is as long off however fast the stand-in pumps.
         await new Promise((done) => setTimeout(done, silentMs / Math.min(speed, 2)));

@@ -13,7 +13,7 @@ import {
   tyre,
 } from '../core/noise/index.ts';
 import {
-  benchFor,
+  setupFor,
   judgeStack,
   screwForceKn,
   screwTorqueNm,
@@ -222,14 +222,14 @@ export function stacks(b: Static<typeof StackSolveSchema>) {
         reason: `The bodies of family ${b.corner.family} are not all there: P1 knuckle and hub, P2 cartridge and housing, A2 shaft, the others housing.`,
       },
     ]);
-  const bench = benchFor(b.operation, work, b.press);
-  if (!bench)
+  const setup = setupFor(b.operation, work, b.press);
+  if (!setup)
     throw invalid([{ field: 'operation', reason: `These parts have no stroke “${b.operation}”.` }]);
   const kit = b.kit;
   if (!b.stack) {
-    const found = solve(kit, bench);
+    const found = solve(kit, setup);
     return {
-      forceKn: bench.forceKn,
+      forceKn: setup.forceKn,
       missing: found.missing,
       stacks: found.solutions.map((s) => ({
         capId: s.stack.cap?.id,
@@ -254,10 +254,10 @@ export function stacks(b: Static<typeof StackSolveSchema>) {
       ...(b.stack.supportId ? { support: piece('supportId', b.stack.supportId) } : {}),
       ...(b.stack.riserId ? { riser: piece('riserId', b.stack.riserId) } : {}),
     },
-    bench,
+    setup,
   );
   return {
-    forceKn: bench.forceKn,
+    forceKn: setup.forceKn,
     status: judged.status,
     verdicts: judged.verdicts,
     path: judged.path.nodes,

@@ -1,7 +1,7 @@
 import type { Person } from '../core/job/index.ts';
 import {
   type Adapter,
-  benchFor,
+  setupFor,
   bestPurchase,
   hammer,
   operationNames,
@@ -32,28 +32,28 @@ export async function kitGaps() {
       const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
       if (!work) return [];
       return operations.flatMap((o) => {
-        const benches = [...presses, hammer]
-          .flatMap((p) => benchFor(o, work, p) ?? [])
+        const setups = [...presses, hammer]
+          .flatMap((p) => setupFor(o, work, p) ?? [])
           .filter((b) => b.press !== hammer || b.requirement.hammer.allowed);
-        return benches.length > 0
-          ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, benches }]
+        return setups.length > 0
+          ? [{ label: `${u.fleetNo} ${corner}: ${operationNames[o].toLowerCase()}`, setups }]
           : [];
       });
     }),
   );
   // A stroke is open when no tool of the shop sets it up; what to buy is looked for on the strongest.
   const open = list
-    .filter((x) => x.benches.every((b) => solve(adapters, b, 1).solutions.length === 0))
+    .filter((x) => x.setups.every((b) => solve(adapters, b, 1).solutions.length === 0))
     .map((x) => ({
       label: x.label,
-      bench:
-        [...x.benches]
+      setup:
+        [...x.setups]
           .sort((a, b) => b.press.capacityKn - a.press.capacityKn)
-          .find((b) => b.press !== hammer) ?? x.benches[0]!,
+          .find((b) => b.press !== hammer) ?? x.setups[0]!,
     }));
   const buy = bestPurchase(
     adapters,
-    open.map((x) => x.bench),
+    open.map((x) => x.setup),
   );
   return {
     all: list.length,

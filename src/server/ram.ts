@@ -1,4 +1,4 @@
-import { beforeStroke, benchOf, reasonOf } from '../core/job/index.ts';
+import { beforeStroke, setupOf, reasonOf } from '../core/job/index.ts';
 import { type Operation, operations } from '../core/press/index.ts';
 import { type RamFault, ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
@@ -37,13 +37,13 @@ export async function ramStream(
       [{ field: early.field, reason: reasonOf(early) }],
       { rule: early.rule },
     );
-  const bench = benchOf(view, operation as Operation);
-  if (!bench)
+  const setup = setupOf(view, operation as Operation);
+  if (!setup)
     throw new Problem(422, 'Not now', 'Dimensions of the parts are missing.', [
       { field: 'operation', reason: 'No dimensions.' },
     ]);
-  if (bench.press.kind === 'hammer' || bench.press.kind === 'screw')
-    throw new Problem(422, 'Not now', `${bench.press.name} has no gauge.`, [
+  if (setup.press.kind === 'hammer' || setup.press.kind === 'screw')
+    throw new Problem(422, 'Not now', `${setup.press.name} has no gauge.`, [
       { field: 'gauge', reason: 'No gauge.' },
     ]);
   if (inUse.has(jobId))
@@ -52,7 +52,7 @@ export async function ramStream(
     ]);
   inUse.add(jobId);
   const gauge = standInRam(
-    bench,
+    setup,
     fault as RamFault,
     lead === 'drop-out',
     Date.now() % 1_000_000,

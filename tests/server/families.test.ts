@@ -7,7 +7,7 @@ import type { Task } from '../../src/core/families/index.ts';
 import { itemsOf } from '../../src/core/families/index.ts';
 import { limitsMm, tolerance } from '../../src/core/fits/index.ts';
 import {
-  benchOf,
+  setupOf,
   checksFor,
   chosenPart,
   familyCodeOf,
@@ -129,21 +129,21 @@ async function walk(
           await put('encoder-checked', { side: 'inboard', method: 'viewing-card' });
         break;
       case 'stroke': {
-        const bench = benchOf(view, t.operation)!;
-        const best = solve(ctx.adapters, bench, 1).solutions[0];
-        expect(best, `${t.operation} with ${bench.press.name}`).toBeDefined();
+        const setup = setupOf(view, t.operation)!;
+        const best = solve(ctx.adapters, setup, 1).solutions[0];
+        expect(best, `${t.operation} with ${setup.press.name}`).toBeDefined();
         const { cap, pusher, support, riser } = best!.stack;
         await put('stroke-recorded', {
           operation: t.operation,
-          pressId: bench.press.id,
+          pressId: setup.press.id,
           stack: {
             pusherId: pusher.id,
             ...(cap ? { capId: cap.id } : {}),
             ...(support ? { supportId: support.id } : {}),
             ...(riser ? { riserId: riser.id } : {}),
           },
-          ...(bench.press.kind === 'hammer' ? {} : { peakKn: bench.forceKn.likely }),
-          ...(bench.requirement.fitting ? { depthMm: bench.requirement.travelMm } : {}),
+          ...(setup.press.kind === 'hammer' ? {} : { peakKn: setup.forceKn.likely }),
+          ...(setup.requirement.fitting ? { depthMm: setup.requirement.travelMm } : {}),
         });
       }
     }

@@ -11,7 +11,7 @@ const { dispatch } = await import('../../src/server/dispatch.ts');
 const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
 const { floorView } = await import('../../src/server/floor.ts');
 const { jobView } = await import('../../src/server/job-record.ts');
-const { benchOf } = await import('../../src/core/job/index.ts');
+const { setupOf } = await import('../../src/core/job/index.ts');
 const { endsStroke, follower } = await import('../../src/core/press/index.ts');
 
 const demo = (name: string) =>
@@ -139,7 +139,7 @@ describe('the gauge', () => {
     async (fleetNo, operation, fault, said) => {
       const id = await jobOf(fleetNo);
       const view = await jobView(id);
-      const follow = follower(benchOf(view, operation)!);
+      const follow = follower(setupOf(view, operation)!);
       const r = await dispatch(
         new Request(`http://127.0.0.1/api/jobs/${id}/ram/${operation}/${fault}`),
       );

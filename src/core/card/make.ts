@@ -9,7 +9,7 @@ import {
 import { facts, itemsOf } from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
 import {
-  benchOf,
+  setupOf,
   checksFor,
   chosenPart,
   familyCodeOf,
@@ -191,21 +191,21 @@ function schoolsOf(source: CardSource): CardDocument['schools'] {
 function strokeOf(operation: Operation, source: CardSource): CardStroke | undefined {
   const { state } = source;
   const stroke = state.strokes[operation];
-  const bench = benchOf(source, operation);
-  if (!stroke || !bench) return undefined;
-  const verdict = judgeStroke(stroke, bench);
+  const setup = setupOf(source, operation);
+  if (!stroke || !setup) return undefined;
+  const verdict = judgeStroke(stroke, setup);
   const stack = stackOf(source, stroke.stack);
   return {
     operation,
     name: operationNames[operation],
-    fitting: bench.requirement.fitting,
+    fitting: setup.requirement.fitting,
     peakKn: stroke.peakKn ?? null,
-    tool: bench.press.name,
-    expectedKn: bench.forceKn,
+    tool: setup.press.name,
+    expectedKn: setup.forceKn,
     depthMm: stroke.depthMm ?? null,
-    plannedMm: bench.requirement.travelMm,
+    plannedMm: setup.requirement.travelMm,
     stack: stack ? piecesOf(stack).map((a) => a.name) : [],
-    path: stack ? judgeStack(stack, bench).path.nodes : [],
+    path: stack ? judgeStack(stack, setup).path.nodes : [],
     readings: state.readings[operation] ?? [],
     status: verdict.status,
     text: sentence(verdict.verdicts[0]!),

@@ -8,7 +8,7 @@ import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { chosenPart, confirmed, conflictsOf, encoderState, readingsToGo } from './part-on-job.ts';
-import { benchOf } from './press-on-job.ts';
+import { setupOf } from './press-on-job.ts';
 import { seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
 import { type Station, stations } from './stations.ts';
@@ -117,8 +117,8 @@ function strokeOwed(operation: Operation, job: JobNow): Owed[] {
   const part = operationNames[operation];
   const stroke = job.state.strokes[operation];
   if (!stroke) return [owe('press.not-done', { part })];
-  const bench = benchOf(job, operation);
-  const judged = bench && judgeStroke(stroke, bench);
+  const setup = setupOf(job, operation);
+  const judged = setup && judgeStroke(stroke, setup);
   if (judged?.status !== 'stop') return [];
   return judged.verdicts
     .slice(0, 1)

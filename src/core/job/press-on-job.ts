@@ -1,7 +1,7 @@
 import {
   type Adapter,
-  type Bench,
-  benchFor,
+  type Setup,
+  setupFor,
   hammer,
   type Operation,
   type Press,
@@ -42,41 +42,41 @@ export const pressById = ({ ctx }: JobNow, id: string | undefined): Press | unde
   [...ctx.presses, hammer].find((p) => p.id === id);
 
 /** The setup of a stroke with one tool; undefined while geometry is missing. */
-function benchWith(job: JobNow, operation: Operation, press: Press): Bench | undefined {
+function setupWith(job: JobNow, operation: Operation, press: Press): Setup | undefined {
   const work = workOf(job);
   const fits = fitsOf(job);
-  const bench = work && fits && benchFor(operation, work, press, fits, schoolOf(job));
-  if (!bench) return undefined;
+  const setup = work && fits && setupFor(operation, work, press, fits, schoolOf(job));
+  if (!setup) return undefined;
   const goesBack = job.choices[`stack-${operation}`]?.value.usedAgain === true;
-  return !bench.requirement.fitting && goesBack ? { ...bench, usedAgain: true } : bench;
+  return !setup.requirement.fitting && goesBack ? { ...setup, usedAgain: true } : setup;
 }
 
-const benchOnJob = onceEach((job, operation: Operation): Bench | undefined => {
+const setupOnJob = onceEach((job, operation: Operation): Setup | undefined => {
   const r = requirementOf(job, operation);
   if (!r) return undefined;
   const { strokes } = job.state;
   const named = strokes[operation]?.pressId ?? job.choices[`stack-${operation}`]?.value.pressId;
   const press = pressById(job, named);
-  if (press) return benchWith(job, operation, press);
+  if (press) return setupWith(job, operation, press);
   // The first tool that a stack of this kit can be laid for.
-  const benches = toolsFor(job, r).flatMap((p) => benchWith(job, operation, p) ?? []);
-  return benches.find((b) => solve(job.ctx.adapters, b, 1).solutions.length > 0) ?? benches[0];
+  const setups = toolsFor(job, r).flatMap((p) => setupWith(job, operation, p) ?? []);
+  return setups.find((b) => solve(job.ctx.adapters, b, 1).solutions.length > 0) ?? setups[0];
 });
 
 /**
  * The setup of one stroke with the tool it was recorded with, chosen with, or can be done with; or with a named tool.
  * Undefined while geometry or tool is missing.
  */
-export function benchOf(job: JobNow, operation: Operation, pressId?: string): Bench | undefined {
-  if (pressId === undefined) return benchOnJob(job, operation);
+export function setupOf(job: JobNow, operation: Operation, pressId?: string): Setup | undefined {
+  if (pressId === undefined) return setupOnJob(job, operation);
   const press = pressById(job, pressId);
-  return press && benchWith(job, operation, press);
+  return press && setupWith(job, operation, press);
 }
 
 /** The best stacks of the shop's kit for a stroke; undefined while its setup is. */
 export const solvedFor = onceEach((job, operation: Operation): SolveResult | undefined => {
-  const bench = benchOf(job, operation);
-  return bench && solve(job.ctx.adapters, bench);
+  const setup = setupOf(job, operation);
+  return setup && solve(job.ctx.adapters, setup);
 });
 
 /** Pieces of a chosen stack; undefined when one of them is not in the kit. */

@@ -6,7 +6,7 @@ import { walkOf } from './family-on-job.ts';
 import { type Refusal, refuse } from './interlocks.ts';
 import type { JobNow } from './job-now.ts';
 import { encoderState, sensorSide } from './part-on-job.ts';
-import { benchOf, pressById, stackOf } from './press-on-job.ts';
+import { setupOf, pressById, stackOf } from './press-on-job.ts';
 import { seatKinds, seatName } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
 
@@ -120,15 +120,15 @@ export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Ref
   const stack = stackOf(job, b.stack);
   if (!stack) return refuse('stack', 'kit.piece');
   if (!pressById(job, b.pressId)) return refuse('pressId', 'kit.press', { part: b.pressId });
-  const bench = benchOf(job, b.operation, b.pressId);
-  if (!bench) return refuse('operation', 'press.geometry');
-  const judged = judgeStack(stack, bench);
+  const setup = setupOf(job, b.operation, b.pressId);
+  if (!setup) return refuse('operation', 'press.geometry');
+  const judged = judgeStack(stack, setup);
   const [gravest] = judged.verdicts;
   if (judged.status === 'stop' && gravest) return { field: 'stack', ...gravest };
   const again = traceRefusal(b.operation, b.pressId, job);
   if (again) return again;
   const driven = b.pressId === hammer.id;
   if (b.peakKn === undefined && !driven) return refuse('peakKn', 'stroke.no-force');
-  const unmeasured = bench.requirement.fitting && b.depthMm === undefined;
+  const unmeasured = setup.requirement.fitting && b.depthMm === undefined;
   return unmeasured ? refuse('depthMm', 'press.depth') : undefined;
 }

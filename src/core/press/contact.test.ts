@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBench, piece } from '../../../tests/example.ts';
+import { exampleSetup, piece } from '../../../tests/example.ts';
 import {
   bestPurchase,
   dentOf,
@@ -40,15 +40,15 @@ describe('contact', () => {
     expect(dentOf(30, 60, 11.5).depthUm).toBeCloseTo(1.15 / 4, 9);
   });
   it('stops a piece whose small face would give way', () => {
-    const bench = exampleBench('bearing-in');
+    const setup = exampleSetup('bearing-in');
     const soft = piece('soft', 75, 68, 30, { material: 'aluminium' });
     expect(
-      judgePiece(soft, 'pusher', bench.requirement.pusher, { low: 1, likely: 60, high: 150 }).map(
+      judgePiece(soft, 'pusher', setup.requirement.pusher, { low: 1, likely: 60, high: 150 }).map(
         (v) => v.rule,
       ),
     ).toContain('press.pressure');
     expect(
-      judgePiece(soft, 'pusher', bench.requirement.pusher, bench.forceKn).map((v) => v.rule),
+      judgePiece(soft, 'pusher', setup.requirement.pusher, setup.forceKn).map((v) => v.rule),
     ).not.toContain('press.pressure');
   });
 });
@@ -80,8 +80,8 @@ describe('forcing screw', () => {
 });
 
 describe('gaps of a kit', () => {
-  const benches = (['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const).map((o) =>
-    exampleBench(o),
+  const setups = (['hub-out', 'bearing-out', 'bearing-in', 'hub-in'] as const).map((o) =>
+    exampleSetup(o),
   );
   const kit = [
     piece('support', 110, 84, 20),
@@ -90,16 +90,16 @@ describe('gaps of a kit', () => {
     piece('legs', 240, 140, 100),
   ];
   it('name the nearest pieces and by how much they fail', () => {
-    const near = nearest(kit, 'support', benches[3]!, 2);
+    const near = nearest(kit, 'support', setups[3]!, 2);
     expect(near[0]!.piece.id).toBe('low');
     expect(near[0]!.misses.map((m) => m.text).join()).toMatch(/height|inside depth/u);
   });
   it('name the one piece that opens most, and it does', () => {
-    const before = benches.filter((b) => solve(kit, b, 1).solutions.length === 0).length;
-    const buy = bestPurchase(kit, benches)!;
+    const before = setups.filter((b) => solve(kit, b, 1).solutions.length === 0).length;
+    const buy = bestPurchase(kit, setups)!;
     expect(buy.solves.length).toBeGreaterThan(0);
     expect(
-      benches.filter((b) => solve([...kit, buy.piece], b, 1).solutions.length === 0).length,
+      setups.filter((b) => solve([...kit, buy.piece], b, 1).solutions.length === 0).length,
     ).toBe(before - buy.solves.length);
     const full = [piece('s', 110, 84, 20), piece('d', 74, 0, 12)];
     expect(bestPurchase(full, [])).toBeUndefined();

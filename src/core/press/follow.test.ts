@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBench } from '../../../tests/example.ts';
+import { exampleSetup } from '../../../tests/example.ts';
 import { faultsOf, madeUpStroke, type RamFault, tuningRange } from '../standins/ram.ts';
 import {
   endsStroke,
@@ -12,7 +12,7 @@ import {
   type TraceSample,
 } from './index.ts';
 
-const bench = exampleBench('bearing-in');
+const setup = exampleSetup('bearing-in');
 const right: Record<RamFault, StrokeCall> = {
   good: 'seated',
   cocked: 'cocked',
@@ -25,7 +25,7 @@ const right: Record<RamFault, StrokeCall> = {
 function press(
   fault: RamFault,
   seed: number,
-  on = bench,
+  on = setup,
 ): { calls: StrokeCall[]; last: LiveCall; seatMm: number } {
   const stroke = madeUpStroke(on, fault, seed, tuningRange);
   const follow = follower(on);
@@ -47,7 +47,7 @@ describe('following a stroke', () => {
   it.each(['hub-out', 'bearing-out'] as const)(
     'follows %s until it is free, or says that it is stuck or galls',
     (operation) => {
-      const off = exampleBench(operation);
+      const off = exampleSetup(operation);
       for (const fault of faultsOf(false))
         for (let seed = 1; seed <= 12; seed++) {
           const { calls } = press(fault, seed, off);
@@ -78,7 +78,7 @@ describe('following a stroke', () => {
           { minLength: 1, maxLength: 60 },
         ),
         (list) => {
-          const follow = follower(bench);
+          const follow = follower(setup);
           let stopped: StrokeCall | undefined;
           list.forEach((s, i) => {
             const { call } = follow({ ...s, ms: i * 20 });
@@ -91,19 +91,19 @@ describe('following a stroke', () => {
     );
   });
   it('says past the stop when pumping goes on', () => {
-    const follow = follower(bench);
-    const travel = bench.requirement.travelMm;
+    const follow = follower(setup);
+    const travel = setup.requirement.travelMm;
     const at = (travelMm: number, forceKn: number, ms: number) =>
       follow({ travelMm, forceKn, ms }).call;
     for (let i = 0; i <= travel * 10; i++)
-      at(i / 10, bench.forceKn.likely * (i / 10 / travel), i * 20);
+      at(i / 10, setup.forceKn.likely * (i / 10 / travel), i * 20);
     expect([
-      at(travel + 0.05, bench.forceKn.likely + 6, 10_000),
-      at(travel + 0.8, bench.forceKn.likely + 40, 10_020),
+      at(travel + 0.05, setup.forceKn.likely + 6, 10_000),
+      at(travel + 0.8, setup.forceKn.likely + 40, 10_020),
     ]).toEqual(['seated', 'past']);
   });
   it('refuses time that runs backwards, live and as a file, and figures that cannot be', () => {
-    const follow = follower(bench);
+    const follow = follower(setup);
     follow({ ms: 40, travelMm: 1, forceKn: 0.2 });
     expect(() => follow({ ms: 20, travelMm: 1, forceKn: 0.2 })).toThrow(
       /^ms: time runs backwards/u,

@@ -1,6 +1,6 @@
 import type { RuleId } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
-import type { Bench } from './stack.ts';
+import type { Setup } from './stack.ts';
 import { forceAtKn, seatToleranceMm } from './stroke.ts';
 
 /** One reading of gauge and travel; `ms` from the start of the stroke. */
@@ -75,8 +75,8 @@ export const endsStroke = (c: StrokeCall): boolean =>
 
 /** A follower takes one reading after another and says what the stroke is. */
 export type Follower = (s: TraceSample) => LiveCall;
-export const follower = (bench: Bench): Follower =>
-  bench.requirement.fitting ? fittingFollower(bench) : removalFollower(bench);
+export const follower = (setup: Setup): Follower =>
+  setup.requirement.fitting ? fittingFollower(setup) : removalFollower(setup);
 
 function said(
   call: StrokeCall,
@@ -105,7 +105,7 @@ function since(
 }
 
 /** Follows a part coming off: it breaks away, goes on inside what a clean to rusted seat needs, and is free; or it sticks, or galls. */
-function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
+function removalFollower({ requirement: r, forceKn: full }: Setup): Follower {
   let now = waiting;
   let last: TraceSample | undefined;
   let peak = 0;
@@ -140,8 +140,8 @@ function removalFollower({ requirement: r, forceKn: full }: Bench): Follower {
  * Follows a fitting stroke reading by reading and says what it is. Its verdict never gets milder: a start that was cocked
  * stays cocked. Throws RangeError when time runs backwards.
  */
-function fittingFollower(bench: Bench): Follower {
-  const { requirement: r, forceKn: full } = bench;
+function fittingFollower(setup: Setup): Follower {
+  const { requirement: r, forceKn: full } = setup;
   const rampKnPerMm = full.high / Math.max(1, r.travelMm);
   let last: TraceSample | undefined;
   let now = waiting;

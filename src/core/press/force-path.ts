@@ -2,7 +2,7 @@ import { verdict, type Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
 import { type Adapter, bearingInnerMm } from './kit.ts';
 import type { PartNode, Requirement, Touch } from './requirement.ts';
-import type { Bench, Stack } from './stack.ts';
+import type { Setup, Stack } from './stack.ts';
 
 export type PathNode = PartNode | 'ram' | 'cap' | 'pusher' | 'support' | 'riser' | 'bed';
 
@@ -24,25 +24,25 @@ const touch = 0.1;
  * A contact list is a graph; the balls are a bridge that is only crossed when there is no other way,
  * or when both rings are loaded at once, since then they share.
  */
-export function forcePath(s: Stack, bench: Bench): ForcePath {
-  const edges = contacts(s, bench);
+export function forcePath(s: Stack, setup: Setup): ForcePath {
+  const edges = contacts(s, setup);
   const nodes = lightestWay(edges);
   const both = (['inner', 'outer'] as const).every((ring) =>
     edges.some((e) => isPair(...e, ['pusher', ring])),
   );
   const throughBalls =
-    nodes.includes('balls') || (both && (bench.requirement.fitting || bench.usedAgain === true));
+    nodes.includes('balls') || (both && (setup.requirement.fitting || setup.usedAgain === true));
   return {
     nodes: throughBalls && !nodes.includes('balls') ? viaBalls(edges) : nodes,
     throughBalls,
-    verdicts: pathVerdicts(nodes, throughBalls, bench),
+    verdicts: pathVerdicts(nodes, throughBalls, setup),
   };
 }
 
 function pathVerdicts(
   nodes: PathNode[],
   throughBalls: boolean,
-  { requirement: r, forceKn, usedAgain }: Bench,
+  { requirement: r, forceKn, usedAgain }: Setup,
 ): Verdict[] {
   if (nodes.length === 0) return [verdict('press.no-path')];
   if (!throughBalls || !r.row)
@@ -72,7 +72,7 @@ const isPair = (a: PathNode, b: PathNode, pair: Edge) =>
   (a === pair[0] && b === pair[1]) || (a === pair[1] && b === pair[0]);
 
 /** The contacts of this stack with the parts, and of the parts with each other. */
-function contacts(s: Stack, { requirement: r }: Bench): Edge[] {
+function contacts(s: Stack, { requirement: r }: Setup): Edge[] {
   const edges: Edge[] = [
     ...r.joins,
     ...(s.cap

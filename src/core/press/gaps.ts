@@ -2,7 +2,7 @@ import { judgePiece } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
 import type { Measure } from './requirement.ts';
 import { missesOf, pieceWindows, solve } from './solve.ts';
-import type { Bench } from './stack.ts';
+import type { Setup } from './stack.ts';
 
 export interface NearMiss {
   piece: Adapter;
@@ -14,7 +14,7 @@ export interface NearMiss {
 export function nearest(
   kit: readonly Adapter[],
   role: 'pusher' | 'support',
-  { requirement, forceKn }: Bench,
+  { requirement, forceKn }: Setup,
   most = 3,
 ): NearMiss[] {
   const need = requirement[role];
@@ -55,9 +55,9 @@ export function inside(
  */
 export function bestPurchase(
   kit: readonly Adapter[],
-  benches: readonly Bench[],
+  setups: readonly Setup[],
 ): Purchase | undefined {
-  const open = benches
+  const open = setups
     .map((b, i) => ({ b, i }))
     .filter(({ b }) => solve(kit, b, 1).solutions.length === 0);
   const pieces = open.flatMap(({ b, i }) =>

@@ -6,7 +6,7 @@ import { type Adapter, backMm, footOf, headOf, openBehind, type Press } from './
 import type { Need, Requirement } from './requirement.ts';
 import { score } from './score.ts';
 import {
-  type Bench,
+  type Setup,
   carriesNose,
   drawnInMm,
   footDepthMm,
@@ -43,8 +43,8 @@ const noseOf = (press: Press) =>
     : { nose: 'ram', lay: 'solid disc' };
 
 /** Judges the spacer on the pusher: it bridges an open pusher, or adds the reach that is missing. */
-export function judgeCap(pusher: Adapter, cap: Adapter | undefined, bench: Bench): Verdict[] {
-  const { press, requirement: r, forceKn } = bench;
+export function judgeCap(pusher: Adapter, cap: Adapter | undefined, setup: Setup): Verdict[] {
+  const { press, requirement: r, forceKn } = setup;
   const { out, say } = sayings();
   const back = backMm(pusher);
   const names = { ...noseOf(press), ram: press.ramMm.toFixed(1), pusher: pusher.name };
@@ -76,8 +76,8 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, bench: Bench
 }
 
 /** Judges what is under the support: a spacer raises it, or carries the nut of a screw that would be drawn into it. */
-export function judgeRiser(support: Adapter, riser: Adapter | undefined, bench: Bench): Verdict[] {
-  const { press, requirement: r, forceKn } = bench;
+export function judgeRiser(support: Adapter, riser: Adapter | undefined, setup: Setup): Verdict[] {
+  const { press, requirement: r, forceKn } = setup;
   if (!r.support) return [];
   const { out, say } = sayings();
   const carriesNut = (a: Adapter) => press.kind !== 'screw' || carriesNose(a, press);
@@ -107,20 +107,20 @@ export function judgeRiser(support: Adapter, riser: Adapter | undefined, bench: 
 }
 
 /** Rules that need all pieces at once, and the press. */
-export function judgeTogether(s: Stack, bench: Bench): Verdict[] {
-  const { press, requirement: r } = bench;
+export function judgeTogether(s: Stack, setup: Setup): Verdict[] {
+  const { press, requirement: r } = setup;
   const { out, say } = sayings();
   const ids = piecesOf(s).map((a) => a.id);
   say(new Set(ids).size < ids.length, 'press.one-piece-twice');
   if (r.support && !s.support)
     say(true, 'press.no-support', () => ({ with: { face: r.support!.face.name } }));
-  if (r.drawn) out.push(...judgeDrawing(s, bench));
+  if (r.drawn) out.push(...judgeDrawing(s, setup));
   if (press.kind === 'hammer') return [...out, ...judgeHammer(s.pusher, r)];
-  return [...out, ...judgeScrew(s, bench), ...judgeReach(s, bench)];
+  return [...out, ...judgeScrew(s, setup), ...judgeReach(s, setup)];
 }
 
 /** What is drawn comes into a receiver that has to be deep enough and pass round it. */
-function judgeDrawing(s: Stack, { press, requirement: r }: Bench): Verdict[] {
+function judgeDrawing(s: Stack, { press, requirement: r }: Setup): Verdict[] {
   const { out, say } = sayings();
   const { support, pusher, cap } = s;
   say((press.kind ?? 'press') === 'press', 'press.draws', () => ({ part: press.name }));
@@ -142,7 +142,7 @@ function judgeDrawing(s: Stack, { press, requirement: r }: Bench): Verdict[] {
 }
 
 /** The screw of a tool goes through the work and through every piece. */
-function judgeScrew(s: Stack, { press, requirement: r }: Bench): Verdict[] {
+function judgeScrew(s: Stack, { press, requirement: r }: Setup): Verdict[] {
   const { screw } = press;
   if (!screw) return [];
   const { out, say } = sayings();
@@ -173,7 +173,7 @@ function judgeScrew(s: Stack, { press, requirement: r }: Bench): Verdict[] {
 }
 
 /** Stroke, daylight and force of the press. */
-function judgeReach(s: Stack, { press, requirement: r, forceKn }: Bench): Verdict[] {
+function judgeReach(s: Stack, { press, requirement: r, forceKn }: Setup): Verdict[] {
   const { out, say } = sayings();
   const on: Found = { part: press.name, unit: 'mm' };
   const reach = press.strokeMm;
@@ -209,22 +209,22 @@ function judgeHammer(pusher: Adapter, r: Requirement): Verdict[] {
 }
 
 /** Judges a whole stack, as the solver found it or as it was laid by hand. */
-export function judgeStack(s: Stack, bench: Bench): Judgement {
-  const { requirement: r, forceKn } = bench;
+export function judgeStack(s: Stack, setup: Setup): Judgement {
+  const { requirement: r, forceKn } = setup;
   const { pusher, cap, support, riser } = s;
-  const path = forcePath(s, bench);
+  const path = forcePath(s, setup);
   const below = support
     ? [
         ...judgePiece(footOf(support, riser, r.riserMm), 'support', r.support, forceKn),
-        ...judgeRiser(support, riser, bench),
+        ...judgeRiser(support, riser, setup),
       ]
     : [];
   const verdicts = gravestFirst([
     ...path.verdicts,
     ...judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn),
-    ...judgeCap(pusher, cap, bench),
+    ...judgeCap(pusher, cap, setup),
     ...below,
-    ...judgeTogether(s, bench),
+    ...judgeTogether(s, setup),
   ]);
-  return { status: worst(verdicts), verdicts, path, score: score(s, bench) };
+  return { status: worst(verdicts), verdicts, path, score: score(s, setup) };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleBenches } from '../../../tests/example.ts';
+import { exampleSetups } from '../../../tests/example.ts';
 import { band } from '../verdict.ts';
 import {
   endsStroke,
@@ -12,12 +12,12 @@ import {
   usualSchool,
 } from './index.ts';
 
-const all = exampleBenches().filter(
-  (x) => x.bench.press.id === 'p' || (x.bench.requirement.drawn && x.bench.press.id === 'screw'),
+const all = exampleSetups().filter(
+  (x) => x.setup.press.id === 'p' || (x.setup.requirement.drawn && x.setup.press.id === 'screw'),
 );
 
-describe.each(all)('the picture of $label', ({ bench }) => {
-  const { requirement: r } = bench;
+describe.each(all)('the picture of $label', ({ setup }) => {
+  const { requirement: r } = setup;
   const { picture } = r;
   it('is made of bodies with a wall, drawn from top to bottom', () => {
     for (const b of picture.bodies) {
@@ -45,7 +45,7 @@ describe.each(all)('the picture of $label', ({ bench }) => {
   });
 });
 
-describe.each(all)('the force of $label', ({ bench: { requirement: r, forceKn } }) => {
+describe.each(all)('the force of $label', ({ setup: { requirement: r, forceKn } }) => {
   const fits = {
     bore: band(0.01, 0.02, 0.03),
     journal: band(0.01, 0.02, 0.03),
@@ -82,7 +82,7 @@ describe.each(all)('the force of $label', ({ bench: { requirement: r, forceKn } 
 });
 
 it('never takes back that a part is stuck, galls or is free, whatever comes after', () => {
-  for (const { bench } of all.filter((x) => !x.bench.requirement.fitting)) {
+  for (const { setup } of all.filter((x) => !x.setup.requirement.fitting)) {
     fc.assert(
       fc.property(
         fc.array(
@@ -93,7 +93,7 @@ it('never takes back that a part is stuck, galls or is free, whatever comes afte
           { minLength: 1, maxLength: 40 },
         ),
         (list) => {
-          const follow = follower(bench);
+          const follow = follower(setup);
           let ended: StrokeCall | undefined;
           list.forEach((s, i) => {
             const { call } = follow({ ...s, ms: i * 20 });

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  exampleBench,
-  exampleBenches,
+  exampleSetup,
+  exampleSetups,
   exampleWork,
   nearSizes,
   piece,
@@ -10,7 +10,7 @@ import {
 import {
   type Adapter,
   adapterFaults,
-  type Bench,
+  type Setup,
   classFits,
   fromPressureText,
   judgePiece,
@@ -33,28 +33,28 @@ const ring = piece('ring', 75, 68, 30);
 const support = piece('support', 110, 84, 20);
 
 describe('force path', () => {
-  const bench = exampleBench('bearing-in');
+  const setup = exampleSetup('bearing-in');
   it('runs through the outer ring with a ring of the right size', () => {
-    const j = judgeStack({ cap: disc, pusher: ring, support }, bench);
+    const j = judgeStack({ cap: disc, pusher: ring, support }, setup);
     expect(j.status).toBe('good');
     expect(j.path.nodes).toEqual(['ram', 'cap', 'pusher', 'outer', 'knuckle', 'support', 'bed']);
   });
 
   it('a sleeve on the inner ring makes the balls carry the force of a new bearing: Stop', () => {
-    const j = judgeStack({ pusher: piece('sleeve 44', 52, 44, 60), cap: disc, support }, bench);
+    const j = judgeStack({ pusher: piece('sleeve 44', 52, 44, 60), cap: disc, support }, setup);
     expect(j.status).toBe('stop');
     expect(j.verdicts[0]).toMatchObject({ rule: 'press.through-balls' });
     expect(j.path.nodes).toContain('balls');
   });
 
   it('a flat disc over both rings loads the balls too', () => {
-    expect(judgeStack({ pusher: piece('flat', 75, 0, 30), support }, bench).path.throughBalls).toBe(
+    expect(judgeStack({ pusher: piece('flat', 75, 0, 30), support }, setup).path.throughBalls).toBe(
       true,
     );
   });
 
   it('a support under the outer ring makes the balls carry the hub', () => {
-    const hubIn = exampleBench('hub-in');
+    const hubIn = exampleSetup('hub-in');
     const wide = judgeStack(
       { pusher: piece('flange', 80, 0, 25), support: piece('wide', 75.5, 56, 60) },
       hubIn,
@@ -69,7 +69,7 @@ describe('force path', () => {
   it('crossing the balls on removal is allowed and marks scrap', () => {
     const j = judgeStack(
       { pusher: piece('mandrel', 38, 0, 70), support: piece('legs', 200, 140, 100) },
-      exampleBench('hub-out'),
+      exampleSetup('hub-out'),
     );
     expect(j).toMatchObject({ status: 'good', path: { throughBalls: true } });
   });
@@ -78,7 +78,7 @@ describe('force path', () => {
     expect(
       judgeStack(
         { cap: disc, pusher: ring, support: piece('hoop', 260, 240, 20) },
-        bench,
+        setup,
       ).verdicts.map((v) => v.rule),
     ).toContain('press.no-path');
   });
@@ -92,7 +92,7 @@ describe('windows of the ring-set strokes', () => {
   // Worked by hand from the made-up parts: 40 × 76 × 37, shoulder 68, flange 132, studs inside 88; clearance 0.5 on diameter,
   // 0.2 for what follows into the bore, 3 mm under what comes out (common practice, no published source).
   const windows = (operation: Operation, end: 'pusher' | 'support') =>
-    exampleBench(operation).requirement[end]!.windows.map((w) => [
+    exampleSetup(operation).requirement[end]!.windows.map((w) => [
       w.rule,
       w.min ?? null,
       w.max ?? null,
@@ -167,7 +167,7 @@ describe('pieces', () => {
     expect(
       judgeStack(
         { cap: disc, pusher: { ...ring, ...more }, support },
-        exampleBench('bearing-in'),
+        exampleSetup('bearing-in'),
       ).verdicts.map((v) => v.rule),
     ).toContain(rule);
   });
@@ -181,12 +181,12 @@ describe('pieces', () => {
 });
 
 /** Every stack of a kit, tried one by one. */
-function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
+function bruteForce(kit: readonly Adapter[], setup: Setup): number | undefined {
   const some = [undefined, ...kit];
   let best: number | undefined;
   for (const pusher of kit)
     for (const cap of some)
-      for (const support of bench.requirement.support ? kit : [undefined])
+      for (const support of setup.requirement.support ? kit : [undefined])
         for (const riser of support ? some : [undefined]) {
           const stack: Stack = {
             ...(cap ? { cap } : {}),
@@ -194,7 +194,7 @@ function bruteForce(kit: readonly Adapter[], bench: Bench): number | undefined {
             ...(support ? { support } : {}),
             ...(riser ? { riser } : {}),
           };
-          const j = judgeStack(stack, bench);
+          const j = judgeStack(stack, setup);
           if (j.status !== 'stop' && (best === undefined || j.score > best)) best = j.score;
         }
   return best;
@@ -233,8 +233,8 @@ const pieceNear = (near: readonly [number, number, number, Adapter['shape']][]) 
         })),
     },
   );
-const kitNear = (bench: Bench) =>
-  fc.array(pieceNear(nearSizes(bench)), { minLength: 3, maxLength: 5 }).map((list) =>
+const kitNear = (setup: Setup) =>
+  fc.array(pieceNear(nearSizes(setup)), { minLength: 3, maxLength: 5 }).map((list) =>
     list.map((p, n): Adapter =>
       piece(`p${n}`, p.o, p.i, p.h, {
         shape: p.shape,
@@ -245,39 +245,39 @@ const kitNear = (bench: Bench) =>
   );
 
 describe('the stack and its press', () => {
-  const bench = exampleBench('bearing-in');
-  const rules = (s: Stack, b: Bench = bench) => judgeStack(s, b).verdicts.map((v) => v.rule);
+  const setup = exampleSetup('bearing-in');
+  const rules = (s: Stack, b: Setup = setup) => judgeStack(s, b).verdicts.map((v) => v.rule);
   const whole = { cap: disc, pusher: ring, support };
   it('needs something under the work', () =>
     expect(rules({ cap: disc, pusher: ring })).toContain('press.no-support'));
   it('does not ask more than the press gives, counted on what may come', () => {
-    const weak = (capacityKn: number) => ({ ...bench, press: { ...bench.press, capacityKn } });
-    expect(rules(whole, weak(bench.forceKn.high - 0.1))).toContain('press.capacity');
-    expect(rules(whole, weak(bench.forceKn.high + 0.1))).not.toContain('press.capacity');
+    const weak = (capacityKn: number) => ({ ...setup, press: { ...setup.press, capacityKn } });
+    expect(rules(whole, weak(setup.forceKn.high - 0.1))).toContain('press.capacity');
+    expect(rules(whole, weak(setup.forceKn.high + 0.1))).not.toContain('press.capacity');
   });
 });
 
 describe('solver', () => {
-  const all = exampleBenches();
+  const all = exampleSetups();
   it('has a stroke of every kind, and a kit that sets up each on some tool', () => {
-    expect(new Set(all.map((x) => x.bench.requirement.operation))).toEqual(new Set(operations));
+    expect(new Set(all.map((x) => x.setup.requirement.operation))).toEqual(new Set(operations));
     // Pieces just of the sizes that each place asks for.
-    const kitOf = (bench: Bench) =>
-      nearSizes(bench).map(([o, i, h, shape], n) =>
+    const kitOf = (setup: Setup) =>
+      nearSizes(setup).map(([o, i, h, shape], n) =>
         piece(`p${n}`, o, i, h, { shape, ...(shape === 'half-shells' ? { recessMm: h - 5 } : {}) }),
       );
     const solved = new Set(
       all
-        .filter(({ bench }) => solve(kitOf(bench), bench, 1).solutions.length > 0)
-        .map(({ bench }) => bench.requirement.operation),
+        .filter(({ setup }) => solve(kitOf(setup), setup, 1).solutions.length > 0)
+        .map(({ setup }) => setup.requirement.operation),
     );
     expect(operations.filter((o) => !solved.has(o))).toEqual([]);
   });
-  it.each(all)('agrees with brute force on random kits: $label', ({ bench }) => {
+  it.each(all)('agrees with brute force on random kits: $label', ({ setup }) => {
     fc.assert(
-      fc.property(kitNear(bench), (kit) => {
-        const found = solve(kit, bench).solutions[0]?.judgement;
-        const best = bruteForce(kit, bench);
+      fc.property(kitNear(setup), (kit) => {
+        const found = solve(kit, setup).solutions[0]?.judgement;
+        const best = bruteForce(kit, setup);
         expect(found === undefined).toBe(best === undefined);
         expect(found?.score ?? 0).toBeCloseTo(best ?? 0, 9);
       }),
@@ -286,28 +286,28 @@ describe('solver', () => {
   });
 
   it('says which dimension is missing, and a piece made to it solves the stroke', () => {
-    const bench = exampleBench('bearing-in');
-    const { solutions, missing } = solve([disc, support, piece('too wide', 78, 70, 30)], bench);
+    const setup = exampleSetup('bearing-in');
+    const { solutions, missing } = solve([disc, support, piece('too wide', 78, 70, 30)], setup);
     expect(solutions).toEqual([]);
     expect(missing[0]!.text).toContain('outside 70.2–75.8, inside 67.2–72.8');
-    expect(solve([disc, support, piece('turned', 75.8, 67.2, 30)], bench).solutions).toHaveLength(
+    expect(solve([disc, support, piece('turned', 75.8, 67.2, 30)], setup).solutions).toHaveLength(
       1,
     );
   });
 
   it('keeps within the daylight of the press', () => {
-    const bench = {
-      ...exampleBench('bearing-in'),
+    const setup = {
+      ...exampleSetup('bearing-in'),
       press: { id: 'low', name: 'Low press', capacityKn: 196, ramMm: 45, daylightMm: 140 },
     };
-    expect(solve([disc, ring, support], bench).missing[0]!.text).toContain('140');
+    expect(solve([disc, ring, support], setup).missing[0]!.text).toContain('140');
   });
 });
 
 describe('stroke', () => {
-  const bench = exampleBench('bearing-in');
+  const setup = exampleSetup('bearing-in');
   const at = (travelMm: number, forceKn: number) =>
-    judgeReading({ travelMm, forceKn }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } }).rule;
+    judgeReading({ travelMm, forceKn }, { ...setup, forceKn: { low: 3, likely: 6, high: 9 } }).rule;
   it('reads the gauge against the band at that travel', () => {
     expect([
       at(18.5, 3),
@@ -326,16 +326,16 @@ describe('stroke', () => {
     ]);
   });
   it('says of a removal that needs more than rust explains', () => {
-    const off = { ...exampleBench('bearing-out'), forceKn: { low: 3, likely: 6, high: 9 } };
+    const off = { ...exampleSetup('bearing-out'), forceKn: { low: 3, likely: 6, high: 9 } };
     expect(judgeReading({ travelMm: 0.5, forceKn: 9.1 }, off).rule).toBe('stroke.break-away');
   });
   it('is a warning above the band and Stop from half as much again', () => {
     const status = (forceKn: number) =>
       judgeReading(
         { travelMm: 41.5 / 2, forceKn },
-        { ...bench, forceKn: { low: 3, likely: 6, high: 9 } },
+        { ...setup, forceKn: { low: 3, likely: 6, high: 9 } },
       ).status;
-    const high = (9 * 41.5) / 2 / bench.requirement.seat.lengthMm;
+    const high = (9 * 41.5) / 2 / setup.requirement.seat.lengthMm;
     expect([status(high * 0.99), status(high * 1.4), status(high * 1.6)]).toEqual([
       'good',
       'check',
@@ -344,7 +344,7 @@ describe('stroke', () => {
   });
   it('keeps only a seat within 0.3 mm of plan', () => {
     const depth = (depthMm: number) =>
-      judgeStroke({ peakKn: 6, depthMm }, { ...bench, forceKn: { low: 3, likely: 6, high: 9 } })
+      judgeStroke({ peakKn: 6, depthMm }, { ...setup, forceKn: { low: 3, likely: 6, high: 9 } })
         .status;
     expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
   });
@@ -373,7 +373,7 @@ describe('schools', () => {
 
 describe('the press itself', () => {
   it('says when one reach of the ram is shorter than the stroke', () => {
-    const bench = exampleBench('bearing-in');
+    const setup = exampleSetup('bearing-in');
     const stack: Stack = {
       cap: piece('d', 74, 0, 12),
       pusher: piece('r', 75, 68, 30),
@@ -381,8 +381,8 @@ describe('the press itself', () => {
     };
     const rules = (strokeMm?: number) =>
       judgeStack(stack, {
-        ...bench,
-        press: { ...bench.press, ...(strokeMm ? { strokeMm } : {}) },
+        ...setup,
+        press: { ...setup.press, ...(strokeMm ? { strokeMm } : {}) },
       }).verdicts.map((v) => v.rule);
     expect([
       rules().includes('press.stroke'),
@@ -393,7 +393,7 @@ describe('the press itself', () => {
   it('gives force from pressure by the piston: 100 bar on 80 mm is 50.3 kN (pressure × area)', () =>
     expect(ramForceKn(100, 80)).toBeCloseTo(50.27, 2));
   it('reads a pressure gauge only where the piston is on record', () => {
-    const press = exampleBench('bearing-in').press;
+    const press = exampleSetup('bearing-in').press;
     expect(fromPressureText('120 bar', { ...press, pistonMm: 80 })).toMatchObject({ ok: true });
     expect(fromPressureText('120 bar', press)).toMatchObject({
       ok: false,
@@ -405,11 +405,11 @@ describe('the press itself', () => {
 
 describe('an old ring kept', () => {
   it('drives the next bearing of its size, and comes out of the bore again', () => {
-    const bench = exampleBench('bearing-in');
+    const setup = exampleSetup('bearing-in');
     const ring = keptRing('2026-0001', 76, exampleWork.bearing.outerFaceInnerMm, 37);
     expect(ring.outerMm).toBeLessThan(exampleWork.knuckle.boreMm);
     expect(
-      judgePiece(ring, 'pusher', bench.requirement.pusher, bench.forceKn).filter(
+      judgePiece(ring, 'pusher', setup.requirement.pusher, setup.forceKn).filter(
         (v) => v.status === 'stop',
       ),
     ).toEqual([]);

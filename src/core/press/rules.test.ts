@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { exampleBenches, exampleTools, exampleWorks, piece } from '../../../tests/example.ts';
+import { exampleSetups, exampleTools, exampleWorks, piece } from '../../../tests/example.ts';
 import {
   type Adapter,
   adapterFaults,
-  type Bench,
-  benchFor,
+  type Setup,
+  setupFor,
   footOf,
   hammer,
   headOf,
@@ -22,11 +22,11 @@ import {
 } from './index.ts';
 
 const [press, , ram, screw] = exampleTools as [Press, Press, Press, Press];
-const bench = (operation: Operation, tool: Press = press): Bench =>
-  exampleBenches()
-    .map((x) => x.bench)
+const setup = (operation: Operation, tool: Press = press): Setup =>
+  exampleSetups()
+    .map((x) => x.setup)
     .find((b) => b.requirement.operation === operation && b.press.id === tool.id)!;
-const rules = (s: Stack, b: Bench) =>
+const rules = (s: Stack, b: Setup) =>
   judgeStack(s, b)
     .verdicts.filter((v) => v.status !== 'good')
     .map((v) => v.rule);
@@ -47,7 +47,7 @@ describe('cartridge', () => {
         riser: bored('foot', 200),
         ...s,
       },
-      bench('cartridge-out', tool),
+      setup('cartridge-out', tool),
     );
   it('is drawn by half-shells on the shoulder of the outer ring, into a receiver round them', () =>
     expect(drawn({})).toEqual([]));
@@ -87,7 +87,7 @@ describe('cartridge', () => {
           support: piece('plate', 150, 40, 20),
           riser: bored('foot', 90),
         },
-        bench('cartridge-in', screw),
+        setup('cartridge-in', screw),
       ),
     ).toContain('press.clear-inner'));
 });
@@ -101,7 +101,7 @@ describe('axle shaft', () => {
         support: piece('block', 90, 0, 40),
         ...s,
       },
-      bench('shaft-bearing-on'),
+      setup('shaft-bearing-on'),
     );
   it('takes its bearing by the inner ring, on a block inside the studs', () =>
     expect(on({})).toEqual([]));
@@ -131,7 +131,7 @@ describe('axle shaft', () => {
           support: piece('plate', 200, 47, 25, { shape }),
           ...(riser ? { riser } : {}),
         },
-        bench('shaft-bearing-off'),
+        setup('shaft-bearing-off'),
       );
     expect(off()).toContain('press.drop');
     expect(off(piece('legs', 220, 160, 110))).toEqual([]);
@@ -143,7 +143,7 @@ describe('axle shaft', () => {
 
 describe('shells, seals and single rings', () => {
   it('a shell is driven by its marked end, guided by a nose, never on the bore', () => {
-    const b = bench('shell-in', hammer);
+    const b = setup('shell-in', hammer);
     expect(rules({ pusher: piece('driver', 63.5, 0, 45, { pilotMm: 40.5 }) }, b)).toEqual([
       'press.hammer',
     ]);
@@ -154,7 +154,7 @@ describe('shells, seals and single rings', () => {
     const seal = (outerMm: number, family: string) =>
       rules(
         { pusher: piece('disc', outerMm, 0, 12), support: piece('s', 60, 40, 20) },
-        exampleBenches().find((x) => x.label === `${family} seal-in p`)!.bench,
+        exampleSetups().find((x) => x.label === `${family} seal-in p`)!.setup,
       );
     expect([
       seal(70, 'A1').includes('press.seal-flush'),
@@ -167,25 +167,25 @@ describe('shells, seals and single rings', () => {
   });
   it('a ball bearing goes in by its outer ring, with a hammer only on the old ring, a cup never by its taper', () => {
     const support = piece('s', 84, 54, 20);
-    expect(rules({ pusher: piece('flat', 61, 0, 40), support }, bench('first-ring-in'))).toContain(
+    expect(rules({ pusher: piece('flat', 61, 0, 40), support }, setup('first-ring-in'))).toContain(
       'press.through-balls',
     );
     const blow = (shape: Adapter['shape']) =>
       rules(
         { pusher: piece('ring', 61.6, 54.4, 20, { shape }), support },
-        bench('first-ring-in', hammer),
+        setup('first-ring-in', hammer),
       );
     expect([blow('sleeve'), blow('old-ring')]).toEqual([
       ['press.old-ring-drives', 'press.hammer'],
       ['press.hammer'],
     ]);
     expect(
-      rules({ pusher: piece('narrow', 58, 46, 40), support }, bench('outer-cup-in')),
+      rules({ pusher: piece('narrow', 58, 46, 40), support }, setup('outer-cup-in')),
     ).toContain('press.outer-ring-only');
     expect(
       rules(
         { pusher: piece('f', 80, 0, 25), support: piece('i', 52, 41, 60) },
-        bench('hub-in', hammer),
+        setup('hub-in', hammer),
       ),
     ).toContain('press.no-hammer');
   });
@@ -193,7 +193,7 @@ describe('shells, seals and single rings', () => {
     const out = (outerMm: number, material: Adapter['material'] = 'steel') =>
       rules(
         { pusher: piece('m', 12, 0, 30), support: piece('socket', outerMm, 24, 60, { material }) },
-        bench('stud-out'),
+        setup('stud-out'),
       );
     expect(out(36)).toEqual([]);
     expect(out(36, 'chrome')).toEqual([]);
@@ -203,7 +203,7 @@ describe('shells, seals and single rings', () => {
 
 describe('a screw tool', () => {
   it('goes through every piece and through the work, and its nut needs a plate', () => {
-    const b = bench('bearing-in', screw);
+    const b = setup('bearing-in', screw);
     const stack: Stack = {
       cap: bored('top', 90),
       pusher: piece('ring', 75, 68, 30),
@@ -214,7 +214,7 @@ describe('a screw tool', () => {
     expect(rules({ ...stack, cap: piece('solid', 90, 0, 12) }, b)).toContain('press.rod-piece');
     const { riser: _riser, ...open } = stack;
     expect(rules(open, b)).toContain('press.foot-bridge');
-    expect(solve([], bench('shaft-bearing-on', screw)).missing[0]!.text).toContain(
+    expect(solve([], setup('shaft-bearing-on', screw)).missing[0]!.text).toContain(
       'does not go through',
     );
   });
@@ -244,7 +244,7 @@ describe('spacers', () => {
 
 describe('reasons on the drawing', () => {
   it('name the piece, the fault and the diameter at which it is', () => {
-    const b = bench('bearing-in');
+    const b = setup('bearing-in');
     const stack: Stack = {
       cap: piece('disc', 74, 0, 12),
       pusher: piece('sleeve', 52, 44, 60),
@@ -270,8 +270,8 @@ describe('what goes back', () => {
       pusher: piece('mandrel', 38, 0, 70),
       support: piece('legs', 200, 140, 100),
     };
-    expect(judgeStack(stack, bench('hub-out')).status).toBe('good');
-    expect(judgeStack(stack, { ...bench('hub-out'), usedAgain: true }).verdicts[0]).toMatchObject({
+    expect(judgeStack(stack, setup('hub-out')).status).toBe('good');
+    expect(judgeStack(stack, { ...setup('hub-out'), usedAgain: true }).verdicts[0]).toMatchObject({
       status: 'stop',
       rule: 'press.through-balls',
     });
@@ -291,7 +291,7 @@ describe('parts of a corner', () => {
     } as never;
     expect(workFrom('A2', record, w.bearing)).toMatchObject({ family: 'A2' });
     expect(workFrom('A2', { family: 'A2', source: 'made up' }, w.bearing)).toBeUndefined();
-    expect(benchFor('hub-in', w, press)).toBeUndefined();
+    expect(setupFor('hub-in', w, press)).toBeUndefined();
   });
   it('have the seats that must grip, and no others', () => {
     expect(exampleWorks.map((w) => `${w.family} ${Object.keys(seatsOf(w)).join(' ')}`)).toEqual([

@@ -3,7 +3,7 @@ import type { Band } from '../verdict.ts';
 import { isPiloted, missesWindow, stops } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
 import type { Need, Window } from './requirement.ts';
-import { type Bench, contactMm, type Stack } from './stack.ts';
+import { type Setup, contactMm, type Stack } from './stack.ts';
 
 const rule = (w: Window): Rule => rules[w.rule];
 const share = (part: number, whole: number) => Math.max(0, Math.min(1, part / whole));
@@ -32,7 +32,7 @@ export const capScore = (cap: Adapter | undefined): number =>
 export const riserScore = (riser: Adapter | undefined): number =>
   riser ? -8 - 0.02 * riser.heightMm : 0;
 
-export const score = (s: Stack, { requirement: r, forceKn }: Bench): number =>
+export const score = (s: Stack, { requirement: r, forceKn }: Setup): number =>
   10 +
   pieceScore(s.pusher, r.pusher, forceKn) +
   capScore(s.cap) +

@@ -6,7 +6,7 @@ import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehin
 import type { Measure, Need } from './requirement.ts';
 import { capScore, pieceScore, riserScore } from './score.ts';
 import {
-  type Bench,
+  type Setup,
   carriesNose,
   goesRound,
   type Judgement,
@@ -49,21 +49,21 @@ const sound = (verdicts: readonly { status: string }[]) =>
  * sifted alone and only the survivors are joined, in order of their summed worth, under the rules that need them together.
  * Spacers that others beat in height and in worth are left out unless a beater may be taken by another place.
  */
-export function solve(whole: readonly Adapter[], bench: Bench, most = 5): SolveResult {
-  const { requirement: r, press } = bench;
+export function solve(whole: readonly Adapter[], setup: Setup, most = 5): SolveResult {
+  const { requirement: r, press } = setup;
   const kit = whole.filter((a) => letsScrew(a, press));
-  if (neverFits(bench)) return { solutions: [], missing: missing(whole, 1, 1, bench) };
-  const heads = headsOf(kit, bench);
-  const feet: Ranked<Foot>[] = r.support ? feetOf(kit, bench) : [{ item: {}, score: 0 }];
-  const solutions = join(heads, feet, bench, most);
+  if (neverFits(setup)) return { solutions: [], missing: missing(whole, 1, 1, setup) };
+  const heads = headsOf(kit, setup);
+  const feet: Ranked<Foot>[] = r.support ? feetOf(kit, setup) : [{ item: {}, score: 0 }];
+  const solutions = join(heads, feet, setup, most);
   return {
     solutions,
-    missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, bench),
+    missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, setup),
   };
 }
 
 /** Nothing of the kit helps where the tool itself cannot do the stroke. */
-const neverFits = ({ requirement: r, press, forceKn }: Bench): boolean =>
+const neverFits = ({ requirement: r, press, forceKn }: Setup): boolean =>
   forceKn.high > press.capacityKn ||
   (r.drawn && (press.kind ?? 'press') === 'press') ||
   (press.kind === 'hammer' && !r.hammer.allowed) ||
@@ -85,13 +85,13 @@ const leastOf = (need: Need, m: Measure) =>
 const spare = 3;
 
 /** Pushers that fit their place, alone or with the piece that bridges them or lends them reach. */
-function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
-  const { requirement: r, forceKn } = bench;
+function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
+  const { requirement: r, forceKn } = setup;
   const caps = best(
     kit
       .filter(
         (a) =>
-          (bench.press.kind === 'screw' ? carriesNose(a, bench.press) : a.innerMm === 0) &&
+          (setup.press.kind === 'screw' ? carriesNose(a, setup.press) : a.innerMm === 0) &&
           sound(judgePiece(a, 'cap', undefined, forceKn)),
       )
       .map((item) => ({ item, score: capScore(item) })),
@@ -103,7 +103,7 @@ function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
       .flatMap((pusher): Ranked<Head>[] => {
         const base = pieceScore(pusher, r.pusher, forceKn);
         const alone = sound(judgePiece(pusher, 'pusher', r.pusher, forceKn));
-        if (alone && judgeCap(pusher, undefined, bench).length === 0)
+        if (alone && judgeCap(pusher, undefined, setup).length === 0)
           return [{ item: { pusher }, score: base }];
         // A spacer on top lends height, never depth.
         if (hollowMm(pusher) < deep) return [];
@@ -120,7 +120,7 @@ function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
             continue;
           if (kept.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
           if (
-            !judgeCap(pusher, cap, bench).every((v) => v.status === 'good') ||
+            !judgeCap(pusher, cap, setup).every((v) => v.status === 'good') ||
             !(
               alone ||
               sound(judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn))
@@ -136,8 +136,8 @@ function headsOf(kit: readonly Adapter[], bench: Bench): Ranked<Head>[] {
 }
 
 /** Supports that fit their place, alone or with what is under them. A lower spacer is never worse. */
-function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
-  const { requirement: r, press, forceKn } = bench;
+function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
+  const { requirement: r, press, forceKn } = setup;
   const need = r.support!;
   const risers = kit
     .filter(
@@ -154,7 +154,7 @@ function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
         const base = pieceScore(support, need, forceKn);
         if (
           sound(judgePiece(support, 'support', need, forceKn)) &&
-          sound(judgeRiser(support, undefined, bench))
+          sound(judgeRiser(support, undefined, setup))
         )
           return [{ item: { support }, score: base }];
         const found: Ranked<Foot>[] = [];
@@ -168,7 +168,7 @@ function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
           )
             continue;
           if (
-            sound(judgeRiser(support, riser, bench)) &&
+            sound(judgeRiser(support, riser, setup)) &&
             sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
           )
             found.push({ item: { support, riser }, score: base + riserScore(riser) });
@@ -182,10 +182,10 @@ function feetOf(kit: readonly Adapter[], bench: Bench): Ranked<Foot>[] {
 function join(
   heads: readonly Ranked<Head>[],
   feet: readonly Ranked<Foot>[],
-  bench: Bench,
+  setup: Setup,
   most: number,
 ): Solution[] {
-  const { requirement: r, press } = bench;
+  const { requirement: r, press } = setup;
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
   const room = press.daylightMm - r.workHeightMm;
@@ -213,16 +213,16 @@ function join(
       const key = `${above}/${foot.touch}`;
       let way = ways.get(key);
       if (way === undefined) {
-        way = sound(forcePath(stack, bench).verdicts);
+        way = sound(forcePath(stack, setup).verdicts);
         ways.set(key, way);
       }
-      if (!way || !sound(judgeTogether(stack, bench))) continue;
+      if (!way || !sound(judgeTogether(stack, setup))) continue;
       found.push({ item: stack, score: worth });
       found.sort((a, b) => b.score - a.score);
       found.length = Math.min(found.length, most);
     }
   }
-  return found.map(({ item }) => ({ stack: item, judgement: judgeStack(item, bench) }));
+  return found.map(({ item }) => ({ stack: item, judgement: judgeStack(item, setup) }));
 }
 
 type Range = { min?: number | undefined; max?: number | undefined };
@@ -254,9 +254,9 @@ export function pieceWindows(need: Need): Partial<Record<Measure, Range>> {
 
 const finite = (x: number) => (Number.isFinite(x) ? x : undefined);
 
-function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Bench): Missing[] {
+function missing(kit: readonly Adapter[], heads: number, feet: number, setup: Setup): Missing[] {
   const out: Missing[] = [];
-  const { requirement: r, press, forceKn } = bench;
+  const { requirement: r, press, forceKn } = setup;
   if (r.drawn && (press.kind ?? 'press') === 'press')
     return [{ role: 'press', text: 'a screw tool or a hollow ram: this has to be drawn' }];
   if (press.kind === 'hammer' && !r.hammer.allowed)
@@ -280,11 +280,11 @@ function missing(kit: readonly Adapter[], heads: number, feet: number, bench: Be
       text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...pushers.filter(openBehind).map(backMm)) + 6).toFixed(1)} across to lay on the pusher`,
     });
   if (feet === 0) out.push({ role: 'support', text: `a support with ${windowText(r.support!)}` });
-  if (out.length === 0) out.push({ role: 'support', text: together(bench) });
+  if (out.length === 0) out.push({ role: 'support', text: together(setup) });
   return out;
 }
 
-function together({ requirement: r, press }: Bench): string {
+function together({ requirement: r, press }: Setup): string {
   const daylight = `${press.daylightMm.toFixed(0)} mm`;
   if (press.screw) {
     const rod = `a screw of ${press.screw.rodMm.toFixed(0)} mm`;

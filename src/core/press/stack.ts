@@ -34,7 +34,7 @@ export interface Judgement {
 }
 
 /** What a stack is judged against. */
-export interface Bench {
+export interface Setup {
   requirement: Requirement;
   press: Press;
   /** Expected force of the stroke, kN. */

@@ -17,7 +17,7 @@ import type { Press } from './kit.ts';
 import type { Operation } from './operations.ts';
 import type { Requirement } from './requirement.ts';
 import { requirement } from './setups/index.ts';
-import type { Bench } from './stack.ts';
+import type { Setup } from './stack.ts';
 import { seatsOf, type SeatSpec, type Work } from './workpiece.ts';
 
 /** Interference of the seats, mm, and whether it was measured or comes from classes. */
@@ -103,13 +103,13 @@ export function forceAtKn(r: Requirement, full: Band, travelMm: number): Band {
 }
 
 /** The setup of one stroke; undefined where these parts have no such stroke. */
-export function benchFor(
+export function setupFor(
   operation: Operation,
   work: Work,
   press: Press,
   fits: Fits = classFits(work),
   school: School = usualSchool,
-): Bench | undefined {
+): Setup | undefined {
   const r = requirement(operation, work);
   return r && { requirement: r, press, forceKn: strokeForceKn(r, fits, school) };
 }
@@ -128,7 +128,7 @@ const stopFactor = 1.5;
 /** What one gauge reading says while the handle moves. */
 export function judgeReading(
   { travelMm, forceKn }: StrokeReading,
-  { requirement: r, forceKn: full, press }: Bench,
+  { requirement: r, forceKn: full, press }: Setup,
 ): Verdict {
   const expected = forceAtKn(r, full, travelMm);
   const read = { value: forceKn, min: expected.low, max: expected.high, unit: 'kN' as const };
@@ -159,7 +159,7 @@ export interface StrokeResult {
 /** The verdict that is kept of a stroke. */
 export function judgeStroke(
   result: StrokeResult,
-  { requirement: r, forceKn: full }: Bench,
+  { requirement: r, forceKn: full }: Setup,
 ): { status: Status; verdicts: Verdict[] } {
   const out: Verdict[] = [];
   const { peakKn, depthMm } = result;

@@ -1,4 +1,4 @@
-import type { Bench, TraceSample } from '../press/index.ts';
+import type { Setup, TraceSample } from '../press/index.ts';
 import { normal, random } from './cars.ts';
 
 export const ramFaults = ['good', 'cocked', 'galling', 'worn', 'rusted'] as const;
@@ -57,14 +57,14 @@ const between = (r: () => number, [lo, hi]: readonly [number, number]) => lo + (
  * then the shoulder through the frame. Force is read between and during pumps, 60 times a second.
  */
 export function madeUpStroke(
-  bench: Bench,
+  setup: Setup,
   fault: RamFault,
   seed: number,
   range: RamRange = reportRange,
 ): MadeUpStroke {
-  if (!bench.requirement.fitting) return madeUpRemoval(bench, fault, seed, range);
+  if (!setup.requirement.fitting) return madeUpRemoval(setup, fault, seed, range);
   const r = random(seed);
-  const { forceKn: full, requirement } = bench;
+  const { forceKn: full, requirement } = setup;
   const length = requirement.seat.lengthMm;
   const inBand = full.low + (full.high - full.low) * (0.05 + 0.9 * r());
   const ramp = fault === 'worn' ? full.low * (0.15 + 0.5 * r()) : inBand;
@@ -144,7 +144,7 @@ export function madeUpStroke(
 
 /** The same pump taking a part off: frame and oil give until it breaks away, then the force falls with what is still engaged. */
 function madeUpRemoval(
-  { forceKn: full, requirement }: Bench,
+  { forceKn: full, requirement }: Setup,
   fault: RamFault,
   seed: number,
   range: RamRange,

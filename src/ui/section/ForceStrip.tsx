@@ -1,5 +1,5 @@
 import {
-  type Bench,
+  type Setup,
   forceAtKn,
   seatToleranceMm,
   type StrokeReading,
@@ -14,7 +14,7 @@ const x1 = 862;
 
 /** Force against travel on the drawing's own millimetres: expected band, readings, seat. */
 export function ForceStrip({
-  bench,
+  setup,
   readings,
   basis,
   y,
@@ -22,7 +22,7 @@ export function ForceStrip({
   marks,
   edge,
 }: {
-  bench: Bench;
+  setup: Setup;
   basis: string;
   readings: readonly StrokeReading[];
   y: (mm: number) => number;
@@ -30,7 +30,7 @@ export function ForceStrip({
   marks: Marks;
   edge: number;
 }) {
-  const { requirement: r, forceKn: full } = bench;
+  const { requirement: r, forceKn: full } = setup;
   const { fitting } = r;
   const peak = Math.max(full.high, ...readings.map((p) => p.forceKn));
   const axis = nice(1.4 * peak);
@@ -187,7 +187,7 @@ export function ForceStrip({
           </text>
         </>
       )}
-      <Capacity bench={bench} basis={basis} y={Y(r.travelMm) + 30 < 512 ? 526 : 176} />
+      <Capacity setup={setup} basis={basis} y={Y(r.travelMm) + 30 < 512 ? 526 : 176} />
       {last && <circle className="live" cx={X(last.forceKn)} cy={Y(last.travelMm)} r="7" />}
     </g>
   );
@@ -195,11 +195,11 @@ export function ForceStrip({
 
 /** The expected band on the axis of what the press can give. */
 function Capacity({
-  bench: { forceKn, press },
+  setup: { forceKn, press },
   basis,
   y,
 }: {
-  bench: Bench;
+  setup: Setup;
   basis: string;
   y: number;
 }) {

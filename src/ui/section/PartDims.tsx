@@ -5,8 +5,8 @@ import { Dim } from './primitives.tsx';
 
 /** Sizes on demand: each named part by its sizes, with its length beside it. */
 export function PartDims({ f }: { f: Frame }) {
-  const { scene: s, bench, at, y, marks } = f;
-  const named = bench.requirement.picture.bodies.filter((b) => b.tag);
+  const { scene: s, setup, at, y, marks } = f;
+  const named = setup.requirement.picture.bodies.filter((b) => b.tag);
   const x = Math.min(rx(at, s.radius) + 30, 520);
   const shift = (b: Body) => (b.moves ? s.travel : 0);
   // Names that would lie over each other step up.

@@ -21,7 +21,7 @@ export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
       {list.map((w, i) => {
         const z = s.at[w.role];
         if (!z) return null;
-        const face = faceOf(w.role, z, f.bench.requirement.drawn === true);
+        const face = faceOf(w.role, z, f.setup.requirement.drawn === true);
         const from: Point = [rx(at, w.radiusMm), y(face)];
         const yy = Math.min(560, Math.max(56 + 46 * i, y(face) + (w.role === 'pusher' ? -26 : 30)));
         const lines = wrap(w.text, 24);

@@ -1,4 +1,4 @@
-import type { Bench, Stack } from '../../core/press/index.ts';
+import type { Setup, Stack } from '../../core/press/index.ts';
 import { type Scene, sceneOf } from './scene.ts';
 
 /** Size of the drawing's sheet, where its axis stands, and room beside the axis, in drawing units. */
@@ -21,11 +21,11 @@ const closedUp =
 /** Where everything stands on the sheet: the scene, units a millimetre, heights to the sheet, and heights without the left-out stretch. */
 export function layoutOf(
   stack: Stack,
-  bench: Bench,
+  setup: Setup,
   travelMm: number,
 ): { scene: Scene; fit: number; y: (mm: number) => number; near: (mm: number) => number } {
-  const scene = sceneOf(stack, bench, travelMm);
-  const near = closedUp(bench.requirement.picture.cut);
+  const scene = sceneOf(stack, setup, travelMm);
+  const near = closedUp(setup.requirement.picture.cut);
   const height = near(scene.bottom) - near(scene.top);
   const fit = Math.min(4.2, 572 / height, room / scene.radius);
   const top = 4 + (580 - fit * height) / 2;

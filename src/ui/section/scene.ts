@@ -1,5 +1,5 @@
 import {
-  type Bench,
+  type Setup,
   type Operation,
   piecesOf,
   type Role,
@@ -27,7 +27,7 @@ export interface Scene {
 const ramShown = 10;
 const bedShown = 9;
 
-export function sceneOf(stack: Stack, { requirement: r }: Bench, travel: number): Scene {
+export function sceneOf(stack: Stack, { requirement: r }: Setup, travel: number): Scene {
   const { picture: p } = r;
   const face = p.pusherAtMm + travel;
   const { cap, pusher, support, riser } = stack;

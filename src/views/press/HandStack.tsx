@@ -14,7 +14,7 @@ import {
 import { type ReactNode, useState } from 'react';
 import {
   type Adapter,
-  type Bench,
+  type Setup,
   judgeStack,
   type Role,
   roles,
@@ -59,14 +59,14 @@ export interface Held {
 export function HandStack({
   kit,
   stack,
-  bench,
+  setup,
   onHold,
   onLay,
   children,
 }: {
   kit: readonly Adapter[];
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   /** A piece hangs over a place, or none does any more. */ onHold: (
     over: Held | undefined,
   ) => void;
@@ -80,7 +80,7 @@ export function HandStack({
   );
   const [held, setHeld] = useState<Adapter>();
   const [over, setOver] = useState<Role>();
-  const judged = held && over ? judgeStack({ ...stack, [over]: held }, bench) : undefined;
+  const judged = held && over ? judgeStack({ ...stack, [over]: held }, setup) : undefined;
   const word =
     judged &&
     (judged.verdicts.find((v) => v.status === judged.status && v.role === over) ??
@@ -154,14 +154,14 @@ function Piece({ piece }: { piece: Adapter }) {
 /** Places on the axis that take a piece, drawn over the section as the stack lies: they stay while the drawing shows what hangs there. */
 export function DropPlaces({
   stack,
-  bench,
+  setup,
   travelMm,
 }: {
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   travelMm: number;
 }) {
-  const { scene, y } = layoutOf(stack, bench, travelMm);
+  const { scene, y } = layoutOf(stack, setup, travelMm);
   const { at } = scene;
   const head = y(at.cap?.[0] ?? at.pusher?.[0] ?? scene.ramBottom);
   const foot = y(scene.bed);

@@ -1,26 +1,26 @@
-import { type Bench, seatToleranceMm } from '../../core/press/index.ts';
+import { type Setup, seatToleranceMm } from '../../core/press/index.ts';
 import type { Scene } from '../../ui/section/scene.ts';
 
 /** Blows have no gauge: only where it has to stand in the end. */
 export function NoForce({
-  bench,
+  setup,
   y,
   scene,
 }: {
-  bench: Bench;
+  setup: Setup;
   y: (mm: number) => number;
   scene: Scene;
 }) {
   const [x0, at] = [640, y(scene.leadHome)];
   return (
     <g>
-      {bench.requirement.fitting && (
+      {setup.requirement.fitting && (
         <>
           <path className="prj seatl" d={`M520 ${at}H${x0}`} />
           <text x={x0} y={at - 10}>
             Home at{' '}
             <tspan className="figure">
-              {bench.requirement.travelMm.toFixed(1)} ± {seatToleranceMm} mm
+              {setup.requirement.travelMm.toFixed(1)} ± {seatToleranceMm} mm
             </tspan>
           </text>
         </>
@@ -29,7 +29,7 @@ export function NoForce({
         By hammer: no force is read.
       </text>
       <text className="cap" x={x0} y={at + 42}>
-        A press would take {bench.forceKn.low.toFixed(0)}–{bench.forceKn.high.toFixed(0)} kN.
+        A press would take {setup.forceKn.low.toFixed(0)}–{setup.forceKn.high.toFixed(0)} kN.
       </text>
     </g>
   );

@@ -1,6 +1,6 @@
 import {
   type Adapter,
-  type Bench,
+  type Setup,
   type Judgement,
   judgeStack,
   type Role,
@@ -32,20 +32,20 @@ function word(role: Role, j: Judgement): string {
 export function PieceDialog({
   role,
   stack,
-  bench,
+  setup,
   kit,
   onPick,
   onClose,
 }: {
   role: Role;
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   kit: readonly Adapter[];
   onPick: (a: Adapter | undefined) => void;
   onClose: () => void;
 }) {
   const judged: { piece: Adapter; j: Judgement }[] = kit
-    .map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, bench) }))
+    .map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, setup) }))
     .sort(
       (a, b) =>
         order[a.j.status] - order[b.j.status] || stops(a.j) - stops(b.j) || b.j.score - a.j.score,

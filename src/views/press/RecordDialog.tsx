@@ -25,7 +25,7 @@ const depthOf: Partial<Record<Operation, string>> = {
 
 /** Keeps the stroke: peak of the readings, and the seat depth measured with the ram released. */
 export function RecordDialog({
-  stroke: { operation, bench, readings },
+  stroke: { operation, setup, readings },
   stack,
   onClose,
 }: {
@@ -34,24 +34,24 @@ export function RecordDialog({
   onClose: () => void;
 }) {
   const { view, send, problem } = useJob();
-  const { fitting, travelMm } = bench.requirement;
+  const { fitting, travelMm } = setup.requirement;
   const [depth, setDepth, clear] = useDraft(`${view.job.id}:${operation}:depth`);
   const parsed = parseQuantity(depth, 'length');
   // Blows have no gauge, so nothing stands for a force.
   const peakKn =
-    bench.press.kind === 'hammer' || readings.length === 0
+    setup.press.kind === 'hammer' || readings.length === 0
       ? undefined
       : Math.max(...readings.map((r) => r.forceKn));
   const depthMm = fitting && parsed.ok ? parsed.value : undefined;
   const verdict =
-    !fitting || depthMm !== undefined ? judgeStroke({ peakKn, depthMm }, bench) : undefined;
+    !fitting || depthMm !== undefined ? judgeStroke({ peakKn, depthMm }, setup) : undefined;
   const record = async (e: React.FormEvent) => {
     e.preventDefault();
     if (fitting && depthMm === undefined) return;
     if (
       await send('stroke-recorded', {
         operation,
-        pressId: bench.press.id,
+        pressId: setup.press.id,
         stack: stackIds(stack),
         ...(peakKn === undefined ? {} : { peakKn }),
         ...(depthMm === undefined ? {} : { depthMm }),
@@ -68,7 +68,7 @@ export function RecordDialog({
           <Frame
             name="Peak"
             value={`${peakKn.toFixed(1)} kN`}
-            limit={`${bench.forceKn.low.toFixed(1)}–${bench.forceKn.high.toFixed(1)}`}
+            limit={`${setup.forceKn.low.toFixed(1)}–${setup.forceKn.high.toFixed(1)}`}
           />
         )}
         {fitting && (

@@ -2,7 +2,7 @@ import { Printer } from 'lucide-react';
 import { useRef } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import {
-  type Bench,
+  type Setup,
   impactAdvice,
   type Judgement,
   operationNames,
@@ -21,15 +21,15 @@ import { useJob } from '../shell/useJob.ts';
 /** Takes the drawing away: as a file, or as one printed page to lay beside the press. */
 export function SetupSheet({
   stack,
-  bench,
+  setup,
   judgement,
 }: {
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   judgement: Judgement;
 }) {
   const { view } = useJob();
-  const { requirement: r, forceKn, press } = bench;
+  const { requirement: r, forceKn, press } = setup;
   const here = useRef<HTMLElement>(null);
   const drawing = () =>
     here.current?.closest('.station')?.querySelector<SVGSVGElement>('.pic svg.drawing') ??
@@ -75,7 +75,7 @@ export function SetupSheet({
           {press.kind === 'hammer' ? '' : `, ${press.capacityKn} kN`}.
         </p>
         <ol>
-          {stackList(stack, bench).map((p) => (
+          {stackList(stack, setup).map((p) => (
             <li key={p.key}>
               <b>{p.name}</b> {p.size}
             </li>
@@ -89,17 +89,17 @@ export function SetupSheet({
           <b>{cautions['press']!.text}</b> {cautions['press']!.why}
         </p>
       </div>
-      <ScrewTorques bench={bench} presses={view.ctx.presses} />
+      <ScrewTorques setup={setup} presses={view.ctx.presses} />
     </section>
   );
 }
 
 /** Torque on the screws of the kit, else on common ones, and how far an impact gun may go. */
 function ScrewTorques({
-  bench: { requirement: r, forceKn, press },
+  setup: { requirement: r, forceKn, press },
   presses,
 }: {
-  bench: Bench;
+  setup: Setup;
   presses: readonly Press[];
 }) {
   const own = presses.flatMap((p) => (p.screw ? [{ id: p.id, name: p.name, tool: p.screw }] : []));

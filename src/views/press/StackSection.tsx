@@ -5,15 +5,15 @@ import { useJob } from '../shell/useJob.ts';
 import { stackIds, stackKey, type Stroke } from './useStroke.ts';
 
 /** What stays chosen when a piece or a tool of the stroke changes. */
-export const keptChoice = ({ bench }: Stroke): Partial<ChoiceBody<'stack-hub-out'>> => ({
-  pressId: bench.press.id,
-  ...(bench.usedAgain ? { usedAgain: true } : {}),
+export const keptChoice = ({ setup }: Stroke): Partial<ChoiceBody<'stack-hub-out'>> => ({
+  pressId: setup.press.id,
+  ...(setup.usedAgain ? { usedAgain: true } : {}),
 });
 
 /** With what the force is given; a tap on another lays the stack anew. */
 export function ToolPicker({ stroke }: { stroke: Stroke }) {
   const { choose } = useJob();
-  const { operation, bench, tools } = stroke;
+  const { operation, setup, tools } = stroke;
   if (tools.length < 2) return null;
   return (
     <section>
@@ -21,7 +21,7 @@ export function ToolPicker({ stroke }: { stroke: Stroke }) {
         <span>With</span>
         <select
           className="pick"
-          value={bench.press.id}
+          value={setup.press.id}
           onChange={(e) =>
             choose(stackKey(operation), { ...keptChoice(stroke), pressId: e.target.value })
           }
@@ -53,7 +53,7 @@ export function StackSection({
   onPick: (role: Role) => void;
 }) {
   const { choose } = useJob();
-  const { bench, recorded, solved, operation } = stroke;
+  const { setup, recorded, solved, operation } = stroke;
   const best = solved.solutions[0]?.stack;
   return (
     <section className="stack">
@@ -61,7 +61,7 @@ export function StackSection({
         Stack, top to bottom <span className="cap">tinted: your kit</span>
       </h2>
       <ol>
-        {stackList(stack, bench).map(({ key, name, size, role }, i) => (
+        {stackList(stack, setup).map(({ key, name, size, role }, i) => (
           <li key={key}>
             {role ? (
               <button
@@ -120,16 +120,16 @@ export function StackSection({
 }
 
 /** A bearing that goes back in may not carry the force through its balls on removal either. */
-export function GoesBack({ stroke: { operation, bench } }: { stroke: Stroke }) {
+export function GoesBack({ stroke: { operation, setup } }: { stroke: Stroke }) {
   const { choose } = useJob();
   return (
     <section>
       <label className="check">
         <input
           type="checkbox"
-          checked={bench.usedAgain ?? false}
+          checked={setup.usedAgain ?? false}
           onChange={(e) =>
-            choose(stackKey(operation), { pressId: bench.press.id, usedAgain: e.target.checked })
+            choose(stackKey(operation), { pressId: setup.press.id, usedAgain: e.target.checked })
           }
         />{' '}
         This bearing goes back in

@@ -21,7 +21,7 @@ export function StrokeActions({
   onNext: () => void;
 }) {
   const { view, send } = useJob();
-  const { bench, operation, recorded, refused, stack, judgement } = stroke;
+  const { setup, operation, recorded, refused, stack, judgement } = stroke;
   if (recorded)
     return (
       <MainAction
@@ -37,11 +37,11 @@ export function StrokeActions({
         onAct={() => send('caution-read', { cautionId: 'press' })}
       />
     );
-  const again = traceRefusal(operation, bench.press.id, view);
-  const blows = bench.press.kind === 'hammer';
+  const again = traceRefusal(operation, setup.press.id, view);
+  const blows = setup.press.kind === 'hammer';
   return (
     <MainAction
-      label={bench.requirement.fitting ? 'Record seat' : 'Record stroke'}
+      label={setup.requirement.fitting ? 'Record seat' : 'Record stroke'}
       missing={firstThat(
         [refused, refused && reasonOf(refused)],
         [judgement?.status === 'stop', 'The stack is Stop'],

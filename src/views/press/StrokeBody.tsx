@@ -43,10 +43,10 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
   const [byHand, setByHand] = useState(false);
   const [held, setHeld] = useState<Held>();
   const [look, setLook] = useState<Look>({ dims: false, zoom: 1 });
-  const { bench, stack, judgement, recorded, refused } = stroke;
-  const { fitting, travelMm: planned, row } = bench.requirement;
+  const { setup, stack, judgement, recorded, refused } = stroke;
+  const { fitting, travelMm: planned, row } = setup.requirement;
   const shown = usePlay(planned);
-  const gauge = useGauge(operation, bench);
+  const gauge = useGauge(operation, setup);
   const { running } = gauge;
   const idle = !running && !recorded;
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
@@ -54,7 +54,7 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
   const readings = running || gauge.points.length > 0 ? gauge.points : stroke.readings;
   const home = recorded && fitting ? planned : 0;
   const travel = Math.min(readings.at(-1)?.travelMm ?? home, planned);
-  const blows = bench.press.kind === 'hammer';
+  const blows = setup.press.kind === 'hammer';
   const stopped = judgement?.status === 'stop';
   const open = !recorded && !stopped && !refused && cautionRead && !blows;
   const pick = (role: Role, piece: Adapter | undefined) => {
@@ -112,10 +112,10 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
           )}
           {open && !running && (
             <section>
-              <GaugeEntry operation={operation} press={bench.press} />
+              <GaugeEntry operation={operation} press={setup.press} />
             </section>
           )}
-          {open && bench.press.kind !== 'screw' && <GaugePanel gauge={gauge} fitting={fitting} />}
+          {open && setup.press.kind !== 'screw' && <GaugePanel gauge={gauge} fitting={fitting} />}
           {trace && !running && (
             <section>
               <button
@@ -128,17 +128,17 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
             </section>
           )}
           {stack && judgement && !running && (
-            <SetupSheet stack={stack} bench={bench} judgement={judgement} />
+            <SetupSheet stack={stack} setup={setup} judgement={judgement} />
           )}
           <div className="grow" />
           {again && trace && (
-            <TraceDialog trace={trace} bench={bench} onClose={() => setAgain(false)} />
+            <TraceDialog trace={trace} setup={setup} onClose={() => setAgain(false)} />
           )}
           {picking && stack && (
             <PieceDialog
               role={picking}
               stack={stack}
-              bench={bench}
+              setup={setup}
               kit={view.ctx.adapters}
               onPick={(a) => pick(picking, a)}
               onClose={() => setPicking(undefined)}

@@ -61,40 +61,40 @@ export function StrokePicture({
   onLay: (role: Role, piece: Adapter) => void;
 }) {
   const { view } = useJob();
-  const { bench } = stroke;
+  const { setup } = stroke;
   // What hangs over a place is drawn and judged as if it lay there.
   const seen = held ? { ...stack, [held.role]: held.piece } : stack;
-  const verdict = held || !stroke.judgement ? judgeStack(seen, bench) : stroke.judgement;
+  const verdict = held || !stroke.judgement ? judgeStack(seen, setup) : stroke.judgement;
   return (
     <ByHand
       on={laying}
       kit={view.ctx.adapters}
       stack={stack}
-      bench={bench}
+      setup={setup}
       onHold={onHold}
       onLay={onLay}
     >
       <Cutaway
         stack={seen}
-        bench={bench}
+        setup={setup}
         judgement={verdict}
         travelMm={shownMm}
         dims={look.dims}
         zoom={look.zoom}
         beside={(f) => (
           <>
-            {bench.press.kind === 'hammer' ? (
-              <NoForce bench={bench} {...f} />
+            {setup.press.kind === 'hammer' ? (
+              <NoForce setup={setup} {...f} />
             ) : (
               <ForceStrip
-                bench={bench}
+                setup={setup}
                 readings={readings}
-                basis={basisOf(bench.requirement.seat, view)}
+                basis={basisOf(setup.requirement.seat, view)}
                 {...f}
               />
             )}
             {laying && look.zoom === 1 && (
-              <DropPlaces stack={stack} bench={bench} travelMm={travelMm} />
+              <DropPlaces stack={stack} setup={setup} travelMm={travelMm} />
             )}
           </>
         )}
@@ -104,10 +104,10 @@ export function StrokePicture({
 }
 
 /** What piece is missing, and which of the kit come near it. */
-export function NoStack({ stroke: { bench, solved } }: { stroke: Stroke }) {
+export function NoStack({ stroke: { setup, solved } }: { stroke: Stroke }) {
   const { view } = useJob();
   const near = solved.missing.flatMap(({ role }) =>
-    role === 'pusher' || role === 'support' ? nearest(view.ctx.adapters, role, bench) : [],
+    role === 'pusher' || role === 'support' ? nearest(view.ctx.adapters, role, setup) : [],
   );
   return (
     <div className="no-stack">

@@ -1,7 +1,7 @@
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import zoom from 'chartjs-plugin-zoom';
 import { useEffect, useRef } from 'react';
-import { type Bench, forceAtKn } from '../../core/press/index.ts';
+import { type Setup, forceAtKn } from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler, zoom);
@@ -12,14 +12,14 @@ const token = (name: string) =>
 /** Force over travel with the band that was expected. */
 export default function TraceChart({
   trace,
-  bench,
+  setup,
 }: {
   trace: EventBody<'stroke-traced'>;
-  bench: Bench;
+  setup: Setup;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const { requirement: r, forceKn } = bench;
+    const { requirement: r, forceKn } = setup;
     const steps = Array.from({ length: 31 }, (_, i) => (r.travelMm * i) / 30);
     const band = (which: 'low' | 'high') =>
       steps.map((x) => ({ x, y: forceAtKn(r, forceKn, x)[which] }));
@@ -77,7 +77,7 @@ export default function TraceChart({
       },
     });
     return () => chart.destroy();
-  }, [trace, bench]);
+  }, [trace, setup]);
   return (
     <div className="trace-chart">
       <canvas

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import type { Bench } from '../../core/press/index.ts';
+import type { Setup } from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';
 import { Dialog } from '../../ui/Panels.tsx';
 
@@ -9,17 +9,17 @@ const TraceChart = lazy(() => import('./TraceChart.tsx'));
 /** A recorded stroke, looked at again. */
 export function TraceDialog({
   trace,
-  bench,
+  setup,
   onClose,
 }: {
   trace: EventBody<'stroke-traced'>;
-  bench: Bench;
+  setup: Setup;
   onClose: () => void;
 }) {
   return (
     <Dialog title={`The stroke again: ${trace.call}`} onClose={onClose}>
       <Suspense fallback={<p className="note">Opening the chart…</p>}>
-        <TraceChart trace={trace} bench={bench} />
+        <TraceChart trace={trace} setup={setup} />
       </Suspense>
       <p className="cap num">
         {trace.samples.length} readings by the {trace.gauge},{' '}

@@ -1,5 +1,5 @@
 import {
-  type Bench,
+  type Setup,
   endsStroke,
   follower,
   type LiveCall,
@@ -75,11 +75,11 @@ export class Gauge {
   readonly setSound = (sound: boolean): void => this.#set({ sound });
 
   /** Begins a stroke; the readings come until it ends, is released or the gauge is lost. */
-  pump(setting: string, bench: Bench): void {
+  pump(setting: string, setup: Setup): void {
     if (this.#source) return;
     this.#begin();
     this.#set({ running: true, fault: undefined });
-    const follow = follower(bench);
+    const follow = follower(setup);
     const source = new EventSource(`/api/jobs/${this.#jobId}/ram/${this.#operation}/${setting}`);
     this.#source = source;
     this.#lastAt = performance.now();

@@ -1,5 +1,5 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { Bench, Operation } from '../../core/press/index.ts';
+import type { Setup, Operation } from '../../core/press/index.ts';
 import { useJob } from '../shell/useJob.ts';
 import { Gauge, type GaugeState } from './gauge.ts';
 
@@ -11,7 +11,7 @@ export interface GaugeHandle extends GaugeState {
 }
 
 /** The gauge of one stroke, as a screen shows it and works it. */
-export function useGauge(operation: Operation, bench: Bench | undefined): GaugeHandle {
+export function useGauge(operation: Operation, setup: Setup | undefined): GaugeHandle {
   const { view, send } = useJob();
   const [gauge] = useState(() => new Gauge(view.job.id, operation));
   const state = useSyncExternalStore(gauge.subscribe, gauge.state, gauge.state);
@@ -21,7 +21,7 @@ export function useGauge(operation: Operation, bench: Bench | undefined): GaugeH
     ...state,
     setSound: gauge.setSound,
     pump: (setting) => {
-      if (bench) gauge.pump(setting, bench);
+      if (setup) gauge.pump(setting, setup);
     },
     release: gauge.release,
     square: gauge.square,

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import {
   beforeStroke,
-  benchOf,
+  setupOf,
   type Refusal,
   requirementOf,
   solvedFor,
@@ -9,7 +9,7 @@ import {
   toolsFor,
 } from '../../core/job/index.ts';
 import {
-  type Bench,
+  type Setup,
   type Judgement,
   judgeReading,
   judgeStack,
@@ -25,7 +25,7 @@ import { useJob } from '../shell/useJob.ts';
 
 export interface Stroke {
   operation: Operation;
-  bench: Bench;
+  setup: Setup;
   /** What can give the force here. */
   tools: Press[];
   solved: SolveResult;
@@ -54,9 +54,9 @@ export function useStroke(operation: Operation): Stroke | undefined {
   const { view } = useJob();
   return useMemo(() => {
     const { state, choices } = view;
-    const bench = benchOf(view, operation);
+    const setup = setupOf(view, operation);
     const r = requirementOf(view, operation);
-    if (!bench || !r) return undefined;
+    if (!setup || !r) return undefined;
     const solved = solvedFor(view, operation);
     if (!solved) return undefined;
     const done = state.strokes[operation];
@@ -69,15 +69,15 @@ export function useStroke(operation: Operation): Stroke | undefined {
     const last = readings.at(-1);
     return {
       operation,
-      bench,
+      setup,
       tools: toolsFor(view, r),
       solved,
       stack,
       byHand: !done && chosen?.pusherId !== undefined,
-      judgement: stack && judgeStack(stack, bench),
+      judgement: stack && judgeStack(stack, setup),
       readings,
-      live: last && judgeReading(last, bench),
-      recorded: done && judgeStroke(done, bench),
+      live: last && judgeReading(last, setup),
+      recorded: done && judgeStroke(done, setup),
       refused: done ? undefined : beforeStroke(operation, view),
     };
   }, [operation, view]);

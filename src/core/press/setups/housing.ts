@@ -57,7 +57,7 @@ export function shellIn(w: Shell, c: Clearances = usualClearances): Requirement 
   const { bearing: b, housing: h, family } = w;
   const { fit, lengthMm } = seatsOf(w).bore!;
   const start = entryOf(h);
-  const bench = family === 'N1';
+  const setup = family === 'N1';
   const wall = (b.outerMm + b.outerFaceInnerMm) / 4;
   const needle = tube(
     'needle',
@@ -90,18 +90,18 @@ export function shellIn(w: Shell, c: Clearances = usualClearances): Requirement 
       ],
       { pilot: { min: b.boreMm - 4, max: b.boreMm - 0.2, in: 'the shell' } },
     ),
-    ...(bench ? { support: onFarFace(h) } : {}),
+    ...(setup ? { support: onFarFace(h) } : {}),
     touches: [
       { role: 'pusher', node: 'shell', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
-      ...(bench
+      ...(setup
         ? [{ role: 'support', node: 'housing', innerMm: h.shoulderMm, outerMm: h.outerMm } as const]
         : []),
     ],
-    joins: [['shell', 'housing'], ...(bench ? [] : [['housing', 'bed'] as const])],
+    joins: [['shell', 'housing'], ...(setup ? [] : [['housing', 'bed'] as const])],
     seat: { kind: 'bore', fit, lengthMm },
     hammer: {
       allowed: true,
-      text: bench
+      text: setup
         ? 'Even, gentle force from a clamp or a screw is better: a blow dents a thin shell.'
         : 'Driven until the note changes: that is the seat. Small blows, square, on a driver that is guided.',
     },
@@ -142,7 +142,7 @@ export function sealIn(w: Shell, c: Clearances = usualClearances): Requirement |
   if (!s) return undefined;
   const boreMm = s.outerMm;
   const flush = s.depthMm === 0;
-  const bench = family === 'N1';
+  const setup = family === 'N1';
   const home = s.depthMm + s.widthMm;
   const body: Housing = { ...h, entry: { boreMm, depthMm: Math.max(home, entryOf(h)) } };
   return {
@@ -168,14 +168,14 @@ export function sealIn(w: Shell, c: Clearances = usualClearances): Requirement |
             window('heightMm', 'press.reach', { min: s.depthMm + 2 }, 'seal'),
           ],
     ),
-    ...(bench ? { support: onFarFace(h) } : {}),
+    ...(setup ? { support: onFarFace(h) } : {}),
     touches: [
       { role: 'pusher', node: 'seal', innerMm: s.outerMm - 8, outerMm: s.outerMm },
-      ...(bench
+      ...(setup
         ? [{ role: 'support', node: 'housing', innerMm: h.shoulderMm, outerMm: h.outerMm } as const]
         : []),
     ],
-    joins: [['seal', 'housing'], ...(bench ? [] : [['housing', 'bed'] as const])],
+    joins: [['seal', 'housing'], ...(setup ? [] : [['housing', 'bed'] as const])],
     seat: {
       kind: 'fixed',
       fit: {

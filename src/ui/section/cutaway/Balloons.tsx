@@ -7,8 +7,8 @@ import { stackList } from './stackList.ts';
 
 /** Numbers of the stack list, each with a leader to its part, kept clear of each other. */
 export function Balloons({ f }: { f: Frame }) {
-  const { scene: s, stack, bench, at, y, marks } = f;
-  const { bodies, bearing } = bench.requirement.picture;
+  const { scene: s, stack, setup, at, y, marks } = f;
+  const { bodies, bearing } = setup.requirement.picture;
   const where = (key: string): Point => {
     const role = roles.find((r) => r === key);
     const z = role && s.at[role];
@@ -22,7 +22,7 @@ export function Balloons({ f }: { f: Frame }) {
         ]
       : [0, 0];
   };
-  const list = stackList(stack, bench)
+  const list = stackList(stack, setup)
     .map((p, i) => {
       const [r, z] = where(p.key);
       return { ...p, n: i + 1, from: [rx(at, r), y(z)] as Point };

@@ -15,7 +15,7 @@ function fillOf(b: Body): string {
 export function Bodies({ f, houses }: { f: Frame; houses: boolean }) {
   return (
     <g>
-      {f.bench.requirement.picture.bodies
+      {f.setup.requirement.picture.bodies
         .filter((b) => (b.houses ?? false) === houses)
         .map((b) => (
           <path
@@ -37,8 +37,8 @@ const linings: Record<Role, Lining> = {
 };
 
 export function Pieces({ f }: { f: Frame }) {
-  const { scene: s, stack, bench, at, y, marks } = f;
-  const drawn = bench.requirement.drawn ?? false;
+  const { scene: s, stack, setup, at, y, marks } = f;
+  const drawn = setup.requirement.drawn ?? false;
   const opening = bedOpening(f);
   return (
     <g>

@@ -1,4 +1,4 @@
-import type { Bench, Judgement, Stack } from '../../../core/press/index.ts';
+import type { Setup, Judgement, Stack } from '../../../core/press/index.ts';
 import { BearingHalf, rx } from '../BearingHalf.tsx';
 import { axisX, layoutOf, sheet } from '../layout.ts';
 import { PartDims } from '../PartDims.tsx';
@@ -15,7 +15,7 @@ import { Outside } from './Outside.tsx';
 
 export interface CutawayProps {
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   judgement: Judgement;
   travelMm: number;
   /** Sizes of the parts on the drawing. */
@@ -34,7 +34,7 @@ export interface CutawayProps {
 /** The stroke as it stands in the press: outside view left of the axis, section right of it, to scale. */
 export function Cutaway({
   stack,
-  bench,
+  setup,
   judgement,
   travelMm,
   dims,
@@ -42,16 +42,16 @@ export function Cutaway({
   beside,
 }: CutawayProps) {
   const marks = useMarks();
-  const { picture } = bench.requirement;
-  const { scene, fit, y: fitted, near } = layoutOf(stack, bench, travelMm);
+  const { picture } = setup.requirement;
+  const { scene, fit, y: fitted, near } = layoutOf(stack, setup, travelMm);
   const u = fit * zoom;
   // Closer in, the place where the pusher meets the part stays where it is.
-  const still = near(picture.pusherAtMm + bench.requirement.travelMm / 2);
+  const still = near(picture.pusherAtMm + setup.requirement.travelMm / 2);
   const y = (mm: number) => (zoom === 1 ? fitted(mm) : sheet.h / 2 + (near(mm) - still) * u);
   const f: Frame = {
     scene,
     stack,
-    bench,
+    setup,
     at: { ax: axisX, u },
     y,
     marks,

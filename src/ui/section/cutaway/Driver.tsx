@@ -5,7 +5,7 @@ import type { Frame } from './frame.ts';
 /** What gives the force: the nose of a ram, the washer and rod of a screw, the face of a hammer. */
 export function Driver({ f, side }: { f: Frame; side: 1 | -1 }) {
   const {
-    bench: {
+    setup: {
       press,
       requirement: { drawn },
     },

@@ -25,7 +25,7 @@ export function ForcePathLine({ f, judgement }: { f: Frame; judgement: Judgement
 }
 
 function ballAt(f: Frame): Point | undefined {
-  const { bearing, rolling } = f.bench.requirement.picture;
+  const { bearing, rolling } = f.setup.requirement.picture;
   if (bearing) {
     const { pc, z } = rows(bearing.of);
     return [rx(f.at, pc), f.y(bearing.topMm + shifted(f, bearing) + z[0])];
@@ -49,9 +49,9 @@ function smooth(pts: readonly Point[]): string {
 }
 
 /** Middle of the wall with which a piece bears on the face it is for. */
-function wallOf(role: 'pusher' | 'support', { stack, bench }: Frame): number {
+function wallOf(role: 'pusher' | 'support', { stack, setup }: Frame): number {
   const a = stack[role]!;
-  const need = bench.requirement[role];
+  const need = setup.requirement[role];
   const inner = Math.max(bearingInnerMm(a, need?.proudMm ?? 0), need?.face.innerMm ?? 0);
   const outer = Math.min(a.outerMm, need?.face.outerMm ?? a.outerMm);
   return outer > inner ? (outer + inner) / 4 : (a.outerMm + a.innerMm) / 4;
@@ -59,7 +59,7 @@ function wallOf(role: 'pusher' | 'support', { stack, bench }: Frame): number {
 
 /** Points of one part on the way of the force, from ram to bed. */
 function nodePoints(node: PathNode, f: Frame): Point[] {
-  const { scene: s, stack, bench, at, y } = f;
+  const { scene: s, stack, setup, at, y } = f;
   const p: At = (r, z) => [rx(at, r), y(z)];
   switch (node) {
     case 'ram':
@@ -78,7 +78,7 @@ function nodePoints(node: PathNode, f: Frame): Point[] {
     case 'bed':
       return [p(footRadius(f), s.bed + 6)];
     default:
-      return (bench.requirement.picture.ways[node] ?? []).map((w) =>
+      return (setup.requirement.picture.ways[node] ?? []).map((w) =>
         p(w.at[0], w.at[1] + shifted(f, w)),
       );
   }
@@ -92,23 +92,23 @@ const through = (p: At, z: Span, r: number): Point[] =>
   z ? [p(r, z[0] + Math.min(4, (z[1] - z[0]) / 4)), p(r, z[1])] : [];
 
 /** Where the nose of the ram, or the washer of a screw, gives the force. */
-function driverRadius({ bench: { press } }: Frame): number {
+function driverRadius({ setup: { press } }: Frame): number {
   const nose = Math.min(12, Math.min(press.ramMm, 40) / 4);
   return press.screw ? (press.screw.rodMm + press.ramMm) / 4 : nose;
 }
 
 function ramPoints(p: At, f: Frame): Point[] {
-  const { scene: s, bench } = f;
+  const { scene: s, setup } = f;
   const r = driverRadius(f);
-  const from = bench.requirement.drawn ? s.ramBottom - 6 : s.top + 3;
+  const from = setup.requirement.drawn ? s.ramBottom - 6 : s.top + 3;
   return [p(r, from), p(r, s.ramBottom)];
 }
 
 function capPoints(p: At, f: Frame): Point[] {
-  const { scene: s, stack, bench } = f;
+  const { scene: s, stack, setup } = f;
   const z = s.at.cap;
   if (!z || !stack.cap) return [];
-  if (bench.requirement.drawn) return [p(shellRadius(f), z[0] + 6)];
+  if (setup.requirement.drawn) return [p(shellRadius(f), z[0] + 6)];
   const r = Math.max(driverRadius(f), Math.min(14, stack.cap.outerMm / 4));
   return [p(r, z[0] + stack.cap.heightMm * 0.4)];
 }
@@ -117,11 +117,11 @@ function capPoints(p: At, f: Frame): Point[] {
 const shellRadius = ({ stack }: Frame): number => stack.pusher.outerMm / 2 - 4;
 
 function pusherPoints(p: At, f: Frame): Point[] {
-  const { scene: s, stack, bench } = f;
+  const { scene: s, stack, setup } = f;
   const z = s.at.pusher;
   if (!z) return [];
   const face = wallOf('pusher', f);
-  if (bench.requirement.drawn)
+  if (setup.requirement.drawn)
     return [p(shellRadius(f), z[1]), p(shellRadius(f), z[0] + 4), p(face, z[0])];
   if (stack.pusher.shape === 'half-shells')
     return [...through(p, z, shellRadius(f)), p(face, z[1])];
@@ -130,7 +130,7 @@ function pusherPoints(p: At, f: Frame): Point[] {
 
 /** Where the force goes into the bed. */
 function footRadius(f: Frame): number {
-  const { stack, bench } = f;
+  const { stack, setup } = f;
   if (stack.riser) return middleOf(stack.riser);
-  return stack.support ? wallOf('support', f) : bench.requirement.picture.radiusMm * 0.85;
+  return stack.support ? wallOf('support', f) : setup.requirement.picture.radiusMm * 0.85;
 }

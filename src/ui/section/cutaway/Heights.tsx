@@ -11,7 +11,7 @@ export function Heights({ f }: { f: Frame }) {
   return (
     <g>
       {(
-        (f.bench.requirement.drawn
+        (f.setup.requirement.drawn
           ? ['support', 'riser']
           : ['pusher', 'support', 'riser']) as Role[]
       ).map((role) => {

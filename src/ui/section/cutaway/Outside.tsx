@@ -5,8 +5,8 @@ import { bedOpening, type Frame, rect, silhouette } from './frame.ts';
 
 /** Left of the axis: what the eye sees; a housing covers what is in it. */
 export function Outside({ f }: { f: Frame }) {
-  const { scene: s, stack, y, at, bench } = f;
-  const { bodies } = bench.requirement.picture;
+  const { scene: s, stack, y, at, setup } = f;
+  const { bodies } = setup.requirement.picture;
   const seen = bodies.filter((b) => b.lining !== 'none');
   const etch = (a: Adapter, z0: number, z1: number) =>
     (z1 - z0) * at.u > 20 && (a.outerMm / 2) * at.u > 60 ? (
@@ -34,7 +34,7 @@ export function Outside({ f }: { f: Frame }) {
         .map((b) => (
           <path key={b.key} className="out f-sheet" d={silhouette(f, b)} />
         ))}
-      {(bench.requirement.drawn ? (['support', 'riser'] as const) : roles).map((role) => {
+      {(setup.requirement.drawn ? (['support', 'riser'] as const) : roles).map((role) => {
         const a = stack[role];
         const z = s.at[role];
         return (
@@ -55,11 +55,11 @@ export function Outside({ f }: { f: Frame }) {
         ))}
       <path className="out f-paper" d={rect(f, s.radius + 6, s.bed, s.bed + 8, bedOpening(f))} />
       {s.at.pusher &&
-        !bench.requirement.drawn &&
+        !setup.requirement.drawn &&
         etch(
           stack.pusher,
           s.at.pusher[0],
-          Math.min(s.at.pusher[1], bench.requirement.drawn ? s.at.pusher[1] : inside),
+          Math.min(s.at.pusher[1], setup.requirement.drawn ? s.at.pusher[1] : inside),
         )}
       {stack.support &&
         s.at.support &&

@@ -1,4 +1,4 @@
-import type { Adapter, Bench, Body, Place, Stack } from '../../../core/press/index.ts';
+import type { Adapter, Setup, Body, Place, Stack } from '../../../core/press/index.ts';
 import { type Half, rx } from '../BearingHalf.tsx';
 import { type Marks, type Point, poly } from '../primitives.tsx';
 import type { Scene } from '../scene.ts';
@@ -7,7 +7,7 @@ import type { Scene } from '../scene.ts';
 export interface Frame {
   scene: Scene;
   stack: Stack;
-  bench: Bench;
+  setup: Setup;
   at: Half;
   y: (mm: number) => number;
   marks: Marks;

@@ -1,4 +1,4 @@
-import { type Bench, type Role, sizeOfBearing, type Stack } from '../../../core/press/index.ts';
+import { type Setup, type Role, sizeOfBearing, type Stack } from '../../../core/press/index.ts';
 
 export interface StackLine {
   key: string;
@@ -9,7 +9,7 @@ export interface StackLine {
 }
 
 /** The stack from top to bottom, in the order that the list names it. */
-export function stackList(stack: Stack, { requirement: r }: Bench): StackLine[] {
+export function stackList(stack: Stack, { requirement: r }: Setup): StackLine[] {
   const piece = (role: Role): StackLine[] => {
     const a = stack[role];
     return a
