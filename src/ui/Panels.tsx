@@ -48,10 +48,10 @@ export function Frame({
   status?: Status | undefined;
 }) {
   return (
-    <span className="fcf">
-      {name && <span className="sym">{name}</span>}
+    <span className="feature-frame">
+      {name && <span className="symbol">{name}</span>}
       <b>{value}</b>
-      {limit && <span className="lim">{limit}</span>}
+      {limit && <span className="limit-cell">{limit}</span>}
       {status && (
         <span>
           <VerdictShape status={status} size={20} />
@@ -203,7 +203,7 @@ export function Dialog({
   }, []);
   return (
     <dialog ref={ref} onClose={onClose} onCancel={onClose} aria-label={title}>
-      <div className="dlg">
+      <div className="dialog-body">
         <header>
           <h2>{title}</h2>
           <button type="button" className="btn quiet small" onClick={onClose} aria-label="Close">

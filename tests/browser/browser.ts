@@ -68,7 +68,7 @@ export const floorJob = async (page: Page, fleetNo: string): Promise<string> => 
 export async function openTest(page: Page, panel: RegExp, listed: RegExp): Promise<void> {
   const what = page.locator('.test-panel .what');
   if (panel.test((await what.textContent()) ?? '')) return;
-  await page.locator('.nyc button', { hasText: listed }).click();
+  await page.locator('.not-yet button', { hasText: listed }).click();
   await page.locator('.test-panel .what', { hasText: panel }).waitFor();
 }
 

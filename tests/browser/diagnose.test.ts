@@ -173,7 +173,7 @@ it('lets a lead change what a test tells, and the judgement follows', async () =
   await page.reload();
   const before = await leader(page);
   await go(page, '/tables');
-  await page.locator('svg.tables .sus').first().click();
+  await page.locator('svg.tables .suspect').first().click();
   for (const [name, value] of [
     ['Smooth', '70'],
     ['Rough', '20'],

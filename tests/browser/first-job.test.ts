@@ -210,7 +210,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   const stage = async (typed: string, n: number) => {
     await reading.fill(typed);
     await button(page, /^Record/u).click();
-    await page.locator('.stg li.now', { hasText: new RegExp(`^${n}`, 'u') }).waitFor();
+    await page.locator('.stages li.now', { hasText: new RegExp(`^${n}`, 'u') }).waitFor();
   };
   await reading.fill('80');
   await button(page, 'Record 80 N·m').click();

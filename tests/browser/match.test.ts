@@ -89,13 +89,13 @@ it('goes from an unknown family to an accepted part, with one blocker met and on
   // A blocker: the straight-roller twin is found by size and judged Stop.
   await button(page, /^3\s*Part/u).click();
   await page
-    .locator('.cands article', { hasText: 'QX3177-298' })
+    .locator('.candidates article', { hasText: 'QX3177-298' })
     .getByRole('button', { name: 'Choose' })
     .click();
   await page.locator('h1', { hasText: 'QX3177-298' }).waitFor();
   await page.getByLabel('Look in the catalogue').first().fill('31 x 77 x 21');
   await page.keyboard.press('Enter');
-  await page.locator('.cands', { hasText: /2 parts for/u }).waitFor();
+  await page.locator('.candidates', { hasText: /2 parts for/u }).waitFor();
   await button(page, 'A part from outside the catalogue').click();
   const fields: Record<string, string> = {
     Number: 'COUNTER-1',
@@ -135,7 +135,7 @@ it('goes from an unknown family to an accepted part, with one blocker met and on
   await page.locator('.caution', { hasText: /parts service answered with an error/u }).waitFor();
   await page.getByLabel('Let it fail').click();
   await page
-    .locator('.cands article', { hasText: 'QX3177-298' })
+    .locator('.candidates article', { hasText: 'QX3177-298' })
     .getByRole('button', { name: 'Choose' })
     .click();
   await page.locator('h1', { hasText: 'QX3177-298' }).waitFor();

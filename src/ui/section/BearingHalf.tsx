@@ -113,9 +113,9 @@ export function BearingHalf({
       {z.map((zc, i) => (
         <g key={zc}>
           <circle className="ball" cx={X(pc)} cy={Z(zc)} r={r * at.u} />
-          <path className="ballx" d={`M${X(pc) - 5} ${Z(zc)}h10M${X(pc)} ${Z(zc) - 5}v10`} />
+          <path className="ball-centre" d={`M${X(pc) - 5} ${Z(zc)}h10M${X(pc)} ${Z(zc) - 5}v10`} />
           <path
-            className="cang"
+            className="contact-angle"
             d={`M${X(pc - 1.25 * r * Math.cos(0.61))} ${Z(zc + (i === 0 ? -1 : 1) * 1.25 * r * Math.sin(0.61))}L${X(pc + 1.25 * r * Math.cos(0.61))} ${Z(zc + (i === 0 ? 1 : -1) * 1.25 * r * Math.sin(0.61))}`}
           />
         </g>

@@ -106,18 +106,18 @@ export function ForceStrip({
           No reading yet
         </text>
       )}
-      <path className="gexpf" d={bandPath} />
+      <path className="expected-fill" d={bandPath} />
       <rect
         x={x0}
         y={Y(0) - 12}
         width={x1 - x0}
         height="9"
         fill={`url(#${marks.ramp})`}
-        className="gst"
+        className="strip-mark"
       />
       {Array.from({ length: Math.floor(axis / step) + 1 }, (_, i) => i * step).map((v) => (
         <g key={v}>
-          <path className="gax" d={`M${X(v)} ${Y(0)}V${Y(r.travelMm) + 12}`} />
+          <path className="strip-axis" d={`M${X(v)} ${Y(0)}V${Y(r.travelMm) + 12}`} />
           <text className="figure" x={X(v)} y={Y(0) - 18} textAnchor="middle">
             {v}
             {v + step > axis ? ' kN' : ''}
@@ -126,7 +126,7 @@ export function ForceStrip({
       ))}
       {Array.from({ length: Math.floor(r.travelMm / every) + 1 }, (_, i) => i * every).map((v) => (
         <g key={v}>
-          <path className="gtk" d={`M${x1} ${Y(v)}h6`} />
+          <path className="strip-tick" d={`M${x1} ${Y(v)}h6`} />
           <text className="figure" x={x1 + 10} y={Y(v) + 5}>
             {v}
             {v === 0 ? ' mm' : ''}
@@ -139,11 +139,11 @@ export function ForceStrip({
           d={`${trace}L${x0} ${Y(now.travelMm)}L${x0} ${Y(fitting ? 0 : readings[0]!.travelMm)}Z`}
         />
       )}
-      <path className="gexp" d={bandPath} />
-      {trace && <path className="gtrace" d={trace} />}
+      <path className="expected-edge" d={bandPath} />
+      {trace && <path className="force-trace" d={trace} />}
       {fitting && (
         <rect
-          className="gst"
+          className="strip-mark"
           x={x0}
           y={Y(r.travelMm) - 4}
           width={x1 - x0}
@@ -151,10 +151,13 @@ export function ForceStrip({
           fill={marks.fill('seat')}
         />
       )}
-      <path className="gtk" d={`M${x0} ${Y(0)}V${Y(r.travelMm) + 14}`} />
+      <path className="strip-tick" d={`M${x0} ${Y(0)}V${Y(r.travelMm) + 14}`} />
       {fitting && (
         <>
-          <path className="prj seatl" d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`} />
+          <path
+            className="projection at-seat"
+            d={`M${Math.min(edge, 560)} ${Y(r.travelMm)}H${x0}`}
+          />
           <text x={x0} y={Y(r.travelMm) + 28}>
             Seat at{' '}
             <tspan className="figure">
@@ -165,7 +168,7 @@ export function ForceStrip({
       )}
       {last && (
         <path
-          className="prj"
+          className="projection"
           d={`M${Math.min(edge, 560)} ${Y(last.travelMm)}H${X(last.forceKn)}`}
         />
       )}
@@ -178,7 +181,7 @@ export function ForceStrip({
             d={`M640 ${Y(last.travelMm)}V${Y(r.travelMm)}`}
           />
           <text
-            className="figure text-blue bgp"
+            className="figure text-blue on-paper"
             x="632"
             y={(Y(last.travelMm) + Y(r.travelMm)) / 2 + 6}
             textAnchor="end"
@@ -217,10 +220,10 @@ function Capacity({
       <text className="cap" x={x0 + 246} y={y - 18} textAnchor="end">
         {press.name}
       </text>
-      <path className="gtk" d={`M${x0} ${y + 28}H${x0 + 246}`} />
+      <path className="strip-tick" d={`M${x0} ${y + 28}H${x0 + 246}`} />
       {ticks.map((v) => (
         <g key={v}>
-          <path className="gtk" d={`M${X(v)} ${y + 28}v7`} />
+          <path className="strip-tick" d={`M${X(v)} ${y + 28}v7`} />
           <text
             className="figure"
             x={X(v)}
@@ -232,13 +235,13 @@ function Capacity({
         </g>
       ))}
       <rect
-        className="capx"
+        className="capacity-mark"
         x={X(forceKn.low)}
         y={y + 13}
         width={Math.max(2, X(forceKn.high) - X(forceKn.low))}
         height="15"
       />
-      <path className="caplikely" d={`M${X(forceKn.likely)} ${y + 9}v19`} />
+      <path className="likely-mark" d={`M${X(forceKn.likely)} ${y + 9}v19`} />
     </g>
   );
 }

@@ -27,10 +27,15 @@ export function PartDims({ f }: { f: Frame }) {
               text={(bottom - top).toFixed(1)}
             />
             <path
-              className="extl"
+              className="extension-line"
               d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`}
             />
-            <text className="figure bgp" x={x + i * 26 - 4} y={clear(y(top) - 5)} textAnchor="end">
+            <text
+              className="figure on-paper"
+              x={x + i * 26 - 4}
+              y={clear(y(top) - 5)}
+              textAnchor="end"
+            >
               {b.name} {b.size}
             </text>
           </g>

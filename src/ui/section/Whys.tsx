@@ -27,11 +27,17 @@ export function Whys({ f, judgement }: { f: Frame; judgement: Judgement }) {
         const lines = wrap(w.text, 24);
         return (
           <g key={w.role} className={`why ${w.status}`}>
-            <circle className="why-at" cx={from[0]} cy={from[1]} r="7" />
-            <path className="why-l" d={`M${from[0]} ${from[1]}L284 ${yy + 4}`} />
-            <rect className="why-b" x="84" y={yy - 17} width="200" height={lines.length * 19 + 9} />
+            <circle className="why-point" cx={from[0]} cy={from[1]} r="7" />
+            <path className="why-line" d={`M${from[0]} ${from[1]}L284 ${yy + 4}`} />
+            <rect
+              className="why-box"
+              x="84"
+              y={yy - 17}
+              width="200"
+              height={lines.length * 19 + 9}
+            />
             {lines.map((t, k) => (
-              <text key={t} className="why-t" x="92" y={yy + k * 19}>
+              <text key={t} className="why-text" x="92" y={yy + k * 19}>
                 {t}
               </text>
             ))}

@@ -7,11 +7,11 @@ const linings = {
   knuckle: { angle: -45, pitch: 9, tone: '' },
   hub: { angle: 30, pitch: 8, tone: '' },
   bed: { angle: 30, pitch: 12, tone: '' },
-  cap: { angle: -60, pitch: 7, tone: 'kitp' },
-  pusher: { angle: -30, pitch: 5, tone: 'kitp' },
-  support: { angle: 60, pitch: 7, tone: 'kitp' },
+  cap: { angle: -60, pitch: 7, tone: 'from-the-kit' },
+  pusher: { angle: -30, pitch: 5, tone: 'from-the-kit' },
+  support: { angle: 60, pitch: 7, tone: 'from-the-kit' },
   seat: { angle: 45, pitch: 4, tone: '' },
-  only: { angle: 45, pitch: 4, tone: 'chk' },
+  only: { angle: 45, pitch: 4, tone: 'in-check-ink' },
 } as const;
 export type Lining = keyof typeof linings;
 
@@ -66,9 +66,9 @@ export function Defs({ id }: { id: string }) {
         );
       })}
       {arrow('a', 'M0 1L12 4L0 7z', 'ah', 12, 8, 'auto-start-reverse')}
-      {arrow('b', 'M0 1L12 4L0 7z', 'abl', 12, 8, 'auto-start-reverse')}
-      {arrow('f', 'M0 0L16 7L0 14z', 'abl', 16, 14, 'auto')}
-      {arrow('g', 'M0 0L16 7L0 14z', 'ast', 16, 14, 'auto')}
+      {arrow('b', 'M0 1L12 4L0 7z', 'arrow-blue', 12, 8, 'auto-start-reverse')}
+      {arrow('f', 'M0 0L16 7L0 14z', 'arrow-blue', 16, 14, 'auto')}
+      {arrow('g', 'M0 0L16 7L0 14z', 'arrow-stop', 16, 14, 'auto')}
       <marker
         id={`${id}-d`}
         viewBox="0 0 8 8"
@@ -114,7 +114,7 @@ export function Dim({
         d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
       />
       <text
-        className={`figure bgp${blue ? ' text-blue' : ''}`}
+        className={`figure on-paper${blue ? ' text-blue' : ''}`}
         x={upright ? mx - 8 : mx}
         y={upright ? my + 5 : my + 5}
         textAnchor={upright ? 'end' : 'middle'}

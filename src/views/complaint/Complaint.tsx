@@ -18,6 +18,7 @@ import { CarAbove } from './CarAbove.tsx';
 import { BendArrow, Thermometer, Wave } from './pictures.tsx';
 import { playSound } from './playSound.ts';
 import { SpeedBand } from './SpeedBand.tsx';
+import './complaint.css';
 
 export default function Complaint(props: SheetProps) {
   return (

@@ -71,10 +71,10 @@ export function SpeedBand({ starts, peaks, gone, onChange }: Props) {
           )}
         </p>
         <svg ref={svg} className="drawing" viewBox="0 0 580 160">
-          <path className="gtk" d={`M${left} 112H${left + width + 20}`} />
+          <path className="strip-tick" d={`M${left} 112H${left + width + 20}`} />
           {[0, 20, 40, 60, 80, 100, 120, 140].map((v) => (
             <g key={v}>
-              <path className="gtk" d={`M${x(v)} 112v8`} />
+              <path className="strip-tick" d={`M${x(v)} 112v8`} />
               <text className="figure" x={x(v)} y="140" textAnchor="middle">
                 {v}
                 {v === 140 ? ' km/h' : ''}

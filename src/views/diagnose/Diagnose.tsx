@@ -18,6 +18,7 @@ import { PlanView } from './PlanView.tsx';
 import { Reasons } from './Reasons.tsx';
 import { Suspects } from './Suspects.tsx';
 import { TestPanel } from './TestPanel.tsx';
+import './diagnose.css';
 
 // The charts are heavy and only the ear needs them.
 const Ear = lazy(() => import('../ear/Ear.tsx'));
@@ -161,7 +162,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
           )}
           <section>
             <h2>Not yet checked</h2>
-            <ul className="nyc">
+            <ul className="not-yet">
               {left.map((n) => (
                 <li key={n.test.id + n.place}>
                   <button

@@ -19,7 +19,7 @@ export function PlanView({ suspects }: { suspects: readonly RankedSuspect[] }) {
       role="img"
       aria-label={corners.map((c) => `${c} ${Math.round(share(c) * 100)} per cent`).join(', ')}
     >
-      <path className="cl1" d="M85 4V308M10 84H160M10 248H160" />
+      <path className="centre-line-thin" d="M85 4V308M10 84H160M10 248H160" />
       <path
         className="out f-sheet thin2"
         d="M44 84C42 44 58 24 85 24S128 44 126 84V280q0 18-18 20H62q-18-2-18-20z"

@@ -33,7 +33,7 @@ export function Suspects({
           width="6"
           height="6"
           patternTransform="rotate(45)"
-          className="bluep"
+          className="in-blue-ink"
         >
           <rect width="6" height="6" className="face" />
           <path d="M0 0V6" className="hatch-stroke" strokeWidth=".9" />
@@ -51,7 +51,7 @@ export function Suspects({
       </defs>
       {[0, 20, 40, 60, 80, 100].map((v) => (
         <g key={v}>
-          <path className={v === 0 ? 'gtk' : 'gax'} d={`M${x(v / 100)} 26V298`} />
+          <path className={v === 0 ? 'strip-tick' : 'strip-axis'} d={`M${x(v / 100)} 26V298`} />
           <text className="figure" x={x(v / 100)} y="316" textAnchor="middle">
             {v}
             {v === 100 ? ' %' : ''}
@@ -59,7 +59,7 @@ export function Suspects({
         </g>
       ))}
       <path className="act" d={`M${x(j.replaceLine)} 18V298`} />
-      <text className="grn" x={x(j.replaceLine) - 6} y="16" textAnchor="end">
+      <text className="text-good" x={x(j.replaceLine) - 6} y="16" textAnchor="end">
         replace from {Math.round(j.replaceLine * 100)} %
       </text>
       {list.map((s, i) => {
@@ -67,7 +67,7 @@ export function Suspects({
         return (
           <g
             key={s.id}
-            className={`sus${s.id === about ? ' is-on' : ''}`}
+            className={`suspect${s.id === about ? ' is-on' : ''}`}
             role="button"
             tabIndex={0}
             aria-pressed={s.id === about}

@@ -218,10 +218,10 @@ function Running({
         role="img"
         aria-label={value === undefined ? 'no reading yet' : `${value.toFixed(digits)} ${unit}`}
       >
-        <path className="gtk" d="M10 24H308" />
+        <path className="strip-tick" d="M10 24H308" />
         {ticks.map((t) => (
           <g key={t}>
-            <path className="gtk" d={`M${x(t)} 24v7`} />
+            <path className="strip-tick" d={`M${x(t)} 24v7`} />
             <text className="figure" x={x(t)} y="46" textAnchor={anchorAt(t, from, to)}>
               {from < 0 && t !== 0
                 ? `${t < 0 ? 'right' : 'left'} ${Math.abs(t)}`

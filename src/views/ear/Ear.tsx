@@ -22,6 +22,7 @@ import { useJob } from '../shell/useJob.ts';
 import OrderChart from './OrderChart.tsx';
 import { recordMicrophone } from './recordMicrophone.ts';
 import { useEar } from './useEar.ts';
+import './ear.css';
 
 const faults: readonly { id: Finding; label: string }[] = [
   { id: 'outer-ring', label: 'outer ring' },

@@ -7,6 +7,7 @@ import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Ma
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
+import './floor.css';
 
 const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 

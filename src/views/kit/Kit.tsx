@@ -20,6 +20,7 @@ import { OnePiece } from './OnePiece.tsx';
 import { Shelf } from './Shelf.tsx';
 import { Tools } from './Tools.tsx';
 import { useRecordDraft } from './useRecordDraft.ts';
+import './kit.css';
 
 interface Props {
   shop: string;

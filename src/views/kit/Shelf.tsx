@@ -33,7 +33,7 @@ export function Shelf({
                   className={p.retired ? 'ghost' : 'f-kit out thin2'}
                   d={pieceOutline(p, scale)}
                 />
-                <path className="cl1" d={`M0 ${h - 142}V${h + 4}`} />
+                <path className="centre-line-thin" d={`M0 ${h - 142}V${h + 4}`} />
                 {p.retired && <path className="strike" d={`M${r} 0L${R} ${h}M${R} 0L${r} ${h}`} />}
               </svg>
               <b>{p.name}</b>

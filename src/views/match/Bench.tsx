@@ -126,7 +126,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
           )}
           <section>
             <h2>Marks, tap to change</h2>
-            <ul className="legend2">
+            <ul className="axis-legend">
               {itemStates.map(([s, name]) => (
                 <li key={s}>
                   <ItemMark state={s} /> {name}

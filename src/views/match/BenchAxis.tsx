@@ -93,8 +93,8 @@ export function BenchAxis({
             <g className={ghost ? 'ghosted' : ''}>
               <ItemFigure id={item.id} x={colX(i)} part={part} marks={marks} />
             </g>
-            <path className="extl" d={`M${colX(i)} 232v28`} />
-            <circle className="bal" cx={colX(i)} cy="274" r="14" />
+            <path className="extension-line" d={`M${colX(i)} 232v28`} />
+            <circle className="balloon" cx={colX(i)} cy="274" r="14" />
             <text className="figure strong" x={colX(i)} y="279" textAnchor="middle">
               {i + 1}
             </text>
@@ -112,7 +112,7 @@ export function BenchAxis({
         );
       })}
       <path className="thin" d="M0 396H880" />
-      <text className="strong bgp" x="0" y="418">
+      <text className="strong on-paper" x="0" y="418">
         What waits for it
       </text>
       <path className="axis" d="M0 480H880" />

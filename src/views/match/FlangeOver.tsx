@@ -35,7 +35,7 @@ export function FlangeOver({
     Array.from({ length: n }, (_, i) => <circle key={i} className={cls} {...at(n, i, d)} r={r} />);
   return (
     <svg
-      className="drawing oon"
+      className="drawing old-over-new"
       viewBox="0 0 540 440"
       role="img"
       aria-label={`Flange of ${part.number}: ${f.bolts} bolts on ${f.boltCircleMm} mm, pilot ${f.pilotMm} mm`}
@@ -51,7 +51,7 @@ export function FlangeOver({
         cy={centre}
         r={(f.pilotMm / 2) * u}
       />
-      <circle className="cl1" cx={centre} cy={centre} r={(f.boltCircleMm / 2) * u} />
+      <circle className="centre-line-thin" cx={centre} cy={centre} r={(f.boltCircleMm / 2) * u} />
       {holes(f.bolts, f.boltCircleMm, 'new-line', 6 * u)}
       {part.splines && (
         <circle
@@ -64,7 +64,7 @@ export function FlangeOver({
         />
       )}
       <path
-        className="cl1"
+        className="centre-line-thin"
         d={`M${centre - 190} ${centre}H${centre + 190}M${centre} ${centre - 190}V${centre + 190}`}
       />
       {read.pilot !== undefined && (

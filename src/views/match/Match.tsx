@@ -8,6 +8,7 @@ import { Bench } from './Bench.tsx';
 import { FamilyTab } from './FamilyTab.tsx';
 import { useMeasure } from './Measure.tsx';
 import { PartTab } from './PartTab.tsx';
+import './match.css';
 
 export default function Match(props: SheetProps) {
   return (

@@ -68,7 +68,7 @@ export function OldOverNew({
   };
   return (
     <svg
-      className="drawing oon"
+      className="drawing old-over-new"
       viewBox={`0 0 540 ${Math.round(bottom + 64)}`}
       role="img"
       aria-label={`Section of ${partName}${any ? ' with the outline of the old part' : ''}`}
@@ -130,7 +130,7 @@ export function OldOverNew({
         ))}
       <path className="axis" d={`M${ax} ${top - 26}V${bottom + 26}`} />
       <path
-        className="extl"
+        className="extension-line"
         d={`M${x(-o.outerMm)} ${top - 4}V52M${x(o.outerMm)} ${top - 4}V52M${x(-o.boreMm)} ${bottom + 4}v44M${x(o.boreMm)} ${bottom + 4}v44M${x(o.outerMm) + 4} ${top}h46M${x(o.outerMm) + 4} ${top + o.widthMm * u}h46`}
       />
       <path
@@ -140,7 +140,7 @@ export function OldOverNew({
         d={`M${x(-o.outerMm)} 60H${x(o.outerMm)}`}
       />
       <text
-        className={`figure strong bgp${lit === 'outerMm' ? ' text-blue' : ''}`}
+        className={`figure strong on-paper${lit === 'outerMm' ? ' text-blue' : ''}`}
         x={ax}
         y="66"
         textAnchor="middle"
@@ -154,7 +154,7 @@ export function OldOverNew({
         d={`M${x(-o.boreMm)} ${bottom + 38}H${x(o.boreMm)}`}
       />
       <text
-        className={`figure strong bgp${lit === 'boreMm' ? ' text-blue' : ''}`}
+        className={`figure strong on-paper${lit === 'boreMm' ? ' text-blue' : ''}`}
         x={ax}
         y={bottom + 44}
         textAnchor="middle"
@@ -168,7 +168,7 @@ export function OldOverNew({
         d={`M${x(o.outerMm) + 36} ${top}V${top + o.widthMm * u}`}
       />
       <text
-        className={`figure strong bgp${lit === 'widthMm' ? ' text-blue' : ''}`}
+        className={`figure strong on-paper${lit === 'widthMm' ? ' text-blue' : ''}`}
         x={x(o.outerMm) + 36}
         y={(top + bottom) / 2}
         textAnchor="middle"
@@ -201,7 +201,7 @@ export function OldOverNew({
       )}
       {part.encoder.kind !== 'none' && encoderSide && (
         <text
-          className="in-enc"
+          className="text-current"
           x={x(part.outerMm / 2) + 4}
           y={encoderSide === 'inboard' ? bottom + 18 : top - 10}
         >

@@ -141,7 +141,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
             </section>
           )}
           <SearchBox kind={kind} onFound={setFound} found={found !== undefined} />
-          <section className="cands">
+          <section className="candidates">
             <Legend />
             {found && (
               <p className="cap">

@@ -16,6 +16,7 @@ import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { ImportBox } from '../kit/ImportBox.tsx';
 import { call } from '../shell/useJob.ts';
+import './parts.css';
 
 const asked = ['boreMm', 'outerMm', 'widthMm'] as const;
 const familyOfKind = (kind: PartKind) => families.find((f) => f.kind === kind)!.code;

@@ -130,7 +130,7 @@ export function CornerAssembly({
         const on = p.steps.includes(lit);
         const gone = off(p.steps) ? 'off' : '';
         return (
-          <g key={p.id} className={`asm ${on ? 'is-on' : gone}`}>
+          <g key={p.id} className={`assembly-part ${on ? 'is-on' : gone}`}>
             {p.draw(on ? marks.fill('pusher') : marks.fill('knuckle'))}
           </g>
         );
@@ -138,7 +138,7 @@ export function CornerAssembly({
       {parts
         .filter((p) => p.steps.includes(lit))
         .map((p) => (
-          <text key={p.id} className="in-enc bgp" x={p.at[0]} y={p.at[1]}>
+          <text key={p.id} className="text-current on-paper" x={p.at[0]} y={p.at[1]}>
             {p.name}
           </text>
         ))}

@@ -21,6 +21,7 @@ import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { OtherFamily } from './OtherFamily.tsx';
 import { Timeline } from './Timeline.tsx';
+import './plan.css';
 
 export default function Plan(props: SheetProps) {
   return (

@@ -49,7 +49,7 @@ export function Timeline({
       <path className="thin" d={`M0 46H${x1}M0 282H${x1}`} />
       {hours.map((m) => (
         <g key={m}>
-          <path className="gax" d={`M${X(m)} 34V282`} />
+          <path className="strip-axis" d={`M${X(m)} 34V282`} />
           <text className="figure" x={X(m)} y="28" textAnchor="middle">
             {clock(m)}
           </text>
@@ -60,7 +60,7 @@ export function Timeline({
           <text className="strong" x="0" y={Y(id) + 25}>
             {name}
           </text>
-          <path className="gax" d={`M0 ${Y(id) + 42}H${x1}`} />
+          <path className="strip-axis" d={`M0 ${Y(id) + 42}H${x1}`} />
         </g>
       ))}
       <path className="hands" d={wayOfHands} />
@@ -115,7 +115,7 @@ function BarShape({
         height="28"
       />
       <text
-        className={first ? 'in-enc' : label}
+        className={first ? 'text-current' : label}
         x={b.handsOn ? x : x + 6}
         y={b.handsOn ? y + 1 : y + 25}
       >

@@ -163,7 +163,7 @@ function EncoderPicture({
   const height = top - (bearing.boreMm / 2) * u + 60;
   return (
     <svg
-      className="drawing enc"
+      className="drawing encoder-turn"
       viewBox={`0 0 800 ${height}`}
       role="img"
       aria-label={side ? `Encoder faces ${side}, sensor sits ${sensor}` : `Sensor sits ${sensor}`}
@@ -180,7 +180,7 @@ function EncoderPicture({
         />
       </g>
       <path className="out f-sheet" d={`M${sx} ${seal - 26}h90v52h-90z`} />
-      <path className="cl1" d={`M${sx - 12} ${seal}h114`} />
+      <path className="centre-line-thin" d={`M${sx - 12} ${seal}h114`} />
       <text className="strong" x={sx + 45} y={seal - 38} textAnchor="middle" fontSize="18">
         sensor
       </text>
@@ -202,13 +202,13 @@ function EncoderPicture({
             d={`M${face(side)} 70H${sensor === 'inboard' ? sx : sx + 90}`}
           />
           <path
-            className="extl"
+            className="extension-line"
             d={`M${face(side)} 60V${top - (bearing.outerMm / 2) * u}M${sensor === 'inboard' ? sx : sx + 90} 60V${seal - 26}`}
           />
         </>
       )}
       {side !== undefined && !wrong && (
-        <text className="in-enc" x={mid} y="60" textAnchor="middle" fontSize="20">
+        <text className="text-current" x={mid} y="60" textAnchor="middle" fontSize="20">
           encoder {side}, at the sensor
         </text>
       )}

@@ -24,14 +24,14 @@ const drawn: Partial<Record<FactId, React.ReactNode>> = {
       <circle className="thin" cx="100" cy="60" r="50" />
       <circle className="thin" cx="100" cy="60" r="38" />
       <path className="ring-shut" d="M92 104A46 46 0 1 1 108 104" />
-      <path className="cl1" d="M100 4V116M44 60h112" />
+      <path className="centre-line-thin" d="M100 4V116M44 60h112" />
     </>
   ),
   'shield-on': (
     <>
       <path className="out f-sheet" d="M60 16H140L150 40V80L140 104H60L50 80V40z" />
       <circle className="out f-paper" cx="100" cy="60" r="26" />
-      <path className="cl1" d="M100 4V116M40 60h120" />
+      <path className="centre-line-thin" d="M100 4V116M40 60h120" />
     </>
   ),
   'turns-smoothly': (
@@ -62,7 +62,7 @@ const drawn: Partial<Record<FactId, React.ReactNode>> = {
       <path className="out f-sheet" d="M30 16H170V40H150V56H170V104H30z" />
       <path className="out f-paper" d="M30 58H120V104H30z" />
       <path className="dim" d="M136 44V54" />
-      <path className="cl1" d="M20 48H186" />
+      <path className="centre-line-thin" d="M20 48H186" />
     </>
   ),
 };

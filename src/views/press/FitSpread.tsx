@@ -65,29 +65,29 @@ export function FitSpread({ chain, seed }: { chain: FitChain; seed: number }) {
             />
           );
         })}
-        <path className="gtrace" fill="none" d={`M${curve}`} />
-        <path className="gtk" d="M10 118H392" />
+        <path className="force-trace" fill="none" d={`M${curve}`} />
+        <path className="strip-tick" d="M10 118H392" />
         {ticks.map((t) => (
           <g key={t}>
-            <path className="gtk" d={`M${X(t)} 118v6`} />
+            <path className="strip-tick" d={`M${X(t)} 118v6`} />
             <text className="figure" x={X(t)} y="140" textAnchor="middle">
               {t.toFixed(2).replace('-', '−')}
             </text>
           </g>
         ))}
-        <path className="prj seatl" d={`M${X(chain.creepMm)} 26V118`} />
+        <path className="projection at-seat" d={`M${X(chain.creepMm)} 26V118`} />
         <text className="cap" x={X(chain.creepMm) + 4} y="22">
           creeps below {chain.creepMm.toFixed(3)}
         </text>
         {near && (
           <>
-            <path className="prj seatl" d={`M${X(chain.tightMm!)} 26V118`} />
+            <path className="projection at-seat" d={`M${X(chain.tightMm!)} 26V118`} />
             <text className="cap" x={X(chain.tightMm!) - 4} y="22" textAnchor="end">
               yields
             </text>
           </>
         )}
-        <text className="figure strong bgp" x={X(grip.mean)} y="100" textAnchor="middle">
+        <text className="figure strong on-paper" x={X(grip.mean)} y="100" textAnchor="middle">
           {grip.mean.toFixed(3)}
         </text>
       </svg>

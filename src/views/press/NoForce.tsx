@@ -16,7 +16,7 @@ export function NoForce({
     <g>
       {setup.requirement.fitting && (
         <>
-          <path className="prj seatl" d={`M520 ${at}H${x0}`} />
+          <path className="projection at-seat" d={`M520 ${at}H${x0}`} />
           <text x={x0} y={at - 10}>
             Home at{' '}
             <tspan className="figure">

@@ -45,7 +45,7 @@ export function OldPartBody({
         <>
           <Call status={status}>{blocker ? <RuleLink said={blocker} /> : told}</Call>
           {side}
-          <section className="cands">
+          <section className="candidates">
             <Legend />
             {list.slice(0, 4).map((c) => (
               <Candidate

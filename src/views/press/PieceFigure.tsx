@@ -16,7 +16,7 @@ export function PieceFigure({ piece }: { piece: Adapter }) {
       aria-hidden="true"
     >
       <path className="f-kit out thin2" d={pieceOutline(piece, scale)} />
-      <path className="cl1" d={`M0 -2V${h + 4}`} />
+      <path className="centre-line-thin" d={`M0 -2V${h + 4}`} />
     </svg>
   );
 }

@@ -12,6 +12,7 @@ import { OldPartBody } from './OldPartBody.tsx';
 import { SeatReadBody } from './SeatReadBody.tsx';
 import { SeatVerdictBody } from './SeatVerdictBody.tsx';
 import { StrokeBody } from './StrokeBody.tsx';
+import './press.css';
 
 type Station = 'press-out' | 'press-in';
 const after: Record<Station, { id: string; label: string }> = {

@@ -102,7 +102,10 @@ export function SeatUnrolled({
               {limits.lowMm.toFixed(3)}
             </text>
             <circle className="f-ink" cx="96" cy={wallY(i)} r="4" />
-            <path className="cl1" d={`M96 ${wallY(i)}L${x0} ${Y(i, (low + high) / 2)}`} />
+            <path
+              className="centre-line-thin"
+              d={`M96 ${wallY(i)}L${x0} ${Y(i, (low + high) / 2)}`}
+            />
             <text className="figure" x="104" y={wallY(i) - 7}>
               {d} mm
             </text>
@@ -126,10 +129,10 @@ export function SeatUnrolled({
           </g>
         );
       })}
-      <path className="gtk" d={`M${x0} 338H${x1}`} />
+      <path className="strip-tick" d={`M${x0} 338H${x1}`} />
       {[0, 90, 180, 270, 360].map((deg) => (
         <g key={deg}>
-          <path className="gtk" d={`M${X(deg)} 338v-5`} />
+          <path className="strip-tick" d={`M${X(deg)} 338v-5`} />
           <text className="figure" x={X(deg)} y="355" textAnchor="middle">
             {deg}°
           </text>

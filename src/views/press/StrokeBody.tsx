@@ -13,7 +13,6 @@ import { PieceDialog } from './PieceDialog.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
 import { SetupSheet } from './SetupSheet.tsx';
 import { GoesBack, keptChoice, StackSection, ToolPicker } from './StackSection.tsx';
-import './stroke.css';
 import { StrokeActions } from './StrokeActions.tsx';
 import { StrokeCall } from './StrokeCall.tsx';
 import { NoStack, StrokePicture } from './StrokePicture.tsx';

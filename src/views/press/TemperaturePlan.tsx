@@ -89,13 +89,13 @@ export function TemperaturePlan() {
               role="img"
               aria-label={`What is left of it over 15 minutes`}
             >
-              <path className="gtk" d="M10 44H308" />
+              <path className="strip-tick" d="M10 44H308" />
               <path
-                className="gtrace"
+                className="force-trace"
                 fill="none"
                 d={`M${Array.from({ length: 31 }, (_, i) => `${x(i / 2).toFixed(1)} ${y(leftMm(w, i / 2)).toFixed(1)}`).join('L')}`}
               />
-              <path className="prj" d={`M${x(half)} 6V44`} />
+              <path className="projection" d={`M${x(half)} 6V44`} />
               {[0, 5, 10, 15].map((m) => (
                 <text key={m} className="figure" x={x(m)} y="60" textAnchor={anchorAt(m, 0, 15)}>
                   {m}

@@ -37,10 +37,10 @@ export function BeforeAfter() {
             role="img"
             aria-label={`Before ${heat ? Math.abs(heat.value!).toFixed(0) : 'not read'}, now ${after ?? 'not read'} °C`}
           >
-            <path className="gtk" d={`M0 40H${width}`} />
+            <path className="strip-tick" d={`M0 40H${width}`} />
             {[0, 20, 40, 60].map((v) => (
               <g key={v}>
-                <path className="gtk" d={`M${(v / 60) * width} 40v6`} />
+                <path className="strip-tick" d={`M${(v / 60) * width} 40v6`} />
                 <text className="figure" x={(v / 60) * width} y="60">
                   {v}
                   {v === 60 ? ' °C' : ''}

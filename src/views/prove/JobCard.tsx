@@ -8,6 +8,7 @@ import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { Lessons } from './Lessons.tsx';
 import { Paper } from './Paper.tsx';
 import { Recheck } from './Recheck.tsx';
+import './prove.css';
 
 /** Whether the record still is what was signed. */
 function sealWords({ seal, signed }: Card): { status: Status; text: string } {

@@ -14,6 +14,7 @@ import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
+import './prove.css';
 
 export default function Prove(props: SheetProps) {
   return (

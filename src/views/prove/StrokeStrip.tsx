@@ -16,12 +16,12 @@ export function StrokeStrip({ stroke: s }: { stroke: CardStroke }) {
       role="img"
       aria-label={s.peakKn === null ? 'Driven, no force read' : `Peak ${s.peakKn} kN`}
     >
-      <path className="gexpf" d={band} />
-      <path className="gexp" d={band} />
-      <path className="gtk" d="M4 2V80M4 6H128" />
+      <path className="expected-fill" d={band} />
+      <path className="expected-edge" d={band} />
+      <path className="strip-tick" d="M4 2V80M4 6H128" />
       {s.readings.length > 0 && (
         <path
-          className="gtrace"
+          className="force-trace"
           d={`M${fitting ? '4 6L' : ''}${s.readings.map((r) => `${X(r.forceKn)} ${Y(r.travelMm)}`).join('L')}`}
         />
       )}

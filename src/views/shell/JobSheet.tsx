@@ -194,7 +194,7 @@ export function StationBody({
   );
   return (
     <div className="station">
-      <div className="ttl">
+      <div className="station-title">
         <h1>
           <span className="operation">{kicker}</span>
           {title}

@@ -36,7 +36,7 @@ export function Rows({ test: t, tables, trial, open, onOpen }: RowsProps) {
     >
       {ticks.map((v) => (
         <g key={v}>
-          <path className="gax" d={`M${x(v)} 4V${rows.length * rowHeight + 8}`} />
+          <path className="strip-axis" d={`M${x(v)} 4V${rows.length * rowHeight + 8}`} />
           <text
             className="figure"
             x={x(v)}
@@ -60,7 +60,7 @@ export function Rows({ test: t, tables, trial, open, onOpen }: RowsProps) {
         return (
           <g
             key={key}
-            className={`sus${open === key ? ' is-on' : ''}`}
+            className={`suspect${open === key ? ' is-on' : ''}`}
             role="button"
             tabIndex={0}
             aria-pressed={open === key}
@@ -123,10 +123,16 @@ function Split({
         const w = x(at[i + 1]!) - x(at[i]!);
         return (
           <g key={names[i]}>
-            <rect className={`part p${i}`} x={x(at[i]!)} y={y} width={Math.max(0, w)} height="32" />
+            <rect
+              className={`part share-${i}`}
+              x={x(at[i]!)}
+              y={y}
+              width={Math.max(0, w)}
+              height="32"
+            />
             {w > 40 && (
               <text
-                className={`figure on-p${i}`}
+                className={`figure on-share-${i}`}
                 x={x(at[i]!) + w / 2}
                 y={y + 22}
                 textAnchor="middle"
@@ -170,7 +176,7 @@ function Bell({
       .join('');
   return (
     <g>
-      <path className="gtk" d={`M${x(from)} ${y}H${x(to)}`} />
+      <path className="strip-tick" d={`M${x(from)} ${y}H${x(to)}`} />
       <path className="bell-fill" d={`${path(row)}L${x(to)} ${y}L${x(from)} ${y}Z`} />
       <path className="bell-was" d={path(written)} />
       <path className="bell" d={path(row)} />

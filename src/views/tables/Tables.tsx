@@ -15,6 +15,7 @@ import { PinField, ReasonField } from '../../ui/SignFields.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Rows } from './Rows.tsx';
+import './tables.css';
 
 interface View {
   tables: LikelihoodTables;
@@ -129,7 +130,7 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
                 {t.results.map((r, i) => (
                   <span key={r.id}>
                     <svg width="22" height="16" aria-hidden="true">
-                      <rect className={`part p${i}`} x="1" y="1" width="20" height="14" />
+                      <rect className={`part share-${i}`} x="1" y="1" width="20" height="14" />
                     </svg>{' '}
                     {r.name}
                   </span>
@@ -266,7 +267,7 @@ function Answer({
       </section>
       <section>
         <h2>Versions</h2>
-        <ul className="nyc">
+        <ul className="not-yet">
           {[...versions, { version: 0, reason: 'as written', byId: '', atMs: 0 }].map((v) => (
             <li key={v.version}>
               <button

@@ -23,6 +23,7 @@ import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { NutFace } from './NutFace.tsx';
 import { stageFigure } from './stageFigure.ts';
+import './torque.css';
 
 /** The centre nut, stage by stage; what was read is kept, a correction is a new line. */
 export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedure }) {
@@ -139,7 +140,7 @@ function NutActions({
 /** Every stage with its figure; a recorded one with its word. */
 function StageList({ procedure: p, walk }: { procedure: Procedure; walk: Walk }) {
   return (
-    <ol className="stg">
+    <ol className="stages">
       {p.stages.map((s, i) => {
         const f = stageFigure(s);
         const v = walk.verdicts[i];

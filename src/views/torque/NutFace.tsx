@@ -45,8 +45,11 @@ export function NutFace({
       <Defs id={marks.id} />
       <circle className="out f-paper thin2" cx={cx} cy={cy} r="222" />
       <circle className="thin" cx={cx} cy={cy} r="215" />
-      <circle className="cl1" cx={cx} cy={cy} r="178" />
-      <path className="cl1" d={`M${cx - 240} ${cy}H${cx + 240}M${cx} ${cy - 240}V${cy + 250}`} />
+      <circle className="centre-line-thin" cx={cx} cy={cy} r="178" />
+      <path
+        className="centre-line-thin"
+        d={`M${cx - 240} ${cy}H${cx + 240}M${cx} ${cy - 240}V${cy + 250}`}
+      />
       {Array.from({ length: studs }, (_, i) => {
         const [x, y] = polar(178, (i * 360) / studs);
         return (
@@ -60,10 +63,10 @@ export function NutFace({
       <circle className="out f-sheet thin2" cx={cx} cy={cy} r="84" />
       {turning && (
         <>
-          <path className="arcf f-sheet" d={sector(112, 146, start, start + want)} />
+          <path className="turn-arc f-sheet" d={sector(112, 146, start, start + want)} />
           {Math.abs(done) > 0.5 && (
             <path
-              className="arcf bluep"
+              className="turn-arc in-blue-ink"
               fill={marks.fill('pusher')}
               d={sector(112, 146, start, start + (Math.abs(done) > Math.abs(want) ? want : done))}
             />
@@ -71,7 +74,7 @@ export function NutFace({
           {Array.from({ length: Math.floor(Math.abs(want) / 15) + 1 }, (_, i) => (
             <path
               key={i}
-              className="arcf"
+              className="turn-arc"
               d={`M${at(140, start + sign * i * 15)}L${at(146, start + sign * i * 15)}`}
             />
           ))}
@@ -88,7 +91,7 @@ export function NutFace({
             stop here
           </text>
           <path className="paint" d={`M${at(44, start + done)}L${at(108, start + done)}`} />
-          <path className="paint2" d={`M${at(46, start + done)}L${at(106, start + done)}`} />
+          <path className="paint-core" d={`M${at(46, start + done)}L${at(106, start + done)}`} />
         </>
       )}
       <path className="hex" d={`M${hex}Z`} />

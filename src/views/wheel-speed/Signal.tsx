@@ -22,6 +22,7 @@ import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { call, useJob } from '../shell/useJob.ts';
 import { kindStatus, kindWords, WheelSignal } from './WheelSignal.tsx';
+import './wheel-speed.css';
 
 const faultWords: Record<SignalFault, string> = {
   agree: 'all agree',

@@ -65,7 +65,7 @@ export function WheelSignal({
       <svg className="drawing" viewBox="0 0 430 166" aria-hidden="true">
         <circle className="out f-sheet thin2" cx="82" cy="84" r={radius + 12} />
         <circle className="out f-paper thin2" cx="82" cy="84" r={radius - 22} />
-        <path className="cl1" d="M82 2V166M0 84H164" />
+        <path className="centre-line-thin" d="M82 2V166M0 84H164" />
         {r.perTurn && (
           <circle
             className="pulses"
@@ -82,7 +82,7 @@ export function WheelSignal({
         <text className="figure strong" x="82" y="90" textAnchor="middle">
           {corner}
         </text>
-        <path className="gtk" d="M176 84H424" />
+        <path className="strip-tick" d="M176 84H424" />
         <path className="band-v" d={`M176 ${y(fullV)}H424M176 ${y(-fullV)}H424`} />
         <path
           className={`wave-v ${status}`}

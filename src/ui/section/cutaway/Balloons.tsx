@@ -40,11 +40,11 @@ export function Balloons({ f }: { f: Frame }) {
         return (
           <g key={p.key}>
             <path
-              className="ldr"
+              className="leader"
               markerStart={marks.dot}
               d={`M${p.from[0]} ${p.from[1]}L${x - 14} ${yy}`}
             />
-            <circle className={`bal${p.kit ? ' from-kit' : ''}`} cx={x} cy={yy} r="14" />
+            <circle className={`balloon${p.kit ? ' from-kit' : ''}`} cx={x} cy={yy} r="14" />
             <text className="figure strong" x={x} y={yy + 5} textAnchor="middle">
               {p.n}
             </text>

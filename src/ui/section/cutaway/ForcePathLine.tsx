@@ -17,7 +17,7 @@ export function ForcePathLine({ f, judgement }: { f: Frame; judgement: Judgement
   const [bx, by] = ballAt(f) ?? [0, 0];
   return (
     <g className={bad ? 'bad' : ''}>
-      <path className="fband" d={d} />
+      <path className="force-band" d={d} />
       <path className="force-path" d={d} markerEnd={bad ? f.marks.headBad : f.marks.head} />
       {bad && <path className="cross-out" d={`M${bx - 16} ${by - 16}l32 32m0 -32l-32 32`} />}
     </g>
