@@ -18,6 +18,7 @@ await new Stryker({
   reporters: ['clear-text', 'progress'],
   clearTextReporter: { logTests: false, allowColor: false },
   coverageAnalysis: 'perTest',
+  ignoreStatic: true,
   incremental: true,
   incrementalFile: `.scratch/mutate-${folder.replaceAll('/', '-')}.json`,
   tempDirName: '.scratch/mutate',

@@ -1,3 +1,5 @@
+import { saveFile } from './saveFile.ts';
+
 /** Properties that a drawing's look hangs on; they come from style sheets and have to go into the file. */
 const looks = [
   'fill',
@@ -41,16 +43,8 @@ export function svgText(svg: SVGSVGElement): string {
   return new XMLSerializer().serializeToString(copy);
 }
 
-function save(blob: Blob, name: string): void {
-  const a = document.createElement('a');
-  a.href = URL.createObjectURL(blob);
-  a.download = name;
-  a.click();
-  setTimeout(() => URL.revokeObjectURL(a.href), 1000);
-}
-
 export const saveSvg = (svg: SVGSVGElement, name: string): void =>
-  save(new Blob([svgText(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
+  saveFile(new Blob([svgText(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
 
 /** The same as a picture, at twice the drawing's size, on the page's own paper. */
 export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
@@ -67,5 +61,5 @@ export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
   draw.drawImage(image, 0, 0, canvas.width, canvas.height);
   URL.revokeObjectURL(image.src);
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
-  if (blob) save(blob, `${name}.png`);
+  if (blob) saveFile(blob, `${name}.png`);
 }

@@ -1,37 +1,26 @@
-import { Mic, Square, Upload } from 'lucide-react';
-import { type ReactNode, useMemo, useRef, useState } from 'react';
+import { Mic, Square } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
 import { chosenPart } from '../../core/job/index.ts';
 import {
   type Analysis,
   bearingOrders,
-  encodeWav,
   type Finding,
   type Settings,
-  type SpeedMark,
-  tyre,
 } from '../../core/noise/index.ts';
-import { record } from '../../core/standins/microphone.ts';
-import { parseQuantity } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
-import { Field } from '../../ui/Field.tsx';
-import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
-import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { useDraft } from '../../ui/useDraft.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { Call, MainAction } from '../../ui/Panels.tsx';
+import { ShareBar } from '../../ui/ShareBar.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
-import OrderChart from './OrderChart.tsx';
+import { DriveFields } from './DriveFields.tsx';
+import { useEarSettings } from './earSettings.ts';
+import { HeardCharts } from './HeardCharts.tsx';
 import { recordMicrophone } from './recordMicrophone.ts';
+import { StandInMicrophone } from './StandInMicrophone.tsx';
 import { useEar } from './useEar.ts';
 import './ear.css';
 
-const faults: readonly { id: Finding; label: string }[] = [
-  { id: 'outer-ring', label: 'outer ring' },
-  { id: 'inner-ring', label: 'inner ring' },
-  { id: 'ball', label: 'ball' },
-  { id: 'tyre', label: 'tyre' },
-  { id: 'driveline', label: 'driveline' },
-  { id: 'nothing', label: 'healthy' },
-];
 const asTest: Record<Finding, string> = {
   'outer-ring': 'bearing',
   'inner-ring': 'bearing',
@@ -61,16 +50,13 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const { view, send } = useJob();
   const { ctx, job } = view;
   const ear = useEar();
-  const [speed, setSpeed] = useDraft(`${job.id}:ear:speed`);
-  const [speedAfter, setSpeedAfter] = useDraft(`${job.id}:ear:speed2`);
-  const [atText, setAt] = useDraft(`${job.id}:ear:at`);
-  const [tyreText, setTyre] = useDraft(`${job.id}:ear:tyre`, ctx.unit.tyre);
-  const [ratio, setRatio] = useDraft(`${job.id}:ear:ratio`);
-  const [pinion, setPinion] = useDraft(`${job.id}:ear:pinion`);
-  const [fault, setFault] = useState<Finding>('outer-ring');
+  const drive = useEarSettings(job.id, ctx.unit.tyre);
   const [recording, setRecording] = useState<{ stop: () => void }>();
-  const [said, setSaid] = useState<string>();
-  const file = useRef<HTMLInputElement>(null);
+  // What was refused stands only as long as the settings it was refused for.
+  const [refused, setRefused] = useState<{ reason: string; at: string }>();
+  const typed = Object.values(drive.texts).join(' ');
+  const said = refused?.at === typed ? refused.reason : undefined;
+  const setSaid = (reason: string) => setRefused({ reason, at: typed });
   const part = chosenPart(view);
   const bearing = part && {
     balls: part.bearing.balls,
@@ -79,66 +65,16 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
     angleDeg: part.bearing.contactAngleDeg,
     rotating: 'inner' as const,
   };
-  const set = readSettings(speed, speedAfter, atText, tyreText, ratio, pinion);
-  const settings: Settings | undefined = set.ok
-    ? {
-        speeds: set.speeds,
-        circumferenceMm: set.circumferenceMm,
-        ...(set.ratio ? { axleRatio: set.ratio } : {}),
-        ...(set.pinionTeeth ? { pinionTeeth: set.pinionTeeth } : {}),
-        ...(bearing ? { bearing } : {}),
-      }
+  const read = drive.read;
+  const settings: Settings | undefined = read.ok
+    ? { ...read.settings, ...(bearing ? { bearing } : {}) }
     : undefined;
   const hear = (name: string, bytes: ArrayBuffer) =>
-    settings ? ear.hear(name, bytes, settings) : setSaid(set.ok ? undefined : set.reason);
-  const standIn = () => {
-    if (!settings || !bearing)
-      return setSaid(set.ok ? 'No bearing geometry on record' : set.reason);
-    hear(
-      `stand-in: ${faults.find((f) => f.id === fault)!.label}`,
-      encodeWav(
-        record({
-          fault,
-          bearing,
-          speeds: settings.speeds,
-          circumferenceMm: settings.circumferenceMm,
-          axleRatio: settings.axleRatio ?? 3.9,
-          ...(settings.pinionTeeth ? { pinionTeeth: settings.pinionTeeth } : {}),
-          seconds: 20,
-          sampleRate: 16_000,
-          faultDb: -2,
-          ringHz: 3100,
-          decay: 900,
-          slip: 0.01,
-          seed: 41,
-        }),
-      ),
-    );
-  };
+    settings ? ear.hear(name, bytes, settings) : setSaid(read.ok ? '' : read.reason);
+  const open = (f: File | undefined) => void f?.arrayBuffer().then((bytes) => hear(f.name, bytes));
   const last = ear.heard.at(-1);
   const a = last?.analysis;
   const heard = heardOf(ear.fault ?? said, a, ear.share !== undefined);
-  const found = useMemo(() => a?.peaks.filter((p) => p.family === a.finding) ?? [], [a]);
-  const lines = useMemo(
-    () => ({
-      envelope: ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.envelope })),
-      raw: ear.heard.map((h) => ({ name: h.name, spectrum: h.analysis.raw })),
-    }),
-    [ear.heard],
-  );
-  const wheelPeaks = useMemo(
-    () => found.filter((p) => p.family === 'tyre' || p.family === 'driveline'),
-    [found],
-  );
-  const bearingPeaks = useMemo(
-    () => found.filter((p) => p.family !== 'tyre' && p.family !== 'driveline'),
-    [found],
-  );
-  const drop = (e: React.DragEvent) => {
-    e.preventDefault();
-    const f = e.dataTransfer.files[0];
-    if (f) void f.arrayBuffer().then((b) => hear(f.name, b));
-  };
   const mic = async () => {
     if (recording) {
       recording.stop();
@@ -150,66 +86,33 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
     void r.wav.then((wav) => hear('microphone', wav));
   };
   const use = async () => {
-    if (
-      a &&
-      (await send('test-recorded', {
-        testId: 'recording',
-        place: 'car',
-        result: asTest[a.finding],
-      }))
-    )
-      onDone();
+    if (!a) return;
+    const result = asTest[a.finding];
+    if (await send('test-recorded', { testId: 'recording', place: 'car', result })) onDone();
   };
   const o = bearing && bearingOrders(bearing);
   return (
     <StationBody
       kicker={
         a
-          ? `${last!.name}, ${a.seconds.toFixed(0)} s, 1 order = ${a.wheelHz.toFixed(1)} Hz`
+          ? `${last.name}, ${a.seconds.toFixed(0)} s, 1 order = ${a.wheelHz.toFixed(1)} Hz`
           : 'A phone held in the car, or a clip-on microphone'
       }
       title="What is in this recording?"
       tabs={tabs}
       picture={
-        <div className="ear-pic" onDragOver={(e) => e.preventDefault()} onDrop={drop}>
-          {a ? (
-            <>
-              <OrderChart
-                title={`Envelope, ${Math.round(a.band.fromHz)}–${Math.round(a.band.toHz)} Hz: what rings once a blow`}
-                lines={lines.envelope}
-                peaks={bearingPeaks}
-                maxOrder={18}
-                fileName={`envelope-${job.number}`}
-              />
-              <OrderChart
-                title="Plain spectrum: wheel, tyre, driveline"
-                lines={lines.raw}
-                peaks={wheelPeaks}
-                maxOrder={
-                  set.ok && set.ratio && set.pinionTeeth
-                    ? Math.ceil((set.pinionTeeth + 2) * set.ratio)
-                    : 10
-                }
-                fileName={`spectrum-${job.number}`}
-              />
-            </>
-          ) : (
-            <div className="ear-empty">
-              <svg viewBox="0 0 600 200" aria-hidden="true">
-                <path
-                  className="ghost"
-                  d="M20 180H580M20 20V180M60 180L80 120L100 180M200 180L214 60L228 180M400 180L414 90L428 180"
-                />
-              </svg>
-              <p className="note big">
-                Drag a WAV file here, or choose one. Speed and tyre first: they lay the sound on
-                turns of the wheel.
-              </p>
-            </div>
-          )}
-          {o && (
+        <div
+          className="ear-pic"
+          onDragOver={(e) => e.preventDefault()}
+          onDrop={(e) => {
+            e.preventDefault();
+            open(e.dataTransfer.files[0]);
+          }}
+        >
+          <HeardCharts heard={ear.heard} settings={settings} jobNumber={job.number} />
+          {part && o && (
             <p className="cap num">
-              Orders of {part!.number}: outer {o.bpfo.toFixed(2)} · inner {o.bpfi.toFixed(2)} · ball{' '}
+              Orders of {part.number}: outer {o.bpfo.toFixed(2)} · inner {o.bpfi.toFixed(2)} · ball{' '}
               {(2 * o.bsf).toFixed(2)} · cage {o.ftf.toFixed(2)}
             </p>
           )}
@@ -220,128 +123,21 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           <Call status={heard.status}>{heard.text}</Call>
           {ear.share !== undefined && (
             <section>
-              <svg
-                className="bar"
-                viewBox="0 0 100 10"
-                preserveAspectRatio="none"
-                role="progressbar"
-                aria-label="Analysed"
-                aria-valuemin={0}
-                aria-valuemax={100}
-                aria-valuenow={Math.round(ear.share * 100)}
-              >
-                <rect className="bar-fill" x="0" y="1" width={100 * ear.share} height="8" />
-                <rect
-                  className="bar-frame"
-                  x=".6"
-                  y="1"
-                  width="98.8"
-                  height="8"
-                  vectorEffect="non-scaling-stroke"
-                />
-              </svg>
+              <ShareBar share={ear.share} label="Analysed" />
               <button type="button" className="btn quiet small w-full mt-2" onClick={ear.cancel}>
                 Cancel
               </button>
             </section>
           )}
-          <section className="grid gap-1">
-            <QuantityInput
-              compact
-              label="Speed, from satellite or wheel signal"
-              dimension="speed"
-              text={speed}
-              onText={(t) => {
-                setSaid(undefined);
-                setSpeed(t);
-              }}
-              hint="A speedometer reads high"
-            />
-            <div className="pair-in">
-              <QuantityInput
-                compact
-                label="Then, if it changed"
-                dimension="speed"
-                text={speedAfter}
-                onText={setSpeedAfter}
-              />
-              <Field
-                compact
-                label="at second"
-                text={atText}
-                onText={setAt}
-                inputMode="decimal"
-                unit="s"
-              />
-            </div>
-            <div className="pair-in three">
-              <Field
-                compact
-                label="Tyre"
-                text={tyreText}
-                onText={(t) => {
-                  setSaid(undefined);
-                  setTyre(t);
-                }}
-              />
-              <Field
-                compact
-                label="Axle ratio"
-                text={ratio}
-                onText={setRatio}
-                inputMode="decimal"
-              />
-              <Field
-                compact
-                label="Pinion teeth"
-                text={pinion}
-                onText={setPinion}
-                inputMode="numeric"
-              />
-            </div>
-            {!set.ok && speed !== '' && (
-              <p className="cap" role="alert">
-                {set.reason}
-              </p>
-            )}
-          </section>
+          <DriveFields ear={drive} />
           <section>
             <div className="pair-in">
-              <button
-                type="button"
-                className="btn quiet small"
-                onClick={() => file.current?.click()}
-              >
-                <Upload aria-hidden="true" />
-                WAV file
-              </button>
+              <FileButton label="WAV file" accept=".wav,audio/wav,audio/x-wav" onFile={open} />
               <button type="button" className="btn quiet small" onClick={mic}>
-                {recording ? (
-                  <>
-                    <Square aria-hidden="true" />
-                    Stop
-                  </>
-                ) : (
-                  <>
-                    <Mic aria-hidden="true" />
-                    Record
-                  </>
-                )}
+                {recording ? <Square aria-hidden="true" /> : <Mic aria-hidden="true" />}
+                {recording ? 'Stop' : 'Record'}
               </button>
             </div>
-            <input
-              ref={file}
-              type="file"
-              accept=".wav,audio/wav,audio/x-wav"
-              className="visually-hidden"
-              aria-label="WAV file"
-              tabIndex={-1}
-              onChange={(e) => {
-                const f = e.target.files?.[0];
-                e.target.value = '';
-                if (f) void f.arrayBuffer().then((b) => hear(f.name, b));
-              }}
-            />
             {ear.heard.length === 2 && (
               <p className="cap mt-1">
                 Dashed: {ear.heard[0]!.name}.{' '}
@@ -351,13 +147,13 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
               </p>
             )}
           </section>
-          <section className="stand-in">
-            <h2>Stand-in microphone</h2>
-            <Choices name="Made-up fault" value={fault} onValue={setFault} options={faults} />
-            <button type="button" className="btn quiet small w-full mt-2" onClick={standIn}>
-              Hear a made-up drive
-            </button>
-          </section>
+          <StandInMicrophone
+            onDrive={(name, make) => {
+              if (!settings || !bearing)
+                return setSaid(read.ok ? 'No bearing geometry on record' : read.reason);
+              hear(name, make(settings, bearing));
+            }}
+          />
           <div className="grow" />
         </>
       }
@@ -370,55 +166,4 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
       }
     />
   );
-}
-
-type Read =
-  | {
-      ok: true;
-      speeds: SpeedMark[];
-      circumferenceMm: number;
-      ratio: number | undefined;
-      pinionTeeth: number | undefined;
-    }
-  | { ok: false; reason: string };
-
-/** Speed, tyre and ratio as typed, or the first thing that is wrong with them. */
-function readSettings(
-  speed: string,
-  after: string,
-  at: string,
-  tyreText: string,
-  ratio: string,
-  pinion: string,
-): Read {
-  const v = parseQuantity(speed, 'speed');
-  if (!v.ok) return { ok: false, reason: `Speed: ${v.reason}` };
-  if (!(v.value > 0))
-    return { ok: false, reason: 'Speed 0 gives no wheel order: type the speed of the drive.' };
-  const speeds: SpeedMark[] = [{ atS: 0, kmh: v.value }];
-  if (after.trim() !== '') {
-    const v2 = parseQuantity(after, 'speed');
-    const t = parseQuantity(at, 'time');
-    if (!v2.ok) return { ok: false, reason: `Second speed: ${v2.reason}` };
-    if (!t.ok || !(t.value > 0))
-      return { ok: false, reason: 'At which second was the second speed reached?' };
-    speeds.push({ atS: t.value, kmh: v2.value });
-  }
-  const r = ratio.trim() === '' ? undefined : parseQuantity(ratio, 'ratio');
-  if (r && (!r.ok || r.value <= 1))
-    return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
-  const teeth = pinion.trim() === '' ? undefined : Number(pinion);
-  if (teeth !== undefined && !(Number.isInteger(teeth) && teeth >= 5 && teeth <= 30))
-    return { ok: false, reason: 'A pinion has 5 to 30 teeth.' };
-  try {
-    return {
-      ok: true,
-      speeds,
-      circumferenceMm: tyre(tyreText).circumferenceMm,
-      ratio: r?.ok ? r.value : undefined,
-      pinionTeeth: teeth,
-    };
-  } catch (e) {
-    return { ok: false, reason: (e as Error).message.replace(/^tyre: /u, 'Tyre: ') };
-  }
 }

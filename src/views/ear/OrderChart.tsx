@@ -10,6 +10,7 @@ import {
 } from 'chart.js';
 import { useEffect, useRef } from 'react';
 import type { OrderSpectrum, Peak } from '../../core/noise/index.ts';
+import { saveCsv, saveFile } from '../../ui/saveFile.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 
@@ -154,17 +155,15 @@ export default function OrderChart({ title, lines, peaks, maxOrder, fileName }: 
       chart.current?.destroy();
     };
   }, [lines, peaks, maxOrder]);
-  const save = (href: string, name: string) =>
-    Object.assign(document.createElement('a'), { href, download: name }).click();
+  const png = () =>
+    canvas.current?.toBlob((blob) => blob && saveFile(blob, `${fileName}.png`), 'image/png');
   const csv = () => {
     const last = lines.at(-1)!.spectrum;
     const text = [
       'order,dbOverFloor',
       ...Array.from(last.db, (y, k) => `${(k * last.step).toFixed(4)},${y.toFixed(2)}`),
     ].join('\n');
-    const url = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-    save(url, `${fileName}.csv`);
-    URL.revokeObjectURL(url);
+    saveCsv(text, fileName);
   };
   return (
     <figure className="order-chart">
@@ -174,11 +173,7 @@ export default function OrderChart({ title, lines, peaks, maxOrder, fileName }: 
           <button type="button" className="link" onClick={() => chart.current?.resetZoom()}>
             Whole
           </button>
-          <button
-            type="button"
-            className="link"
-            onClick={() => chart.current && save(chart.current.toBase64Image(), `${fileName}.png`)}
-          >
+          <button type="button" className="link" onClick={png}>
             PNG
           </button>
           <button type="button" className="link" onClick={csv}>

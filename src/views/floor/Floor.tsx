@@ -4,6 +4,7 @@ import { type FloorRow, type FloorView, stationNames, stations } from '../../cor
 import { recheckKm } from '../../core/prove/index.ts';
 import { both, dayTime, timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
+import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
@@ -183,17 +184,7 @@ function Clock({ r, now }: { r: FloorRow; now: number }) {
         {share >= 1 ? 'over' : timeLeft(timer.endsMs - now)} {share < 1 && <small>left</small>}
       </b>
       <span>{timer.label}</span>
-      <svg className="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-        <rect className="bar-fill" x="0" y="1" width={100 * share} height="8" />
-        <rect
-          className="bar-frame"
-          x=".6"
-          y="1"
-          width="98.8"
-          height="8"
-          vectorEffect="non-scaling-stroke"
-        />
-      </svg>
+      <ShareBar share={share} />
     </>
   );
 }

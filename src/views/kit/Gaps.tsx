@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
 import type { Adapter } from '../../core/press/index.ts';
-import { call } from '../shell/useJob.ts';
+import { TryAgain } from '../../ui/TryAgain.tsx';
+import { useFetched } from '../shell/useFetched.ts';
 
 interface GapList {
   all: number;
@@ -10,12 +10,14 @@ interface GapList {
 
 /** What this kit cannot set up on the fleet, and the one piece to turn, borrow or buy. */
 export function Gaps({ count }: { count: number }) {
-  const [gaps, setGaps] = useState<GapList>();
-  useEffect(() => {
-    void call<GapList>('GET', '/api/kit/gaps').then((r) => {
-      if (r.ok) setGaps(r.value);
-    });
-  }, [count]);
+  const { value: gaps, failed } = useFetched<GapList>('/api/kit/gaps', undefined, count);
+  if (failed)
+    return (
+      <section>
+        <h2>Gaps on this fleet</h2>
+        <TryAgain what="Not worked out" failed={failed} />
+      </section>
+    );
   if (!gaps) return null;
   const { piece, opens } = gaps.purchase ?? {};
   return (

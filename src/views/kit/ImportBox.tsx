@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { FileButton } from '../../ui/FileButton.tsx';
 import { Call } from '../../ui/Panels.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 
@@ -80,19 +81,12 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
       )}
       <section>
         <h2>Import and export</h2>
-        <label className="btn quiet small import-btn" aria-busy={busy}>
-          {busy ? 'Reading…' : 'CSV or JSON file'}
-          <input
-            type="file"
-            className="visually-hidden"
-            accept=".csv,.json,text/csv,application/json"
-            onChange={(e) => {
-              const f = e.target.files?.[0];
-              e.target.value = '';
-              if (f) void load(f);
-            }}
-          />
-        </label>
+        <FileButton
+          label="CSV or JSON file"
+          accept=".csv,.json,text/csv,application/json"
+          busy={busy}
+          onFile={(f) => void load(f)}
+        />
         <p className="cap mt-1">
           All of a file is taken or nothing.{' '}
           <a className="link" href={`/api/export/${kind}.csv`} download>

@@ -12,7 +12,7 @@ import { type Dimension } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, faultOf } from '../shell/useJob.ts';
 import { Gaps } from './Gaps.tsx';
 import { ImportBox } from './ImportBox.tsx';
@@ -57,80 +57,64 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
     if (r.ok) setPieces(r.value);
   };
   return (
-    <div className="frame kit-frame">
-      <TitleBlock>
-        <div className="cell job">
-          <p>
-            <b>{shop}</b>
-            <span>Adapter kit, {tools.length} presses, rams and screws</span>
-          </p>
-        </div>
-        <div className="cell person">
-          <WhoPick people={people} who={who} onWho={setWho} />
-        </div>
-      </TitleBlock>
-      <div className="tophd">
-        <div>
-          <h1>{pieces.length} pieces</h1>
-          <p>
-            <span>{pieces.filter((p) => p.retired).length} retired</span>
-            <span>One scale, half-sections by inside diameter</span>
-          </p>
-        </div>
-        <a className="btn quiet" href="/">
-          Floor
-        </a>
-      </div>
-      <main className="station kit-main">
-        <div className="pic">
-          <div className="kit-pick">
-            <Choices<KitName | 'all'>
-              name="Kit"
-              value={kit}
-              onValue={setKit}
-              options={[{ id: 'all', label: 'all' }, ...kitNames.map((id) => ({ id, label: id }))]}
-            />
-          </div>
-          <Shelf
-            pieces={kit === 'all' ? pieces : pieces.filter((p) => (p.kit ?? 'bench') === kit)}
-            open={open?.id}
-            onOpen={setOpen}
+    <ShopPage
+      shop={shop}
+      note={`Adapter kit, ${tools.length} presses, rams and screws`}
+      person={{ people, who, onWho: setWho }}
+      title={`${pieces.length} pieces`}
+      lines={[
+        `${pieces.filter((p) => p.retired).length} retired`,
+        'One scale, half-sections by inside diameter',
+      ]}
+    >
+      <div className="pic">
+        <div className="kit-pick">
+          <Choices<KitName | 'all'>
+            name="Kit"
+            value={kit}
+            onValue={setKit}
+            options={[{ id: 'all', label: 'all' }, ...kitNames.map((id) => ({ id, label: id }))]}
           />
         </div>
-        <aside className="side" aria-label="Add or import">
-          <div className="side-in">
-            {said && <Call status="good">{said}</Call>}
-            {open && (
-              <OnePiece
-                key={open.id}
-                piece={open}
-                onKept={async (a, text) => {
-                  setSaid(text);
-                  setOpen(a);
-                  await refresh();
-                }}
-              />
-            )}
-            <Gaps count={pieces.length} />
-            <AddPiece
-              onAdded={async (name) => {
-                setSaid(`${name} is in the kit.`);
+        <Shelf
+          pieces={kit === 'all' ? pieces : pieces.filter((p) => (p.kit ?? 'bench') === kit)}
+          open={open?.id}
+          onOpen={setOpen}
+        />
+      </div>
+      <aside className="side" aria-label="Add or import">
+        <div className="side-in">
+          {said && <Call status="good">{said}</Call>}
+          {open && (
+            <OnePiece
+              key={open.id}
+              piece={open}
+              onKept={async (a, text) => {
+                setSaid(text);
+                setOpen(a);
                 await refresh();
               }}
             />
-            <ImportBox kind="adapters" onTaken={refresh} />
-            <Tools
-              tools={tools}
-              onKept={async (name) => {
-                setSaid(`${name} is among the tools.`);
-                await refreshTools();
-              }}
-            />
-            <div className="grow" />
-          </div>
-        </aside>
-      </main>
-    </div>
+          )}
+          <Gaps count={pieces.length} />
+          <AddPiece
+            onAdded={async (name) => {
+              setSaid(`${name} is in the kit.`);
+              await refresh();
+            }}
+          />
+          <ImportBox kind="adapters" onTaken={refresh} />
+          <Tools
+            tools={tools}
+            onKept={async (name) => {
+              setSaid(`${name} is among the tools.`);
+              await refreshTools();
+            }}
+          />
+          <div className="grow" />
+        </div>
+      </aside>
+    </ShopPage>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { itemName, itemsOf } from '../../core/families/index.ts';
 import {
   chosenPart,
@@ -10,9 +10,11 @@ import {
 } from '../../core/job/index.ts';
 import type { Consumable } from '../../core/schemas/workshop.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
+import { TryAgain } from '../../ui/TryAgain.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
-import { call, useJob } from '../shell/useJob.ts';
+import { useFetched } from '../shell/useFetched.ts';
+import { useJob } from '../shell/useJob.ts';
 import { BenchAxis, ItemMark, itemStates } from './BenchAxis.tsx';
 
 /** What the job uses up, laid out along the axis in the order it goes on. */
@@ -22,19 +24,11 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
   const [owning, setOwning] = useState<string>();
   const items = itemsOf(familyCodeOf(view));
   const missing = openItems(view);
-  const [supply, setSupply] = useState<Record<string, Consumable[]>>({});
-  const wanted = items
-    .map((i) => i.id)
-    .filter((id) => id !== 'bearing')
-    .join(' ');
-  useEffect(() => {
-    if (wanted)
-      void call<Record<string, Consumable[]>>('POST', '/api/consumables/search', {
-        items: wanted.split(' '),
-      }).then((r) => {
-        if (r.ok) setSupply(r.value);
-      });
-  }, [wanted]);
+  const wanted = items.map((i) => i.id).filter((id) => id !== 'bearing');
+  const { value: supply = {}, failed } = useFetched<Record<string, Consumable[]>>(
+    wanted.length > 0 ? '/api/consumables/search' : undefined,
+    { items: wanted },
+  );
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
   const owned = state.overrides.filter((o) => itemOfRule(o.rule) !== undefined);
   const part = chosenPart(view);
@@ -90,6 +84,12 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
               </p>
             ))}
           </section>
+          {failed && (
+            <section>
+              <h2>From our catalogue</h2>
+              <TryAgain what="Not read" failed={failed} />
+            </section>
+          )}
           {Object.keys(supply).length > 0 && (
             <section>
               <h2>From our catalogue</h2>

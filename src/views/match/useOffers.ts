@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useFetched } from '../shell/useFetched.ts';
 import { call } from '../shell/useJob.ts';
 
 interface Offer {
@@ -9,41 +10,36 @@ interface Offer {
   leadDays: number;
 }
 type Fails = 'no' | 'error' | 'nonsense';
+interface Mood {
+  latencyMs: number;
+  fails: Fails;
+}
 
 /** What the parts service says of these numbers, and how its stand-in behaves. */
 export function useOffers(numbers: readonly string[]) {
-  const [byNumber, setOffers] = useState<ReadonlyMap<string, Offer>>(new Map());
-  const [down, setDown] = useState<string | null>(null);
-  const [mood, setMoodNow] = useState<{ latencyMs: number; fails: Fails }>();
-  const key = [...new Set(numbers)].join(' ');
-  useEffect(() => {
-    void call<{ latencyMs: number; fails: Fails } | null>('GET', '/api/parts-service/mood').then(
-      (r) => {
-        if (r.ok && r.value) setMoodNow(r.value);
-      },
-    );
-  }, []);
-  useEffect(() => {
-    if (key === '') return;
-    let current = true;
-    void call<{ offers: Offer[]; down: string | null }>('POST', '/api/parts-service/offers', {
-      numbers: key.split(' '),
-    }).then((r) => {
-      if (!current || !r.ok) return;
-      setOffers(new Map(r.value.offers.map((o) => [o.number, o])));
-      setDown(r.value.down);
-    });
-    return () => {
-      current = false;
-    };
-  }, [key, mood]);
-  const setMood = (fails: Fails) => {
-    void call<{ latencyMs: number; fails: Fails }>('PUT', '/api/parts-service/mood', {
+  const [set, setSet] = useState<Mood>();
+  const [round, setRound] = useState(0);
+  const wanted = [...new Set(numbers)];
+  const first = useFetched<Mood | null>('/api/parts-service/mood');
+  const mood = set ?? first.value ?? undefined;
+  const offers = useFetched<{ offers: Offer[]; down: string | null }>(
+    wanted.length > 0 ? '/api/parts-service/offers' : undefined,
+    { numbers: wanted },
+    round,
+  );
+  const setMood = async (fails: Fails) => {
+    const r = await call<Mood>('PUT', '/api/parts-service/mood', {
       latencyMs: mood?.latencyMs ?? 120,
       fails,
-    }).then((r) => {
-      if (r.ok) setMoodNow(r.value);
     });
+    if (!r.ok) return;
+    setSet(r.value);
+    setRound((n) => n + 1);
   };
-  return { byNumber, down, mood: mood?.fails, setMood };
+  return {
+    byNumber: new Map(offers.value?.offers.map((o) => [o.number, o])),
+    down: offers.failed?.reason ?? offers.value?.down ?? null,
+    mood: mood?.fails,
+    setMood,
+  };
 }

@@ -12,9 +12,9 @@ import {
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
-import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { ImportBox } from '../kit/ImportBox.tsx';
+import { ShopPage } from '../shell/ShopPage.tsx';
 import { call } from '../shell/useJob.ts';
 import './parts.css';
 
@@ -75,166 +75,141 @@ export default function Catalogue({
     }
   };
   return (
-    <div className="frame kit-frame">
-      <TitleBlock>
-        <div className="cell job">
-          <p>
-            <b>{shop}</b>
-            <span>Catalogue, {count} parts</span>
-          </p>
-        </div>
-        <div className="cell person">
-          <WhoPick people={people} who={who} onWho={setWho} />
-        </div>
-      </TitleBlock>
-      <div className="tophd">
-        <div>
-          <h1>
-            {found.total} {found.total === 1 ? 'part' : 'parts'}
-            {found.total === count ? '' : ' found'}
-          </h1>
-          <p>
-            <span>
-              Nearest first
-              {found.total > found.parts.length ? `, the first ${found.parts.length} shown` : ''}
-            </span>
-          </p>
-        </div>
-        <a className="btn quiet" href="/">
-          Floor
-        </a>
-      </div>
-      <main className="station kit-main">
-        <div className="pic catalogue">
-          <ul className="cat-list">
-            {found.parts.map((p) => (
-              <li key={p.number}>
-                <button
-                  type="button"
-                  aria-pressed={open?.number === p.number}
-                  onClick={() => setOpen(p)}
-                >
-                  <b>
-                    {p.maker} {p.number}
-                  </b>
-                  <span className="num">
-                    {partInShort(p)}
-                    {p.bearing.encoder.pairs ? `, ${p.bearing.encoder.pairs} pairs` : ''}
-                  </span>
-                  <span className="cap">
-                    {kindNames[p.kind]}
-                    {p.rolling ? `, ${p.rolling}` : ''}
-                  </span>
-                </button>
-              </li>
-            ))}
-            {found.parts.length === 0 && (
-              <li>
-                <p className="note big">
-                  Nothing within that. Widen the window or leave a size out.
-                </p>
-              </li>
-            )}
-          </ul>
-          {open && (
-            <div className="fam-known">
-              <FamilySection
-                code={familyOfKind(open.kind)}
-                ring={open.bearing}
-                label={`${open.number} where it sits`}
-              />
-              <p className="num">
-                {open.bearing.boreMm} × {open.bearing.outerMm} × {open.bearing.widthMm} mm,{' '}
-                {open.bearing.balls} × {open.bearing.ballMm} mm, static{' '}
-                {open.bearing.staticRatingKn} kN.{' '}
-                {open.stock > 0 ? `${open.stock} in stock` : `${open.leadDays} days`},{' '}
-                {(open.priceMinor / 100).toFixed(2)} {open.currency}.
-              </p>
-            </div>
-          )}
-        </div>
-        <aside className="side" aria-label="Look and import">
-          <div className="side-in">
-            <section>
-              <form
-                className="grid gap-2"
-                onSubmit={(e) => {
-                  e.preventDefault();
-                  void look();
-                }}
+    <ShopPage
+      shop={shop}
+      note={`Catalogue, ${count} parts`}
+      person={{ people, who, onWho: setWho }}
+      title={`${found.total} ${found.total === 1 ? 'part' : 'parts'}${found.total === count ? '' : ' found'}`}
+      lines={[
+        `Nearest first${found.total > found.parts.length ? `, the first ${found.parts.length} shown` : ''}`,
+      ]}
+    >
+      <div className="pic catalogue">
+        <ul className="cat-list">
+          {found.parts.map((p) => (
+            <li key={p.number}>
+              <button
+                type="button"
+                aria-pressed={open?.number === p.number}
+                onClick={() => setOpen(p)}
               >
-                <h2>Look by size</h2>
-                <div className="two-in">
-                  {asked.map((d) => (
-                    <QuantityInput
-                      key={d}
-                      compact
-                      label={dimensionNames[d]}
-                      dimension="length"
-                      text={values[d][0]}
-                      onText={values[d][1]}
-                    />
-                  ))}
-                  <QuantityInput
-                    compact
-                    label="Within ±"
-                    dimension="length"
-                    text={tol}
-                    onText={setTol}
-                  />
-                </div>
-                <label className="field compact">
-                  <span>Part of a number, or maker</span>
-                  <input
-                    className="text-in"
-                    value={text}
-                    onChange={(e) => setText(e.target.value)}
-                    maxLength={60}
-                  />
-                </label>
-                <label className="field">
-                  <span>Kind</span>
-                  <select
-                    className="pick"
-                    value={kind ?? ''}
-                    onChange={(e) => {
-                      const k = (e.target.value || undefined) as PartKind | undefined;
-                      setKind(k);
-                      void look(k);
-                    }}
-                  >
-                    <option value="">every kind</option>
-                    {partKinds.map((k) => (
-                      <option key={k} value={k}>
-                        {kindNames[k]}
-                      </option>
-                    ))}
-                  </select>
-                </label>
-                {said && (
-                  <p className="note" role="alert">
-                    {said}
-                  </p>
-                )}
-                <button type="submit" className="btn">
-                  Look
-                </button>
-              </form>
-            </section>
-            <ImportBox
-              kind="parts"
-              onTaken={async () => {
-                const r = await call<Found>('POST', '/api/parts/search', { most: 60 });
-                if (r.ok) {
-                  setCount(r.value.total);
-                  setFound(r.value);
-                }
-              }}
+                <b>
+                  {p.maker} {p.number}
+                </b>
+                <span className="num">
+                  {partInShort(p)}
+                  {p.bearing.encoder.pairs ? `, ${p.bearing.encoder.pairs} pairs` : ''}
+                </span>
+                <span className="cap">
+                  {kindNames[p.kind]}
+                  {p.rolling ? `, ${p.rolling}` : ''}
+                </span>
+              </button>
+            </li>
+          ))}
+          {found.parts.length === 0 && (
+            <li>
+              <p className="note big">Nothing within that. Widen the window or leave a size out.</p>
+            </li>
+          )}
+        </ul>
+        {open && (
+          <div className="fam-known">
+            <FamilySection
+              code={familyOfKind(open.kind)}
+              ring={open.bearing}
+              label={`${open.number} where it sits`}
             />
-            <div className="grow" />
+            <p className="num">
+              {open.bearing.boreMm} × {open.bearing.outerMm} × {open.bearing.widthMm} mm,{' '}
+              {open.bearing.balls} × {open.bearing.ballMm} mm, static {open.bearing.staticRatingKn}{' '}
+              kN. {open.stock > 0 ? `${open.stock} in stock` : `${open.leadDays} days`},{' '}
+              {(open.priceMinor / 100).toFixed(2)} {open.currency}.
+            </p>
           </div>
-        </aside>
-      </main>
-    </div>
+        )}
+      </div>
+      <aside className="side" aria-label="Look and import">
+        <div className="side-in">
+          <section>
+            <form
+              className="grid gap-2"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void look();
+              }}
+            >
+              <h2>Look by size</h2>
+              <div className="two-in">
+                {asked.map((d) => (
+                  <QuantityInput
+                    key={d}
+                    compact
+                    label={dimensionNames[d]}
+                    dimension="length"
+                    text={values[d][0]}
+                    onText={values[d][1]}
+                  />
+                ))}
+                <QuantityInput
+                  compact
+                  label="Within ±"
+                  dimension="length"
+                  text={tol}
+                  onText={setTol}
+                />
+              </div>
+              <label className="field compact">
+                <span>Part of a number, or maker</span>
+                <input
+                  className="text-in"
+                  value={text}
+                  onChange={(e) => setText(e.target.value)}
+                  maxLength={60}
+                />
+              </label>
+              <label className="field">
+                <span>Kind</span>
+                <select
+                  className="pick"
+                  value={kind ?? ''}
+                  onChange={(e) => {
+                    const k = (e.target.value || undefined) as PartKind | undefined;
+                    setKind(k);
+                    void look(k);
+                  }}
+                >
+                  <option value="">every kind</option>
+                  {partKinds.map((k) => (
+                    <option key={k} value={k}>
+                      {kindNames[k]}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              {said && (
+                <p className="note" role="alert">
+                  {said}
+                </p>
+              )}
+              <button type="submit" className="btn">
+                Look
+              </button>
+            </form>
+          </section>
+          <ImportBox
+            kind="parts"
+            onTaken={async () => {
+              const r = await call<Found>('POST', '/api/parts/search', { most: 60 });
+              if (r.ok) {
+                setCount(r.value.total);
+                setFound(r.value);
+              }
+            }}
+          />
+          <div className="grow" />
+        </div>
+      </aside>
+    </ShopPage>
   );
 }

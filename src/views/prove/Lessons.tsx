@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
 import { type lessonsOf, rowName, testById } from '../../core/diagnosis/index.ts';
-import { call } from '../shell/useJob.ts';
+import { TryAgain } from '../../ui/TryAgain.tsx';
+import { useFetched } from '../shell/useFetched.ts';
 
 interface Taught {
   counted?: boolean;
@@ -9,12 +9,14 @@ interface Taught {
 
 /** What the bench reading of this job taught the tests: chance of the answer that was given, before and after. */
 export function Lessons({ jobId }: { jobId: string }) {
-  const [taught, setTaught] = useState<Taught>();
-  useEffect(() => {
-    void call<Taught>('GET', `/api/jobs/${jobId}/lessons`).then((r) => {
-      if (r.ok) setTaught(r.value);
-    });
-  }, [jobId]);
+  const { value: taught, failed } = useFetched<Taught>(`/api/jobs/${jobId}/lessons`);
+  if (failed)
+    return (
+      <section>
+        <h2>What it taught</h2>
+        <TryAgain what="Not read" failed={failed} />
+      </section>
+    );
   if (!taught || taught.lessons.length === 0) return null;
   return (
     <section className="lessons">

@@ -4,7 +4,7 @@ import type { Level, Rule, Said } from '../../core/rules/index.ts';
 import { limitOf, ruleGroups, rules, sentence, sourceOf } from '../../core/rules/index.ts';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { Frame } from '../../ui/Panels.tsx';
-import { TitleBlock } from '../../ui/TitleBlock.tsx';
+import { ShopPage } from '../shell/ShopPage.tsx';
 import './rules.css';
 
 interface Props {
@@ -21,58 +21,45 @@ export default function Rules({ shop, said, at }: Props) {
     .map((g) => ({ title: g.title, found: matching(g.rules, words) }))
     .filter((g) => g.found.length > 0);
   return (
-    <div className="frame floor rules-frame">
-      <TitleBlock>
-        <div className="cell job">
-          <p>
-            <b>{shop}</b>
-            <span>Rules</span>
-          </p>
-        </div>
-      </TitleBlock>
-      <div className="tophd">
-        <div>
-          <h1>Rules</h1>
-          <p>
-            <span>{Object.keys(rules).length} rules, each with its source</span>
-          </p>
-        </div>
-        <a className="btn quiet" href={at?.href ?? '/'}>
-          {at ? 'Back to the job' : 'Floor'}
-        </a>
-      </div>
-      <main className="rules-main">
-        <aside className="rules-side" aria-label="This verdict">
-          {said ? <ThisVerdict said={said} at={at} /> : <HowToRead />}
-          <label className="field compact">
-            <span>Find a rule</span>
-            <span className="box">
-              <input type="search" value={words} onChange={(e) => setWords(e.target.value)} />
-            </span>
-          </label>
-          <nav aria-label="Groups of rules">
-            {shown.map((g) => (
-              <a key={g.title} href={`#${anchor(g.title)}`}>
-                {g.title} <span className="num">{g.found.length}</span>
-              </a>
-            ))}
-          </nav>
-        </aside>
-        <div className="rules-list" role="region" aria-label="All rules" tabIndex={0}>
+    <ShopPage
+      shop={shop}
+      note="Rules"
+      title="Rules"
+      lines={[`${Object.keys(rules).length} rules, each with its source`]}
+      {...(at ? { back: { href: at.href, word: 'Back to the job' } } : {})}
+      frame="floor rules-frame"
+      main="rules-main"
+    >
+      <aside className="rules-side" aria-label="This verdict">
+        {said ? <ThisVerdict said={said} at={at} /> : <HowToRead />}
+        <label className="field compact">
+          <span>Find a rule</span>
+          <span className="box">
+            <input type="search" value={words} onChange={(e) => setWords(e.target.value)} />
+          </span>
+        </label>
+        <nav aria-label="Groups of rules">
           {shown.map((g) => (
-            <section key={g.title} id={anchor(g.title)}>
-              <h2>{g.title}</h2>
-              <ul>
-                {g.found.map(([id, rule]) => (
-                  <RuleRow key={id} id={id} rule={rule} here={said?.rule === id} />
-                ))}
-              </ul>
-            </section>
+            <a key={g.title} href={`#${anchor(g.title)}`}>
+              {g.title} <span className="num">{g.found.length}</span>
+            </a>
           ))}
-          {shown.length === 0 && <p className="note">No rule has these words.</p>}
-        </div>
-      </main>
-    </div>
+        </nav>
+      </aside>
+      <div className="rules-list" role="region" aria-label="All rules" tabIndex={0}>
+        {shown.map((g) => (
+          <section key={g.title} id={anchor(g.title)}>
+            <h2>{g.title}</h2>
+            <ul>
+              {g.found.map(([id, rule]) => (
+                <RuleRow key={id} id={id} rule={rule} here={said?.rule === id} />
+              ))}
+            </ul>
+          </section>
+        ))}
+        {shown.length === 0 && <p className="note">No rule has these words.</p>}
+      </div>
+    </ShopPage>
   );
 }
 

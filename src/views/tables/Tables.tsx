@@ -12,7 +12,7 @@ import {
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { PinField, ReasonField } from '../../ui/SignFields.tsx';
-import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Rows } from './Rows.tsx';
 import './tables.css';
@@ -79,131 +79,109 @@ export default function Tables({ first, shop, who: firstWho }: Props) {
   };
   const person = view.people.find((p) => p.id === who);
   return (
-    <div className="frame kit-frame">
-      <TitleBlock>
-        <div className="cell job">
-          <p>
-            <b>{shop}</b>
-            <span>
-              Likelihood tables, version {tables.version}
-              {tables.version === 0 ? ', as written' : ''}
-            </span>
-          </p>
-        </div>
-        <div className="cell person">
-          <WhoPick people={view.people} who={who} onWho={setWho} />
-        </div>
-      </TitleBlock>
-      <div className="tophd">
-        <div>
-          <h1>{t.short}</h1>
-          <p>
-            <span>{t.why}</span>
-          </p>
-        </div>
-        <a className="btn quiet" href="/">
-          Floor
-        </a>
-      </div>
-      <main className="station kit-main tables-main">
-        <div className="pic">
-          <ul className="test-list" aria-label="Tests">
-            {tests.map((x) => (
-              <li key={x.id}>
-                <button
-                  type="button"
-                  aria-pressed={x.id === testId}
-                  onClick={() => {
-                    setTestId(x.id);
-                    pick(undefined, x);
-                    setSaid(undefined);
-                  }}
-                >
-                  {x.short}
-                </button>
-              </li>
-            ))}
-          </ul>
-          <div className="rows-pic">
-            {!t.numeric && (
-              <p className="legend">
-                {t.results.map((r, i) => (
-                  <span key={r.id}>
-                    <svg width="22" height="16" aria-hidden="true">
-                      <rect className={`part share-${i}`} x="1" y="1" width="20" height="14" />
-                    </svg>{' '}
-                    {r.name}
-                  </span>
-                ))}
-              </p>
-            )}
-            <Rows test={t} tables={tables} trial={trial} open={open} onOpen={pick} />
-            <p className="cap">
-              Engineering judgement of ours, no published source. Dashed: as written. A row counts
-              as 20 cases before the bench adds its own.
+    <ShopPage
+      shop={shop}
+      note={`Likelihood tables, version ${tables.version}${tables.version === 0 ? ', as written' : ''}`}
+      person={{ people: view.people, who, onWho: setWho }}
+      title={t.short}
+      lines={[t.why]}
+      main="station kit-main tables-main"
+    >
+      <div className="pic">
+        <ul className="test-list" aria-label="Tests">
+          {tests.map((x) => (
+            <li key={x.id}>
+              <button
+                type="button"
+                aria-pressed={x.id === testId}
+                onClick={() => {
+                  setTestId(x.id);
+                  pick(undefined, x);
+                  setSaid(undefined);
+                }}
+              >
+                {x.short}
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="rows-pic">
+          {!t.numeric && (
+            <p className="legend">
+              {t.results.map((r, i) => (
+                <span key={r.id}>
+                  <svg width="22" height="16" aria-hidden="true">
+                    <rect className={`part share-${i}`} x="1" y="1" width="20" height="14" />
+                  </svg>{' '}
+                  {r.name}
+                </span>
+              ))}
             </p>
-          </div>
+          )}
+          <Rows test={t} tables={tables} trial={trial} open={open} onOpen={pick} />
+          <p className="cap">
+            Engineering judgement of ours, no published source. Dashed: as written. A row counts as
+            20 cases before the bench adds its own.
+          </p>
         </div>
-        <aside className="side" aria-label="Change and versions">
-          <div className="side-in">
-            {said && <Call status={said.status}>{said.text}</Call>}
-            {open ? (
-              <section>
-                <h2>{rowName(open)}</h2>
-                <div className="grid gap-2">
-                  {(t.numeric
-                    ? [`Mean, ${t.numeric.unit}`, `Spread, ${t.numeric.unit}`]
-                    : t.results.map((r) => r.name)
-                  ).map((label, i) => (
-                    <label key={label} className="field compact">
-                      <span>{label}</span>
-                      <span className="box">
-                        <input
-                          value={texts[i] ?? ''}
-                          inputMode="decimal"
-                          onChange={(e) =>
-                            setTexts(texts.map((x, k) => (k === i ? e.target.value : x)))
-                          }
-                        />
-                        <span className="unit-name">{t.numeric?.unit ?? '%'}</span>
-                      </span>
-                    </label>
-                  ))}
-                </div>
-                {fault && (
-                  <p className="note" role="alert">
-                    {fault}
-                  </p>
-                )}
-              </section>
-            ) : (
-              <section>
-                <h2>Change a row</h2>
-                <p className="note">
-                  Tap a cause in the drawing. Only a lead can keep a change; every version can be
-                  brought back.
+      </div>
+      <aside className="side" aria-label="Change and versions">
+        <div className="side-in">
+          {said && <Call status={said.status}>{said.text}</Call>}
+          {open ? (
+            <section>
+              <h2>{rowName(open)}</h2>
+              <div className="grid gap-2">
+                {(t.numeric
+                  ? [`Mean, ${t.numeric.unit}`, `Spread, ${t.numeric.unit}`]
+                  : t.results.map((r) => r.name)
+                ).map((label, i) => (
+                  <label key={label} className="field compact">
+                    <span>{label}</span>
+                    <span className="box">
+                      <input
+                        value={texts[i] ?? ''}
+                        inputMode="decimal"
+                        onChange={(e) =>
+                          setTexts(texts.map((x, k) => (k === i ? e.target.value : x)))
+                        }
+                      />
+                      <span className="unit-name">{t.numeric?.unit ?? '%'}</span>
+                    </span>
+                  </label>
+                ))}
+              </div>
+              {fault && (
+                <p className="note" role="alert">
+                  {fault}
                 </p>
-              </section>
-            )}
-            <Answer
-              lead={person?.lead ?? false}
-              name={person?.name ?? 'nobody'}
-              label={open ? `Keep as version ${tables.version + 1}` : undefined}
-              fault={fault}
-              tables={tables}
-              versions={view.versions}
-              people={view.people}
-              onKeep={(a) =>
-                send('/api/tables/edit', { ...a, testId: t.id, rows: { [open!]: row } })
-              }
-              onRestore={(a, restore) => send('/api/tables/restore', { ...a, restore })}
-              onReset={(a) => send('/api/tables/reset-counts', a)}
-            />
-            <div className="grow" />
-          </div>
-        </aside>
-      </main>
-    </div>
+              )}
+            </section>
+          ) : (
+            <section>
+              <h2>Change a row</h2>
+              <p className="note">
+                Tap a cause in the drawing. Only a lead can keep a change; every version can be
+                brought back.
+              </p>
+            </section>
+          )}
+          <Answer
+            lead={person?.lead ?? false}
+            name={person?.name ?? 'nobody'}
+            label={open ? `Keep as version ${tables.version + 1}` : undefined}
+            fault={fault}
+            tables={tables}
+            versions={view.versions}
+            people={view.people}
+            onKeep={(a) => send('/api/tables/edit', { ...a, testId: t.id, rows: { [open!]: row } })}
+            onRestore={(a, restore) => send('/api/tables/restore', { ...a, restore })}
+            onReset={(a) => send('/api/tables/reset-counts', a)}
+          />
+          <div className="grow" />
+        </div>
+      </aside>
+    </ShopPage>
   );
 }
 

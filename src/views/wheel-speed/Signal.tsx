@@ -1,11 +1,10 @@
-import { Download, Upload } from 'lucide-react';
+import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import { type ReactNode, useRef, useState } from 'react';
 import { type Corner, cornerNames, corners } from '../../core/corner.ts';
 import { partByNumber } from '../../core/job/index.ts';
-import { tyre, wheelHz } from '../../core/noise/index.ts';
+import { wheelHz } from '../../core/noise/index.ts';
 import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
-import { parseQuantity } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
 import {
   asTestResult,
@@ -15,11 +14,14 @@ import {
   type WheelReading,
 } from '../../core/wheel-speed/index.ts';
 import { Field } from '../../ui/Field.tsx';
+import { FileButton } from '../../ui/FileButton.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { saveCsv } from '../../ui/saveFile.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
+import { speedAndTyre } from '../shell/speedAndTyre.ts';
 import { call, useJob } from '../shell/useJob.ts';
 import { kindStatus, kindWords, WheelSignal } from './WheelSignal.tsx';
 import './wheel-speed.css';
@@ -70,7 +72,6 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const [read, setRead] = useState<Read>();
   const [picked, setPicked] = useState<Corner>();
   const [said, setSaid] = useState<string>();
-  const file = useRef<HTMLInputElement>(null);
   const picture = useRef<HTMLDivElement>(null);
   const record = Object.fromEntries(
     corners.flatMap((c) => {
@@ -130,11 +131,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
         ...corners.map((c) => volts[c][i]!.toFixed(4)),
       ]),
     });
-    const a = document.createElement('a');
-    a.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-    a.download = `wheel-speed-${job.number}.csv`;
-    a.click();
-    URL.revokeObjectURL(a.href);
+    saveCsv(csv, `wheel-speed-${job.number}`);
   };
   const use = async () => {
     for (const w of read?.wheels ?? []) {
@@ -237,14 +234,12 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
           </section>
           <section>
             <div className="pair-in">
-              <button
-                type="button"
-                className="btn quiet small"
-                onClick={() => file.current?.click()}
-              >
-                <Upload aria-hidden="true" />
-                CSV table
-              </button>
+              <FileButton
+                label="CSV table"
+                name="Table of signals"
+                accept=".csv,text/csv"
+                onFile={load}
+              />
               <button
                 type="button"
                 className="btn quiet small"
@@ -255,19 +250,6 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
                 Save CSV
               </button>
             </div>
-            <input
-              ref={file}
-              type="file"
-              accept=".csv,text/csv"
-              className="visually-hidden"
-              aria-label="Table of signals"
-              tabIndex={-1}
-              onChange={(e) => {
-                const f = e.target.files?.[0];
-                e.target.value = '';
-                if (f) void load(f);
-              }}
-            />
           </section>
           <section>
             <details className="stand-in" open={!read}>
@@ -317,14 +299,8 @@ type Settings =
 
 /** Speed, tyre and sensor as set, or the first thing that is wrong with them. */
 function settings(speed: string, tyreText: string, sensor: Traces['sensor'] | undefined): Settings {
-  const v = parseQuantity(speed, 'speed');
-  if (!v.ok) return { ok: false, reason: `Speed: ${v.reason}` };
-  if (!(v.value > 0))
-    return { ok: false, reason: 'At speed 0 no wheel turns: type the speed of the drive.' };
+  const drive = speedAndTyre(speed, tyreText);
+  if (!drive.ok) return drive;
   if (!sensor) return { ok: false, reason: 'Which kind of sensor: a coil, or an active one?' };
-  try {
-    return { ok: true, kmh: v.value, circumferenceMm: tyre(tyreText).circumferenceMm, sensor };
-  } catch (e) {
-    return { ok: false, reason: (e as Error).message.replace(/^tyre: /u, 'Tyre: ') };
-  }
+  return { ...drive, sensor };
 }

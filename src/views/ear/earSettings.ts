@@ -1,0 +1,61 @@
+import type { Settings, SpeedMark } from '../../core/noise/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { useDraft } from '../../ui/useDraft.ts';
+import { speedAndTyre } from '../shell/speedAndTyre.ts';
+
+type Texts = Record<'speed' | 'speedAfter' | 'at' | 'tyre' | 'ratio' | 'pinion', string>;
+type Read = { ok: true; settings: Omit<Settings, 'bearing'> } | { ok: false; reason: string };
+
+/** What the ear must be told of the drive: its fields, and what they say together. */
+export function useEarSettings(jobId: string, unitTyre: string) {
+  const [speed, setSpeed] = useDraft(`${jobId}:ear:speed`);
+  const [speedAfter, setSpeedAfter] = useDraft(`${jobId}:ear:speed2`);
+  const [at, setAt] = useDraft(`${jobId}:ear:at`);
+  const [tyre, setTyre] = useDraft(`${jobId}:ear:tyre`, unitTyre);
+  const [ratio, setRatio] = useDraft(`${jobId}:ear:ratio`);
+  const [pinion, setPinion] = useDraft(`${jobId}:ear:pinion`);
+  const texts = { speed, speedAfter, at, tyre, ratio, pinion };
+  return {
+    texts,
+    set: {
+      speed: setSpeed,
+      speedAfter: setSpeedAfter,
+      at: setAt,
+      tyre: setTyre,
+      ratio: setRatio,
+      pinion: setPinion,
+    },
+    read: readSettings(texts),
+  };
+}
+export type EarSettings = ReturnType<typeof useEarSettings>;
+
+/** Speed, tyre and ratio as typed, or the first thing that is wrong with them. */
+function readSettings(t: Texts): Read {
+  const drive = speedAndTyre(t.speed, t.tyre);
+  if (!drive.ok) return drive;
+  const speeds: SpeedMark[] = [{ atS: 0, kmh: drive.kmh }];
+  if (t.speedAfter.trim() !== '') {
+    const then = parseQuantity(t.speedAfter, 'speed');
+    const at = parseQuantity(t.at, 'time');
+    if (!then.ok) return { ok: false, reason: `Second speed: ${then.reason}` };
+    if (!at.ok || !(at.value > 0))
+      return { ok: false, reason: 'At which second was the second speed reached?' };
+    speeds.push({ atS: at.value, kmh: then.value });
+  }
+  const ratio = t.ratio.trim() === '' ? undefined : parseQuantity(t.ratio, 'ratio');
+  if (ratio && (!ratio.ok || ratio.value <= 1))
+    return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
+  const teeth = t.pinion.trim() === '' ? undefined : Number(t.pinion);
+  if (teeth !== undefined && !(Number.isInteger(teeth) && teeth >= 5 && teeth <= 30))
+    return { ok: false, reason: 'A pinion has 5 to 30 teeth.' };
+  return {
+    ok: true,
+    settings: {
+      speeds,
+      circumferenceMm: drive.circumferenceMm,
+      ...(ratio?.ok ? { axleRatio: ratio.value } : {}),
+      ...(teeth === undefined ? {} : { pinionTeeth: teeth }),
+    },
+  };
+}
