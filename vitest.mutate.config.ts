@@ -1,4 +1,9 @@
-import { defineConfig } from 'vitest/config';
+import { configDefaults, defineConfig } from 'vitest/config';
 
-/** Only the tests of the core: what runs a server would make a mutation run take days. */
-export default defineConfig({ test: { include: ['src/core/**/*.test.ts'] } });
+/** Only the tests of the core, without brute force: what runs a server, or for seconds, would make a run take days. */
+export default defineConfig({
+  test: {
+    include: ['src/core/**/*.test.ts'],
+    exclude: [...configDefaults.exclude, '**/brute-force.test.ts'],
+  },
+});

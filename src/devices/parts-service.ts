@@ -21,16 +21,16 @@ export interface PartsService {
 const patienceMs = 2500;
 
 /** A service over HTTP: GET {url}/offers?number=…&number=… answers {offers: Offer[]}. */
-export const httpPartsService = (url: string): PartsService => ({
+export const httpPartsService = (url: string, patience = patienceMs): PartsService => ({
   offers: async (numbers) => {
     const query = numbers.map((n) => `number=${encodeURIComponent(n)}`).join('&');
     let r: Response;
     try {
-      r = await fetch(`${url}/offers?${query}`, { signal: AbortSignal.timeout(patienceMs) });
+      r = await fetch(`${url}/offers?${query}`, { signal: AbortSignal.timeout(patience) });
     } catch (e) {
       throw new ServiceDown(
         (e as Error).name === 'TimeoutError'
-          ? `The parts service did not answer within ${patienceMs / 1000} s.`
+          ? `The parts service did not answer within ${patience / 1000} s.`
           : 'The parts service cannot be reached.',
       );
     }

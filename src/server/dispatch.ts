@@ -1,6 +1,6 @@
 import { pino } from 'pino';
 import { Problem } from './problem.ts';
-import { type Route, routes } from './routes.ts';
+import { type Route, routes } from './routes/index.ts';
 import { validated } from './validate.ts';
 
 export const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });

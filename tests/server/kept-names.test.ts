@@ -8,7 +8,7 @@ import { workshopKinds } from '../../src/core/schemas/workshop.ts';
 import { snapshotVersion, upcastSnapshot } from '../../src/server/snapshot.ts';
 
 process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
-const { routes } = await import('../../src/server/routes.ts');
+const { routes } = await import('../../src/server/routes/index.ts');
 
 /**
  * Names that stand in databases and files of others. One may be added; one that goes or changes needs an upcaster

@@ -1,46 +1,19 @@
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { ask, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
 
-process.env['DATA_DIR'] = mkdtempSync(join(tmpdir(), 'true-spindle-'));
-process.env['LOG_LEVEL'] = 'silent';
-process.env['STANDIN_SPEED'] = '400';
 const { dispatch } = await import('../../src/server/dispatch.ts');
-const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
 const { floorView } = await import('../../src/server/floor.ts');
 const { jobView } = await import('../../src/server/job-record.ts');
 const { setupOf } = await import('../../src/core/job/index.ts');
 const { endsStroke, follower } = await import('../../src/core/press/index.ts');
 
-const demo = (name: string) =>
-  readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers are read as plain JSON, as a client would
-type Json = any;
-async function ask(
-  method: string,
-  path: string,
-  body?: unknown,
-): Promise<{ status: number; json: Json }> {
-  const r = await dispatch(
-    new Request(`http://127.0.0.1${path}`, {
-      method,
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-      headers: { 'content-type': 'application/json' },
-    }),
-  );
-  return { status: r.status, json: await r.json() };
-}
-const fieldsOf = (json: Json): string[] => json.errors.map((e: { field: string }) => e.field);
 const jobOf = async (fleetNo: string) =>
   (await floorView()).rows.find((r) => r.fleetNo === fleetNo)!.id;
 
 beforeAll(async () => {
-  await importTable('parts', demo('parts.csv'), false);
-  await importTable('adapters', demo('kit.csv'), false);
-  await importWorkshop(JSON.parse(demo('workshop.json')));
-  await importJobs(JSON.parse(demo('jobs.json')));
+  await loadShop();
+  await loadJobs();
 }, 60_000);
 
 describe('tools of the shop', () => {

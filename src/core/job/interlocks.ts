@@ -13,7 +13,7 @@ import { checksFor, owedAt } from './owed.ts';
 import { partByNumber } from './part-on-job.ts';
 import { seatOf, seatResult, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
-import { stationNames, stations } from './stations.ts';
+import { type Station, stationNames, stations } from './stations.ts';
 import { bearingIsOut, beforeStroke, strokeRefusal } from './stroke-interlocks.ts';
 
 /** Why something may not be recorded now: the field of the entry, and the rule with its figures. */
@@ -39,6 +39,13 @@ const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
   ctx.instruments.some((i) => i.id === id)
     ? undefined
     : refuse('instrumentId', 'kit.instrument', { part: id });
+
+/** A station is closed only after those before it; the signature closes the last. */
+function earlierStation(station: Station, field: string, { state }: JobNow): Refusal | undefined {
+  const before = stations.slice(0, stations.indexOf(station));
+  const earlier = before.find((s) => !state.done.includes(s));
+  return earlier && refuse(field, 'job.order', { part: stationNames[earlier] });
+}
 
 const guards: Guards = {
   'test-recorded': (b, { state, ctx }) => {
@@ -136,13 +143,14 @@ const guards: Guards = {
     });
   },
   'station-done': (b, job) => {
-    const before = stations.slice(0, stations.indexOf(b.station));
-    const earlier = before.find((s) => !job.state.done.includes(s));
-    if (earlier) return refuse('station', 'job.order', { part: stationNames[earlier] });
+    const early = earlierStation(b.station, 'station', job);
+    if (early) return early;
     const [owed] = owedAt(b.station, job);
     return owed && { field: 'station', ...owed };
   },
   signed: (_b, job) => {
+    const early = earlierStation('prove', 'signed', job);
+    if (early) return early;
     const owed = owedAt('prove', job).find((m) => m.rule !== 'prove.unsigned');
     return owed && { field: 'signed', ...owed };
   },

@@ -6,7 +6,7 @@ import type { Operation } from '../press/index.ts';
 import { judgeCheck } from '../prove/index.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
-import { checksFor, type JobContext, owedAt, refusal, type Station } from './index.ts';
+import { checksFor, type JobContext, owedAt, refusal, type Station, stations } from './index.ts';
 
 const cautioned = event('caution-read', { cautionId: 'press' });
 const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>> = {}) =>
@@ -126,6 +126,10 @@ const refused = <T extends EventType>(
 ): Refused => ({ what, type, body, rule, field, ...more });
 const { peakKn: _force, ...unread } = bearingIn();
 const { actual: _actual, ...unreadStage } = stage();
+
+/** Every station closed but one. */
+const allBut = (open: Station) =>
+  stations.filter((s) => s !== open).map((station) => event('station-done', { station }));
 
 describe('what may not be recorded', () => {
   it.each([
@@ -274,7 +278,11 @@ describe('what may not be recorded', () => {
       { odometerKm: 1 },
       'prove.unchecked',
       'signed',
+      { events: allBut('prove') },
     ),
+    refused('a signature before the nut', 'signed', { odometerKm: 1 }, 'job.order', 'signed', {
+      events: allBut('torque'),
+    }),
   ])('$what', ({ type, body, rule, field, events = [], ctx }) =>
     expect(refusal(type, body, job(events, ctx ?? context()), 'rafe')).toMatchObject({
       rule,

@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import { shopContext } from '../../../tests/shop.ts';
+import { type Entry, nextEntries, type Walked, walked, Worked } from '../../../tests/technician.ts';
+import { nextAction, spine } from './index.ts';
+
+/** What the centre line says of the signed job, from the match to the axle nut. */
+const walks: readonly (readonly [Walked, string])[] = [
+  [walked[0]!, '40 × 76 × 37, bench press, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
+  [walked[1]!, '40 × 76 × 37, on the car, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
+  [walked[2]!, '32 × 72 × 45, on the car, half-shells, peak 11 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[3]!, '32 × 72 × 45, bench press, peak 11 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[4]!, '41 × 64 × 22, on the car, puller and slide hammer, seat 24.0 mm, 15 N·m + 30 N·m'],
+  [walked[5]!, '40 × 80 × 30, bench press, peak 18 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
+  [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
+  [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
+];
+
+/** All that the technician writes down from the start to the signature, and the next actions on the way. */
+function workThrough({ unit, corner, route }: Walked) {
+  const worked = new Worked(shopContext(unit, corner));
+  const entries: Entry[] = [];
+  const actions: string[] = [];
+  for (;;) {
+    const { text } = nextAction(worked.now);
+    if (actions.at(-1) !== text) actions.push(text);
+    const next = nextEntries(worked.now, route);
+    if (next.length === 0) return { worked, entries, actions };
+    for (const e of next) {
+      expect(worked.put(e), JSON.stringify(e)).toBeUndefined();
+      entries.push(e);
+    }
+  }
+}
+
+/** What may be left out of a record and still be signed, and why. */
+const spared = [
+  'test-recorded spring', // a call may rest on the complaint alone
+  'step-done wheel', // answered for by the final checks
+  'step-done shield', // answered for by its interlock before the hub
+  'check-recorded warmth', // told, no condition of the release
+];
+const nameOf = (e: Entry): string => {
+  if ('choice' in e) return e.choice;
+  const { testId, stepId, checkId } = e.body as Record<string, unknown>;
+  return [e.type, testId ?? stepId ?? checkId ?? JSON.stringify(e.body)].join(' ');
+};
+
+describe.each(walks)('$family of $unit $corner, $route', (walk, line) => {
+  const { worked, entries } = workThrough(walk);
+  it('is walked by its own tasks from the complaint to the signature', () => {
+    expect(worked.now.state.signed).toBeDefined();
+    const marks = spine(worked.now);
+    expect(new Set(marks.map((m) => m.mark))).toEqual(new Set(['done']));
+    const told = marks.slice(2, -1).map((m) => m.result);
+    expect(told.filter(Boolean).join(', ')).toBe(line);
+  });
+  it('has no entry that could be left out unless it is said why', () => {
+    const idle = entries.filter((_, i) => {
+      const without = new Worked(shopContext(walk.unit, walk.corner));
+      const refused = entries.some((e, k) => k !== i && without.put(e) !== undefined);
+      return !refused && without.now.state.signed !== undefined;
+    });
+    expect(idle.map(nameOf).filter((n) => !spared.includes(n))).toEqual([]);
+  });
+});
+
+it('names what is next in words, at every turn of the way', () =>
+  expect(workThrough(walked[0]!).actions).toEqual([
+    'Nothing recorded yet',
+    'No call made yet',
+    'Axle nut is not here',
+    'No route chosen',
+    '12 strip steps to go: level ground, wheels chocked, gearbox in neutral',
+    'Press hub out of bearing: not done',
+    'Old inner ring off the hub journal: not seen yet',
+    'Press bearing out of knuckle: not done',
+    'Outer diameter of the old part: 2 reading to go',
+    'Knuckle bore not measured',
+    'Ready to go on',
+    'No verdict on the knuckle bore',
+    'Encoder side not checked',
+    'Press bearing into knuckle: not done',
+    'Snap-ring groove fully clear: not seen yet',
+    'Press hub into bearing: not done',
+    'Turned by hand, ten turns: not seen yet',
+    'Ready to go on',
+    '7 rebuild steps to go: knuckle on, strut bolts to the paint marks',
+    'Turns smoothly, no rub of shield, disc or drum: not checked',
+    'Recheck after 160 km',
+  ]));

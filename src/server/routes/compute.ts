@@ -1,0 +1,112 @@
+import {
+  diagnosis,
+  DiagnosisSchema,
+  GeometrySchema,
+  noise,
+  ordersOf,
+  pressFit,
+  PressFitSchema,
+  screw,
+  ScrewSchema,
+  stacks,
+  StackSolveSchema,
+  testList,
+  toleranceOf,
+  ToleranceSchema,
+  tyreOf,
+  TyreSchema,
+  wrench,
+  WrenchSchema,
+} from '../compute.ts';
+import { invalid } from '../problem.ts';
+import { signals, SignalsSchema } from '../wheel-speed.ts';
+
+import { importLimit, recordingLimit, route, type Route } from './route.ts';
+
+/** The core, open to anybody who asks. */
+export const computeRoutes: readonly Route[] = [
+  route(
+    'POST',
+    '/api/compute/press-fit',
+    'Pressure, force and stresses of a press fit (Lamé)',
+    { body: PressFitSchema },
+    ({ body }) => pressFit(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/tolerance',
+    'Deviations of an ISO 286 class',
+    { body: ToleranceSchema },
+    ({ body }) => toleranceOf(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/wrench',
+    'What to set on a wrench with an extension',
+    { body: WrenchSchema },
+    ({ body }) => wrench(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/screw',
+    'Force of a forcing screw from its torque, or torque for a force',
+    { body: ScrewSchema },
+    ({ body }) => screw(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/stack',
+    'Best stacks of a kit for one stroke, or the verdict on one laid by hand',
+    { body: StackSolveSchema },
+    ({ body }) => stacks(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/bearing-orders',
+    'Orders of a rolling bearing',
+    { body: GeometrySchema },
+    ({ body }) => ordersOf(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/tyre',
+    'Nominal diameter and rolling circumference of a tyre',
+    { body: TyreSchema },
+    ({ body }) => tyreOf(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/diagnosis',
+    'Suspects with probabilities and the next best tests',
+    { body: DiagnosisSchema },
+    ({ body }) => diagnosis(body),
+  ),
+  route('GET', '/api/compute/tests', 'The tests, their results and where they are made', {}, () =>
+    testList(),
+  ),
+  route(
+    'POST',
+    '/api/compute/wheel-speed',
+    'Which wheel-speed signal is not like the others, and how',
+    { body: SignalsSchema, limit: importLimit },
+    ({ body }) => signals(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/noise',
+    'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)',
+    { limit: recordingLimit, takes: 'multipart/form-data' },
+    async ({ body }) => {
+      const form = body as FormData;
+      const recording = form.get('recording');
+      const settings = form.get('settings');
+      if (!(recording instanceof Blob))
+        throw invalid([{ field: 'recording', reason: 'A WAV file is needed.' }]);
+      if (settings === null) throw invalid([{ field: 'settings', reason: 'Missing.' }]);
+      return noise(
+        await recording.arrayBuffer(),
+        settings instanceof Blob ? await settings.text() : settings,
+      );
+    },
+  ),
+];

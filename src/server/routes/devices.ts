@@ -1,0 +1,53 @@
+import { moodNow, MoodSchema, offers, setMood } from '../offers.ts';
+import { PartNumbersSchema } from '../parts.ts';
+import { ramStream } from '../ram.ts';
+import { indicatorStream } from '../streams.ts';
+import { TakeSchema, takeSignals } from '../wheel-speed.ts';
+
+import { route, type Route } from './route.ts';
+
+/** Devices and outside services, and their stand-ins. */
+export const devicesRoutes: readonly Route[] = [
+  route(
+    'GET',
+    '/api/jobs/{id}/ram/{operation}/{setting}',
+    'Readings of the stand-in ram for a stroke (server-sent events); setting: good, cocked, galling, worn or rusted, “+drop-out” for a loose lead',
+    {},
+    ({ params }) => ramStream(params['id']!, params['operation']!, params['setting']!),
+  ),
+  route(
+    'GET',
+    '/api/devices/indicator/{nominal}',
+    'Readings of the stand-in indicator until it settles (server-sent events)',
+    {},
+    ({ params }) => indicatorStream(params['nominal']!),
+  ),
+  route(
+    'POST',
+    '/api/parts-service/offers',
+    'Price, stock and lead time from the parts service; `down` says why there is none',
+    { body: PartNumbersSchema },
+    ({ body }) => offers(body),
+  ),
+  route(
+    'GET',
+    '/api/parts-service/mood',
+    'How the stand-in service behaves; null when a real one is set',
+    {},
+    () => moodNow(),
+  ),
+  route(
+    'PUT',
+    '/api/parts-service/mood',
+    'Make the stand-in service slow or let it fail',
+    { body: MoodSchema },
+    ({ body }) => setMood(body),
+  ),
+  route(
+    'POST',
+    '/api/devices/wheel-speed/take',
+    'A short recording of the four wheel-speed signals, from the stand-in reader',
+    { body: TakeSchema },
+    ({ body }) => takeSignals(body),
+  ),
+];

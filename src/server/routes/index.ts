@@ -1,0 +1,19 @@
+import { computeRoutes } from './compute.ts';
+import { devicesRoutes } from './devices.ts';
+import { jobsRoutes } from './jobs.ts';
+import { openapi } from './openapi.ts';
+import { route, type Route } from './route.ts';
+import { shopRoutes } from './shop.ts';
+import { tablesRoutes } from './tables.ts';
+
+export type { Route } from './route.ts';
+
+/** Every door of the server, by subject. */
+export const routes: readonly Route[] = [
+  ...shopRoutes,
+  ...jobsRoutes,
+  ...tablesRoutes,
+  ...computeRoutes,
+  ...devicesRoutes,
+  route('GET', '/api/openapi.json', 'This interface', {}, () => openapi(routes)),
+];

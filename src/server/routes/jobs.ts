@@ -1,0 +1,75 @@
+import { Type } from '@sinclair/typebox';
+import { JobCornerId } from '../../core/corner.ts';
+import { closed, Id, oneOf, Uuid } from '../../core/schemas/common.ts';
+import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/events.ts';
+import { cardCsv, jobCard } from '../card.ts';
+import { jobRecord, jobView } from '../job-record.ts';
+import { addEvent, setChoice, startJob } from '../jobs.ts';
+import { jobLessons } from '../tables.ts';
+
+import { known, route, type Route } from './route.ts';
+
+const EventSchema = closed({
+  id: Uuid,
+  type: oneOf(eventTypes),
+  body: Type.Unknown({ description: 'By type, see components.schemas.event-…' }),
+  byId: Id,
+  pin: Type.Optional(Type.String({ maxLength: 12 })),
+});
+const ChoiceSchema = closed({
+  id: Uuid,
+  version: Type.Integer({ minimum: 0, description: 'Version that was seen; 0 for none' }),
+  value: Type.Unknown(),
+  byId: Id,
+});
+const JobSchema = closed({ id: Uuid, unitId: Id, corner: JobCornerId, byId: Id });
+
+/** Jobs: their record, choices and card. */
+export const jobsRoutes: readonly Route[] = [
+  route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
+  route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) =>
+    jobView(params['id']!),
+  ),
+  route(
+    'POST',
+    '/api/jobs/{id}/events',
+    'Add one line to the record of a job',
+    { body: EventSchema },
+    ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1]),
+  ),
+  route(
+    'PUT',
+    '/api/jobs/{id}/choices/{key}',
+    'Change a choice; 409 with both values when it changed meanwhile',
+    { body: ChoiceSchema },
+    ({ params, body }) =>
+      setChoice(
+        params['id']!,
+        known(choiceKeys, params['key'], 'choice') as ChoiceKey,
+        body as Parameters<typeof setChoice>[2],
+      ),
+  ),
+  route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) =>
+    jobCard(await jobRecord(params['id']!)),
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/card.csv',
+    'Job card as lines',
+    {},
+    async ({ params }) =>
+      new Response(cardCsv(jobCard(await jobRecord(params['id']!))), {
+        headers: {
+          'content-type': 'text/csv; charset=utf-8',
+          'content-disposition': 'attachment; filename="job-card.csv"',
+        },
+      }),
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/lessons',
+    'What a signed job taught the likelihood tables, before and after',
+    {},
+    ({ params }) => jobLessons(params['id']!),
+  ),
+];

@@ -1,0 +1,57 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import { notFound } from '../problem.ts';
+
+export const jsonLimit = 1_000_000;
+export const importLimit = 64_000_000;
+export const recordingLimit = 256_000_000;
+
+export interface Call<B = unknown> {
+  params: Record<string, string>;
+  body: B;
+  headers: Headers;
+}
+
+export interface Route {
+  method: 'GET' | 'POST' | 'PUT';
+  path: string;
+  summary: string;
+  body?: TSchema;
+  /** Largest body in bytes. */
+  limit: number;
+  /** Media type the route takes; JSON unless said. */
+  takes: 'application/json' | 'text/csv' | 'multipart/form-data';
+  handle: (call: Call) => Promise<unknown>;
+}
+
+interface Options<S extends TSchema> {
+  body?: S;
+  limit?: number;
+  takes?: Route['takes'];
+}
+
+export function route<S extends TSchema>(
+  method: Route['method'],
+  path: string,
+  summary: string,
+  options: Options<S>,
+  handle: (call: Call<Static<S>>) => unknown,
+): Route {
+  return {
+    method,
+    path,
+    summary,
+    ...(options.body ? { body: options.body } : {}),
+    limit: options.limit ?? jsonLimit,
+    takes: options.takes ?? 'application/json',
+    handle: async (c) => handle(c as Call<Static<S>>),
+  };
+}
+
+export const known = <T extends string>(
+  list: readonly T[],
+  value: string | undefined,
+  what: string,
+): T => {
+  if (!list.includes(value as T)) throw notFound(what, value ?? '');
+  return value as T;
+};

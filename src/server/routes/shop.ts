@@ -1,0 +1,141 @@
+import { Type } from '@sinclair/typebox';
+import { adapterFaults, pressFaults } from '../../core/press/index.ts';
+import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
+import { closed, Id } from '../../core/schemas/common.ts';
+import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
+import { listRecords, putRecord } from '../../db/records.ts';
+import { exportFile } from '../export.ts';
+import { floorView } from '../floor.ts';
+import { importTable, importWorkshop, tableKinds } from '../import.ts';
+import { kitGaps } from '../kit.ts';
+import { consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
+import { leadByPin, people } from '../people.ts';
+import { invalid, Problem } from '../problem.ts';
+import { store } from '../store.ts';
+
+import { importLimit, known, route, type Route } from './route.ts';
+
+/** The shop: its floor, people, records, imports and exports. */
+export const shopRoutes: readonly Route[] = [
+  route('GET', '/api/health', 'Whether the server and its database answer', {}, async () => ({
+    ok: (await store()) !== undefined,
+  })),
+  route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () =>
+    floorView(),
+  ),
+  route('GET', '/api/people', 'Technicians', {}, () => people()),
+  route(
+    'GET',
+    '/api/records/{kind}',
+    'What the shop owns and knows, one kind',
+    {},
+    async ({ params }) =>
+      listRecords(
+        (await store()).db,
+        known(workshopKinds, params['kind'], 'kind of record') as WorkshopKind,
+      ),
+  ),
+  route(
+    'POST',
+    '/api/adapters',
+    'Add or change one piece of the kit',
+    { body: AdapterSchema },
+    async ({ body }) => {
+      const faults = adapterFaults(body);
+      if (faults.length > 0) throw invalid(faults);
+      const { db, writes } = await store();
+      await writes.run(async () =>
+        putRecord(db, 'adapters', body.id, (await listRecords(db, 'adapters')).length, body),
+      );
+      return body;
+    },
+  ),
+  route(
+    'POST',
+    '/api/presses',
+    'Add or change a press, a ram or a screw tool',
+    { body: PressSchema },
+    async ({ body }) => {
+      const faults = pressFaults(body);
+      if (faults.length > 0) throw invalid(faults);
+      const { db, writes } = await store();
+      const list = await listRecords(db, 'presses');
+      const at = list.findIndex((p) => p.id === body.id);
+      await writes.run(async () =>
+        putRecord(db, 'presses', body.id, at < 0 ? list.length : at, body),
+      );
+      return body;
+    },
+  ),
+  route(
+    'GET',
+    '/api/kit/gaps',
+    'Strokes of the fleet that the kit cannot set up, and the one piece that would open most',
+    {},
+    () => kitGaps(),
+  ),
+  route(
+    'POST',
+    '/api/import',
+    'Import a workshop file (JSON)',
+    { body: WorkshopSchema, limit: importLimit },
+    async ({ body, headers }) => {
+      if (body.technicians || body.procedures || body.units) await leadOnly(headers);
+      return importWorkshop(body);
+    },
+  ),
+  route(
+    'POST',
+    '/api/import/{kind}',
+    'Import a CSV table of adapters, parts or consumables',
+    { limit: importLimit, takes: 'text/csv' },
+    ({ params, body }) =>
+      importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), false),
+  ),
+  route(
+    'POST',
+    '/api/import/{kind}/rest',
+    'Take the lines of a CSV table that are right and leave the others out',
+    { limit: importLimit, takes: 'text/csv' },
+    ({ params, body }) =>
+      importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), true),
+  ),
+  route(
+    'GET',
+    '/api/export/{file}',
+    'One kind of record as the import takes it: parts.csv, adapters.json, …',
+    {},
+    ({ params }) => exportFile(params['file']!),
+  ),
+  route('GET', '/api/schema/workshop', 'JSON schema of a workshop file', {}, () => ({
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    ...WorkshopSchema,
+  })),
+  route(
+    'POST',
+    '/api/parts/search',
+    'Parts of the catalogue by size and tolerance, kind, number or maker',
+    { body: PartSearchSchema },
+    ({ body }) => findParts(body),
+  ),
+  route(
+    'POST',
+    '/api/consumables/search',
+    'What the shop can take for these items, in stock first, a few each',
+    { body: closed({ items: Type.Array(Id, { minItems: 1, maxItems: 20 }) }) },
+    async ({ body }) => consumablesFor(body.items),
+  ),
+];
+
+/** Edits that only a lead may make carry the lead's id and PIN in headers. */
+async function leadOnly(headers: Headers): Promise<void> {
+  const id = headers.get('x-lead-id');
+  if (id === null)
+    throw new Problem(
+      403,
+      'Lead only',
+      'Technicians, units and procedures are imported by a lead, with PIN.',
+      [{ field: 'x-lead-id', reason: 'Missing.' }],
+    );
+  await leadByPin((await store()).db, id, headers.get('x-lead-pin') ?? undefined);
+}

@@ -1,0 +1,103 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { ask, fieldsOf, type Json, loadJobs, loadShop } from './shop-server.ts';
+
+const { dispatch } = await import('../../src/server/dispatch.ts');
+
+beforeAll(async () => {
+  await loadShop();
+  await loadJobs();
+}, 60_000);
+
+describe('import', () => {
+  it('takes nothing of a file with an unknown field, and says where', async () => {
+    const r = await ask('POST', '/api/import', {
+      format: 'true-spindle/workshop',
+      version: 1,
+      adapters: [
+        {
+          id: 'n1',
+          name: 'N1',
+          shape: 'disc',
+          outerMm: 50,
+          innerMm: 0,
+          heightMm: 10,
+          material: 'steel',
+          ratingKn: 10,
+          colour: 'red',
+        },
+      ],
+    });
+    expect(r.status).toBe(422);
+    expect(r.json.errors[0]).toEqual({
+      field: 'adapters.0.colour',
+      reason: 'Unknown field “colour”.',
+    });
+    expect((await ask('GET', '/api/records/adapters')).json.some((a: Json) => a.id === 'n1')).toBe(
+      false,
+    );
+  });
+  it('sees sizes that contradict each other, in CSV too', async () => {
+    const r = await ask(
+      'POST',
+      '/api/import/adapters',
+      'id,name,shape,outerMm,innerMm,heightMm,material,ratingKn\nx1,X1,sleeve,40,50,20,steel,100',
+      { 'content-type': 'text/csv' },
+    );
+    expect(r.json.errors[0].field).toBe('line 2, innerMm');
+  });
+  it('tells the line and reason of a faulty row among a hundred thousand, takes nothing, and offers the rest', async () => {
+    const row = (n: number) => `Z${n},Made up,seat-oil,50 ml,1,900,EUR,1`;
+    const lines = [
+      'number,maker,item,sizeText,stock,priceMinor,currency,leadDays',
+      ...Array.from({ length: 99_999 }, (_, i) =>
+        i + 2 === 73_412 ? 'Z73410,Made up,seat-oil,50 ml,many,900,EUR,1' : row(i),
+      ),
+    ];
+    const csv = lines.join('\n');
+    const has = async (n: string) =>
+      ((await ask('GET', '/api/records/consumables')).json as { number: string }[]).some(
+        (c) => c.number === n,
+      );
+    const r = await ask('POST', '/api/import/consumables', csv, { 'content-type': 'text/csv' });
+    expect(r.json).toMatchObject({
+      status: 422,
+      good: 99_998,
+      bad: 1,
+      errors: [{ field: 'line 73412, stock', reason: 'Must be an integer.' }],
+    });
+    expect(await has('Z5')).toBe(false);
+    expect(
+      (await ask('POST', '/api/import/consumables/rest', csv, { 'content-type': 'text/csv' })).json,
+    ).toEqual({ consumables: 99_998, leftOut: 1 });
+    expect(await has('Z99998')).toBe(true);
+  }, 60_000);
+  it('names a wrong column and a number that stands twice', async () => {
+    const csv = (text: string) =>
+      ask('POST', '/api/import/consumables', text, { 'content-type': 'text/csv' });
+    expect(fieldsOf((await csv('number,maker,item,colour\nA,B,seat-oil,red')).json)).toEqual([
+      'column colour',
+    ]);
+    const twice = (
+      await csv(
+        'number,maker,item,sizeText,stock,priceMinor,currency,leadDays\nY1,B,seat-oil,5 ml,1,1,EUR,1\nY1,B,seat-oil,5 ml,1,1,EUR,1',
+      )
+    ).json;
+    expect([twice.good, fieldsOf(twice)]).toEqual([1, ['line 3, number']]);
+  });
+  it('gives out what it takes in', async () => {
+    const r = await dispatch(new Request('http://127.0.0.1/api/export/parts.csv'));
+    const text = await r.text();
+    expect(
+      (await ask('POST', '/api/import/parts', text, { 'content-type': 'text/csv' })).json,
+    ).toEqual({ parts: (await ask('GET', '/api/records/parts')).json.length });
+    expect((await ask('GET', '/api/schema/workshop')).json.properties.parts.type).toBe('array');
+  });
+  it('lets only a lead bring in procedures', async () => {
+    const file = { format: 'true-spindle/workshop', version: 1, procedures: [] };
+    expect((await ask('POST', '/api/import', file)).status).toBe(403);
+    expect(
+      (await ask('POST', '/api/import', file, { 'x-lead-id': 'ines', 'x-lead-pin': '2580' }))
+        .status,
+    ).toBe(200);
+  });
+});

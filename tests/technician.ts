@@ -1,0 +1,225 @@
+import type { Corner } from '../src/core/corner.ts';
+import { type FamilyCode, itemsOf, type RouteId, type Task } from '../src/core/families/index.ts';
+import { limitsMm, tolerance } from '../src/core/fits/index.ts';
+import {
+  checksFor,
+  chosenPart,
+  currentStation,
+  familyCodeOf,
+  type JobContext,
+  type JobNow,
+  project,
+  readingsToGo,
+  type Refusal,
+  refusal,
+  setupOf,
+  type Station,
+  stepsOf,
+  taskDone,
+  walkOf,
+  workOf,
+} from '../src/core/job/index.ts';
+import { isCount, sizeOf } from '../src/core/matching/index.ts';
+import { seatsOf, solve } from '../src/core/press/index.ts';
+import type { ChoiceBody, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
+
+/** One thing a technician writes down. */
+export type Entry =
+  | { [T in EventType]: { type: T; body: EventBody<T> } }[EventType]
+  | { choice: 'plan'; value: ChoiceBody<'plan'> };
+
+/** Corners of the demo shop that are walked, one for each family and route. */
+export interface Walked {
+  family: FamilyCode;
+  unit: string;
+  corner: Corner;
+  route: RouteId;
+}
+export const walked: readonly Walked[] = [
+  { family: 'P1', unit: 'unit-07', corner: 'LF', route: 'bench' },
+  { family: 'P1', unit: 'unit-07', corner: 'LF', route: 'on-car' },
+  { family: 'P2', unit: 'unit-15', corner: 'RF', route: 'on-car' },
+  { family: 'P2', unit: 'unit-15', corner: 'RF', route: 'bench' },
+  { family: 'A1', unit: 'unit-11', corner: 'RR', route: 'on-car' },
+  { family: 'A2', unit: 'unit-19', corner: 'RR', route: 'bench' },
+  { family: 'B2', unit: 'unit-04', corner: 'LR', route: 'bench' },
+  { family: 'N1', unit: 'unit-11', corner: 'RF', route: 'bench' },
+];
+
+const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
+  ({ type, body }) as Entry;
+
+/**
+ * A technician without judgement: does what the job needs next by its own tasks, with good readings, the first stack
+ * that the solver gives and nothing besides. What stands in the record decides; an empty list means that all is done.
+ */
+export function nextEntries(job: JobNow, route: RouteId): Entry[] {
+  const station = currentStation(job.state.done);
+  return station ? atStation[station](job, route) : [];
+}
+
+const done = (station: Station): Entry => entry('station-done', { station });
+
+const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
+  complaint: ({ ctx }) => [
+    entry('complaint-recorded', { corner: ctx.corner, lamps: ['none'], history: [] }),
+    done('complaint'),
+  ],
+  diagnose: ({ ctx }) => {
+    if (ctx.corner === 'unknown') throw new Error('This technician is told the corner');
+    return [
+      entry('test-recorded', { testId: 'spring', place: ctx.corner, result: 'gritty' }),
+      entry('diagnosis-accepted', { suspectId: `bearing-${ctx.corner}`, probability: 0.9 }),
+      done('diagnose'),
+    ];
+  },
+  match: (job) => [
+    ...itemsOf(familyCodeOf(job)).map((i) =>
+      entry('item-marked', { itemId: i.id, state: 'in-hand' }),
+    ),
+    done('match'),
+  ],
+  plan: (_job, route) => [
+    { choice: 'plan', value: { route, chill: false, soak: false } },
+    done('plan'),
+    entry('caution-read', { cautionId: 'press' }),
+  ],
+  'press-out': (job) => nextTask(job, walkOf(job)?.out ?? []) ?? [done('press-out')],
+  'press-in': (job) => nextTask(job, walkOf(job)?.in ?? []) ?? [done('press-in')],
+  torque: (job) => [
+    ...stepsOf(job, 'rebuild').map((s) => entry('step-done', { phase: 'rebuild', stepId: s.id })),
+    ...(job.ctx.procedure?.stages ?? []).map((s) =>
+      entry('stage-recorded', {
+        stageId: s.id,
+        toolId: job.ctx.wrenches[0]?.id ?? '',
+        ...(s.kind === 'lock' ? {} : { actual: s.value ?? 0, typed: String(s.value) }),
+      }),
+    ),
+    done('torque'),
+  ],
+  prove: (job) => [
+    ...checksFor(job).map((c) =>
+      entry('check-recorded', {
+        checkId: c.id,
+        ...(c.numeric ? { value: 0.02, typed: '0.02' } : { ok: true }),
+      }),
+    ),
+    entry('signed', { odometerKm: job.ctx.unit.odometerKm + 5 }),
+  ],
+};
+
+function nextTask(job: JobNow, tasks: readonly Task[]): Entry[] | undefined {
+  const task = tasks.find((t) => !(t.kind === 'stroke' && t.spare) && !taskDone(t, job));
+  return task && forTask(task, job);
+}
+
+function forTask(task: Task, job: JobNow): Entry[] {
+  switch (task.kind) {
+    case 'strip':
+      return stepsOf(job, 'strip').map((s) => entry('step-done', { phase: 'strip', stepId: s.id }));
+    case 'facts':
+      return task.facts.map((factId) => entry('fact-seen', { factId }));
+    case 'old':
+      return oldPartRead(job);
+    case 'seats':
+      return seatsRead(job);
+    case 'verdict':
+      return seatKindsOf(job).map((seat) => entry('seat-judged', { seat, decision: 'reuse' }));
+    case 'encoder':
+      return [entry('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
+    case 'stroke':
+      return [strokeMade(task.operation, job)];
+  }
+}
+
+function oldPartRead(job: JobNow): Entry[] {
+  const part = chosenPart(job);
+  if (!part) throw new Error('No part to hold the old one against');
+  const { kind, pairs } = part.bearing.encoder;
+  return [
+    ...readingsToGo(job).flatMap(({ d, n }) =>
+      Array.from({ length: n }, (_, k) =>
+        entry('old-part-read', {
+          dimension: d,
+          valueMm: (sizeOf(part, d) ?? 0) + (isCount(d) ? 0 : k * 0.001),
+          typed: 'x',
+          instrumentId: 'mic',
+        }),
+      ),
+    ),
+    ...(kind === 'none' ? [] : [entry('encoder-read', { kind, pairs, side: 'inboard' })]),
+    entry('part-confirmed', { partNumber: part.number }),
+  ];
+}
+
+const seatKindsOf = (job: JobNow) => {
+  const work = workOf(job);
+  return work ? (Object.keys(seatsOf(work)) as (keyof ReturnType<typeof seatsOf>)[]) : [];
+};
+
+function seatsRead(job: JobNow): Entry[] {
+  const work = workOf(job);
+  if (!work) throw new Error('No geometry to measure');
+  return seatKindsOf(job).flatMap((seat) => {
+    const spec = seatsOf(work)[seat];
+    if (!spec) return [];
+    const limits = limitsMm(spec.nominalMm, tolerance(spec.nominalMm, spec.toleranceClass));
+    const middle = (limits.lowMm + limits.highMm) / 2;
+    const plane = [middle, middle];
+    return [entry('seat-read', { seat, readingsMm: [plane, plane, plane], instrumentId: 'mic' })];
+  });
+}
+
+function strokeMade(operation: Extract<Task, { kind: 'stroke' }>['operation'], job: JobNow): Entry {
+  const setup = setupOf(job, operation);
+  const best = setup && solve(job.ctx.adapters, setup, 1).solutions[0];
+  if (!setup || !best) throw new Error(`No stack for ${operation}`);
+  const { cap, pusher, support, riser } = best.stack;
+  return entry('stroke-recorded', {
+    operation,
+    pressId: setup.press.id,
+    stack: {
+      pusherId: pusher.id,
+      ...(cap ? { capId: cap.id } : {}),
+      ...(support ? { supportId: support.id } : {}),
+      ...(riser ? { riserId: riser.id } : {}),
+    },
+    ...(setup.press.kind === 'hammer' ? {} : { peakKn: setup.forceKn.likely }),
+    ...(setup.requirement.fitting ? { depthMm: setup.requirement.travelMm } : {}),
+  });
+}
+
+/** A job that is worked without a server: each entry is held against the interlocks, then stands in the record. */
+export class Worked {
+  readonly events: JobEvent[] = [];
+  now: JobNow;
+
+  constructor(
+    ctx: JobContext,
+    private readonly by = 'ines',
+  ) {
+    this.now = { ctx, state: project([]), choices: {} };
+  }
+
+  /** Why the entry was refused; undefined when it stands. */
+  put(e: Entry): Refusal | undefined {
+    if ('choice' in e) {
+      const choices = { ...this.now.choices, [e.choice]: { version: 1, value: e.value } };
+      this.now = { ...this.now, choices };
+      return undefined;
+    }
+    const refused = refusal(e.type, e.body, this.now, this.by);
+    if (refused) return refused;
+    const seq = this.events.length + 1;
+    this.events.push({
+      ...e,
+      seq,
+      id: String(seq),
+      jobId: 'j',
+      byId: this.by,
+      atMs: seq * 60_000,
+    } as JobEvent);
+    this.now = { ...this.now, state: project(this.events) };
+    return undefined;
+  }
+}
