@@ -56,6 +56,21 @@ export const context = (
   tables: plainTables,
 });
 
+/** The way out of the example, and the new part held against the old and in hand. */
+export const strippedExample = (): JobEvent[] => [
+  event('caution-read', { cautionId: 'press' }),
+  ...(['hub-out', 'bearing-out'] as const).map((operation) =>
+    event('stroke-recorded', {
+      operation,
+      pressId: 'p',
+      stack: { pusherId: 'disc', supportId: 'support' },
+      peakKn: 12,
+    }),
+  ),
+  event('part-confirmed', { partNumber: 'A1' }),
+  event('item-marked', { itemId: 'bearing', state: 'in-hand' }),
+];
+
 let seq = 0;
 export const event = <T extends EventType>(type: T, body: EventBody<T>): JobEvent =>
   ({

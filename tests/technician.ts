@@ -3,13 +3,17 @@ import { type FamilyCode, itemsOf, type RouteId, type Task } from '../src/core/f
 import { limitsMm, tolerance } from '../src/core/fits/index.ts';
 import {
   checksFor,
+  choiceRefusal,
   chosenPart,
+  complete,
   currentStation,
   familyCodeOf,
   type JobContext,
   type JobNow,
+  nextAction,
   project,
   readingsToGo,
+  reasonOf,
   type Refusal,
   refusal,
   setupOf,
@@ -22,11 +26,14 @@ import {
 import { isCount, sizeOf } from '../src/core/matching/index.ts';
 import { seatsOf, solve } from '../src/core/press/index.ts';
 import type { ChoiceBody, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
+import { wrenchesFor } from '../src/core/torque/index.ts';
+import { shopContext } from './shop.ts';
 
 /** One thing a technician writes down. */
 export type Entry =
   | { [T in EventType]: { type: T; body: EventBody<T> } }[EventType]
-  | { choice: 'plan'; value: ChoiceBody<'plan'> };
+  | { choice: 'plan'; value: ChoiceBody<'plan'> }
+  | { choice: 'match'; value: ChoiceBody<'match'> };
 
 /** Corners of the demo shop that are walked, one for each family and route. */
 export interface Walked {
@@ -91,7 +98,7 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
     ...(job.ctx.procedure?.stages ?? []).map((s) =>
       entry('stage-recorded', {
         stageId: s.id,
-        toolId: job.ctx.wrenches[0]?.id ?? '',
+        toolId: wrenchesFor(s, job.ctx.wrenches, '2026-01-01')[0]?.id ?? '',
         ...(s.kind === 'lock' ? {} : { actual: s.value ?? 0, typed: String(s.value) }),
       }),
     ),
@@ -204,6 +211,8 @@ export class Worked {
   /** Why the entry was refused; undefined when it stands. */
   put(e: Entry): Refusal | undefined {
     if ('choice' in e) {
+      const no = choiceRefusal(e.choice, e.value, this.now);
+      if (no) return no;
       const choices = { ...this.now.choices, [e.choice]: { version: 1, value: e.value } };
       this.now = { ...this.now, choices };
       return undefined;
@@ -212,7 +221,8 @@ export class Worked {
     if (refused) return refused;
     const seq = this.events.length + 1;
     this.events.push({
-      ...e,
+      type: e.type,
+      body: complete(e.type, e.body, this.now),
       seq,
       id: String(seq),
       jobId: 'j',
@@ -221,5 +231,23 @@ export class Worked {
     } as JobEvent);
     this.now = { ...this.now, state: project(this.events) };
     return undefined;
+  }
+}
+
+/** All that the technician writes down from the start to the signature, and the next actions on the way. */
+export function workThrough({ unit, corner, route }: Walked) {
+  const worked = new Worked(shopContext(unit, corner));
+  const entries: Entry[] = [];
+  const actions: string[] = [];
+  for (;;) {
+    const { text } = nextAction(worked.now);
+    if (actions.at(-1) !== text) actions.push(text);
+    const next = nextEntries(worked.now, route);
+    if (next.length === 0) return { worked, entries, actions };
+    for (const e of next) {
+      const refused = worked.put(e);
+      if (refused) throw new Error(`${JSON.stringify(e)}: ${reasonOf(refused)}`);
+      entries.push(e);
+    }
   }
 }

@@ -1,5 +1,13 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { JobCorner } from '../core/corner.ts';
-import { type JobView, reasonOf, refusal } from '../core/job/index.ts';
+import {
+  choiceRefusal,
+  complete,
+  type JobView,
+  reasonOf,
+  type Refusal,
+  refusal,
+} from '../core/job/index.ts';
 import { hammer } from '../core/press/index.ts';
 import {
   choiceBodies,
@@ -57,6 +65,11 @@ export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobVie
   return jobView(input.id);
 }
 
+const notNow = (no: Refusal): Problem =>
+  new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }], {
+    rule: no.rule,
+  });
+
 export interface NewEvent {
   id: string;
   type: EventType;
@@ -72,6 +85,22 @@ export interface NewEvent {
 export async function addEvent(jobId: string, input: NewEvent): Promise<JobView> {
   await writeEvent(jobId, input);
   return jobView(jobId);
+}
+
+/** Two taps of one finger, ms: no hand reads, types and records the same thing twice in this time. Our judgement. */
+const doubleTapMs = 400;
+
+/** The same entry by the same person once more within a finger's double tap: it stands already. */
+function isDoubleTap(last: EventRow | undefined, input: NewEvent, body: unknown, atMs: number) {
+  if (!last || last.type !== input.type || last.byId !== input.byId) return false;
+  if (atMs < last.atMs || atMs - last.atMs > doubleTapMs) return false;
+  const tapped = body as Record<string, unknown>;
+  // What the server added to the kept one is not in the tapped one.
+  const kept = Object.entries(last.body).filter(([k]) => k in tapped && k !== 'call');
+  return (
+    kept.every(([k, v]) => isDeepStrictEqual(v, tapped[k])) &&
+    Object.keys(tapped).every((k) => k in last.body)
+  );
 }
 
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
@@ -100,22 +129,21 @@ export async function writeEvent(
     const { job, events, ...now } = record;
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
-    if (no)
-      throw new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }], {
-        rule: no.rule,
-      });
+    if (no) throw notNow(no);
+    if (isDoubleTap(events.at(-1), input, body, atMs)) return;
+    const whole = complete(input.type, body, now);
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
     const line = {
       seq: 0,
       id: input.id,
       jobId,
       type: input.type,
-      body,
+      body: whole,
       byId: input.byId,
       atMs,
     } as JobEvent;
     const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
-    const kept = frozen ? { ...body, ...hashesOf(frozen) } : body;
+    const kept = frozen ? { ...whole, ...hashesOf(frozen) } : whole;
     const link = {
       id: input.id,
       jobId,
@@ -170,10 +198,8 @@ export async function setChoice(
         { yours: value, theirs: row ? JSON.parse(row.value) : null, version: row?.version ?? 0 },
       );
     }
-    if (now.state.signed)
-      throw new Problem(422, 'Not now', 'This job card is signed.', [
-        { field: key, reason: 'The job is signed.' },
-      ]);
+    const no = choiceRefusal(key, value as never, now);
+    if (no) throw notNow(no);
     await choiceFault(db, key, value, now);
     await putChoice(db, {
       jobId,

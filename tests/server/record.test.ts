@@ -148,6 +148,7 @@ describe('interlocks', () => {
 
   it('refuses a stack that loads the balls, and a reversed encoder', async () => {
     const job = await at('07');
+    await say(job, 'caution-read', { cautionId: 'press' });
     const stroke = (stack: object) =>
       say(job, 'stroke-recorded', {
         operation: 'bearing-in',

@@ -48,7 +48,10 @@ const TorqueReadingSchema = closed({
   stage: Type.String(),
   planned: Nullable(Type.Number()),
   unit: Type.String(),
-  window: Nullable(closed({ low: Type.Number(), high: Type.Number() })),
+  /** `ours`: the procedure prints no tolerance, so it is our judgement. */
+  window: Nullable(
+    closed({ low: Type.Number(), high: Type.Number(), ours: Type.Optional(Type.Literal(true)) }),
+  ),
   actual: Nullable(Type.Number()),
   typed: Nullable(Type.String()),
   tool: Type.String(),

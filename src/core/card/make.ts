@@ -42,7 +42,7 @@ import {
 import { type Check, judgeCheck, recheckKm } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { judgeStage, type Procedure, stageWindow, unitSigns } from '../torque/index.ts';
+import { judgeStage, type Procedure, type Stage, stageWindow, unitSigns } from '../torque/index.ts';
 import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
 
 /** A job with its whole record, as a card is made from it. */
@@ -235,7 +235,7 @@ function torqueOf(
         stage: stage.text,
         planned: stage.value ?? null,
         unit: unitSigns[stage.kind],
-        window: stageWindow(stage) ?? null,
+        window: windowOf(stage),
         actual: s.actual ?? null,
         typed: s.typed ?? null,
         tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId,
@@ -259,3 +259,10 @@ function checkLine(check: Check, { state }: CardSource): CardLine | undefined {
     ...by(answer),
   };
 }
+
+const windowOf = (stage: Stage) => {
+  const window = stageWindow(stage);
+  if (!window) return null;
+  const { low, high, ours } = window;
+  return ours ? { low, high, ours } : { low, high };
+};

@@ -37,6 +37,8 @@ export interface Fact {
   ask: string;
   why: string;
   done: string;
+  /** The opposite of it, as one may find it, and what to do then. */
+  opposite: { seen: string; then: string };
   /** Strokes that stay locked until it is seen, and the rule that locks them. */
   locks?: { before: readonly Operation[]; rule: FactRule };
   /** Bodies of the family's section to light up as its picture; facts of pressed-in bearings have drawings of their own. */
@@ -51,46 +53,78 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Old inner ring off the hub journal',
     why: 'Separator first; cut to two thirds and split only if it will not move. Never touch the journal or the seal track.',
     done: 'Ring is off',
+    opposite: {
+      seen: 'The ring is still on',
+      then: 'Separator first, then cut to two thirds and split. Do not touch the journal.',
+    },
     ...lock('press.old-ring', 'hub-in'),
   },
   'snap-ring-out': {
     ask: 'Snap ring out of its groove',
     why: 'With the ring in, the press takes the knuckle.',
     done: 'Ring is out',
+    opposite: {
+      seen: 'The ring will not come out',
+      then: 'Clean and soak the groove, press the ring in with two picks. Nothing is pressed before it is out.',
+    },
     ...lock('press.snap-ring', 'bearing-out'),
   },
   'groove-clear': {
     ask: 'Snap-ring groove fully clear',
     why: 'A ring that is short of its seat hides part of the groove, and the snap ring jumps out on the road.',
     done: 'Groove is clear all round',
+    opposite: {
+      seen: 'Part of the groove is hidden',
+      then: 'The ring is short of its seat: press again until the groove is clear all round.',
+    },
     ...lock('press.groove', 'hub-in'),
   },
   'snap-ring-fitted': {
     ask: 'New snap ring in, all round',
     why: 'Opening downwards, so that water drains. It must snap, and turn in its groove.',
     done: 'Snapped in, gap down',
+    opposite: {
+      seen: 'It does not snap in',
+      then: 'Look at the groove and at the seat depth; press again if the groove is not clear. A bent ring is replaced.',
+    },
     ...lock('press.snap-ring-in', 'hub-in'),
   },
   'shield-on': {
     ask: 'Dust shield on',
     why: 'Behind the hub it cannot be fitted. Forgotten, it means the bearing again.',
     done: 'Shield is on',
+    opposite: {
+      seen: 'The shield is missing or bent',
+      then: 'Fit it, or straighten it, before the hub goes in.',
+    },
     ...lock('press.shield', 'hub-in'),
   },
   'turns-smoothly': {
     ask: 'Turned by hand, ten turns',
     why: 'Stiff is normal for a new bearing; sandy is not.',
     done: 'Turns smoothly',
+    opposite: {
+      seen: 'Rough, or it rubs',
+      then: 'Look for a shield that rubs first. Sandy means the bearing was hurt: press it out, it is scrap.',
+    },
   },
   'no-gap': {
     ask: 'No gap between hub shoulder and ring',
     why: 'A thin blade must not go in anywhere.',
     done: 'No gap',
+    opposite: {
+      seen: 'A gap is seen',
+      then: 'The hub is not home: press it on, supported on the inner ring, until the blade does not go in.',
+    },
   },
   'shells-behind': {
     ask: 'Half-shells behind the shoulder of the outer ring',
     why: 'Drawn by the flange, the balls carry it and the cartridge comes apart with half of it still in.',
     done: 'On the shoulder, clear of the flange',
+    opposite: {
+      seen: 'They do not sit on the shoulder',
+      then: 'Take shells of the right bore; never pull by the flange.',
+    },
     lit: ['outer'],
     ...lock('press.shells', 'cartridge-out'),
   },
@@ -98,6 +132,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Bore and the relief behind the shoulder cleaned to metal',
     why: 'The shoulder sets the depth. Dirt in the relief holds it off, and the clip does not snap.',
     done: 'Bare metal, thin paste on the seat',
+    opposite: {
+      seen: 'Rust or dirt is left',
+      then: 'Clean the bore and the relief behind the shoulder to bare metal.',
+    },
     lit: ['knuckle'],
     ...lock('press.seat-clean', 'cartridge-in'),
   },
@@ -105,6 +143,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Stands true, by eye, both ways',
     why: 'Tapped true on the shells, never on the flange.',
     done: 'True both ways',
+    opposite: {
+      seen: 'It stands crooked',
+      then: 'Back off, tap it true on the shells, look again from both sides.',
+    },
     lit: ['outer', 'hub'],
     ...lock('press.aligned', 'cartridge-in'),
   },
@@ -112,12 +154,20 @@ export const facts: Record<FactId, Fact> = {
     ask: 'The clip was heard to snap',
     why: 'No snap, no hold: draw on, or out again and clean.',
     done: 'Heard it',
+    opposite: {
+      seen: 'No snap was heard',
+      then: 'Draw on until it snaps; if it does not, out again and clean the relief.',
+    },
     lit: ['clip'],
   },
   'collar-off': {
     ask: 'Press ring off the shaft',
     why: 'Drilled or cut two thirds through, on the slant, split with a chisel. Never into the shaft or the seal track: tape over it.',
     done: 'Ring is off, shaft not touched',
+    opposite: {
+      seen: 'The ring still holds',
+      then: 'Drill or cut further, on the slant, never into the shaft; split with a chisel.',
+    },
     lit: ['press-ring'],
     ...lock('press.collar', 'shaft-bearing-off'),
   },
@@ -125,6 +175,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Guard round the bearing, nobody in line',
     why: 'It can burst when it lets go, and it comes with a bang.',
     done: 'Guard is round it',
+    opposite: {
+      seen: 'No guard to hand',
+      then: 'Wrap it in a steel tube or a heavy blanket and stand aside: no ram before that.',
+    },
     lit: ['outer', 'inner'],
     ...lock('press.guard', 'shaft-bearing-off'),
   },
@@ -132,6 +186,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Retainer plate on the shaft, right way round',
     why: 'It does not go over the bearing afterwards: forgotten, it costs bearing and ring.',
     done: 'Plate is on',
+    opposite: {
+      seen: 'The plate was forgotten or turned',
+      then: 'Plate on, right way round, before anything is pressed on.',
+    },
     lit: ['plate'],
     ...lock('press.retainer', 'shaft-bearing-on'),
   },
@@ -139,6 +197,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Axle seal on the shaft, spring to the oil, lip oiled',
     why: 'It sits behind the bearing. Turned round, it pumps the oil out.',
     done: 'Seal is on',
+    opposite: {
+      seen: 'The seal is not on, or turned',
+      then: 'Seal on, spring to the oil, lip oiled, before the bearing.',
+    },
     lit: ['seal'],
     ...lock('press.axle-seal', 'shaft-bearing-on'),
   },
@@ -146,18 +208,30 @@ export const facts: Record<FactId, Fact> = {
     ask: 'No gap between press ring and bearing',
     why: 'A thin blade must not go in. A gap is end play of the whole axle.',
     done: 'No gap',
+    opposite: {
+      seen: 'A gap is seen',
+      then: 'Press the ring on until the blade does not go in anywhere.',
+    },
     lit: ['press-ring', 'inner'],
   },
   'shell-drawn': {
     ask: 'Old shell out of its bore',
     why: 'The largest puller that passes, drawn straight. A crooked pull raises the edge of the bore.',
     done: 'Shell is out',
+    opposite: {
+      seen: 'It does not come',
+      then: 'The largest puller that passes, drawn straight, with warmth; not from one side.',
+    },
     lit: ['outer'],
   },
   'track-good': {
     ask: 'Track on the shaft felt with a fingernail',
     why: 'The shaft is the inner raceway. A pit or a groove means a new shaft or an offset repair bearing.',
     done: 'Smooth, nothing to feel',
+    opposite: {
+      seen: 'A pit or a groove is felt',
+      then: 'A new shaft, or an offset repair bearing that runs on fresh metal. Not back on this track.',
+    },
     lit: ['shaft'],
     ...lock('press.track', 'shell-in'),
   },
@@ -165,6 +239,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Bore dressed, shell oiled outside, marked end out',
     why: 'A thin shell that grabs folds. The marked end is the hard one.',
     done: 'Oiled, marked end out',
+    opposite: {
+      seen: 'The bore has a raised edge',
+      then: 'Dress it until nothing catches, then oil the shell.',
+    },
     lit: ['outer'],
     ...lock('press.shell-oiled', 'shell-in'),
   },
@@ -172,12 +250,20 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Number on the old seal read, and whether the hub is oil-fed',
     why: 'An oil-fed hub has no seal here; a sealed one needs the same number.',
     done: 'Read and matched',
+    opposite: {
+      seen: 'The number cannot be read',
+      then: 'Measure the seal, or ask the maker’s list by the unit; do not guess whether the hub is oil-fed.',
+    },
     lit: ['seal'],
   },
   'lip-oiled': {
     ask: 'Seal lip oiled, lip to the oil',
     why: 'Dry at the first start it is burnt before the first corner.',
     done: 'Oiled, right way round',
+    opposite: {
+      seen: 'The lip is dry, turned or cut',
+      then: 'Oil it, lip to the oil; a cut lip is replaced.',
+    },
     lit: ['seal'],
     ...lock('press.seal-lip', 'seal-in'),
   },
@@ -185,18 +271,30 @@ export const facts: Record<FactId, Fact> = {
     ask: 'The note changed at the seat',
     why: 'Dull becomes hard: it stands on its stop. One blow more than that dents it.',
     done: 'Heard it change',
+    opposite: {
+      seen: 'The note did not change',
+      then: 'It is not on its stop yet: drive on, evenly, until it sounds hard.',
+    },
     lit: ['outer'],
   },
   'rings-driven-out': {
     ask: 'Both bearings out, driven side by side all round',
     why: 'A punch in one place only cocks the ring and tears the bore.',
     done: 'Both are out',
+    opposite: {
+      seen: 'A ring is stuck',
+      then: 'From side to side all round, with warmth; not from one place.',
+    },
     lit: ['outer', 'inner'],
   },
   packed: {
     ask: 'Both bearings packed, spacer faces to each other',
     why: 'A third to half of the room between them; the faces that meet the spacer are ground.',
     done: 'Packed, faces inwards',
+    opposite: {
+      seen: 'No grease, or faces turned',
+      then: 'Pack a third to a half of the room, ground faces to the spacer.',
+    },
     lit: ['ball'],
     ...lock('press.packed', 'first-ring-in'),
   },
@@ -204,6 +302,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Spacer in before the second bearing',
     why: 'Without it the nut squeezes the balls; afterwards it does not go in.',
     done: 'Spacer is in',
+    opposite: {
+      seen: 'The spacer is missing',
+      then: 'It goes in now: behind the second bearing it does not.',
+    },
     lit: ['spacer'],
     ...lock('press.spacer', 'second-ring-in'),
   },
@@ -211,6 +313,10 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Dust rings in, opening inwards',
     why: 'They keep the water out and the grease in.',
     done: 'Both are in',
+    opposite: {
+      seen: 'A ring is missing or turned',
+      then: 'Both in, opening inwards.',
+    },
     lit: ['seal'],
   },
 };

@@ -1,11 +1,14 @@
+export { complete } from './complete.ts';
 export * from './diagnosis-on-job.ts';
 export * from './family-on-job.ts';
 export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';
+export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';
 export * from './press-on-job.ts';
+export * from './refusal.ts';
 export * from './school-on-job.ts';
 export * from './seats-on-job.ts';
 export * from './state.ts';

@@ -3,32 +3,31 @@ import { answersFault, familiesBy, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
-import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
-import type { EventBody, EventType } from '../schemas/events.ts';
-import { orderFault, walkProcedure } from '../torque/index.ts';
+import { type RuleId, sentence } from '../rules/index.ts';
+import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../schemas/events.ts';
+import {
+  beginsAgain,
+  judgeWrench,
+  orderFault,
+  type Procedure,
+  stageUnit,
+  walkProcedure,
+} from '../torque/index.ts';
 import { worst } from '../verdict.ts';
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
+import { unmet } from './needs.ts';
 import { checksFor, owedAt } from './owed.ts';
-import { partByNumber } from './part-on-job.ts';
+import { chosenPart, partByNumber } from './part-on-job.ts';
+import { fittedStrokes } from './press-on-job.ts';
+import { type Refusal, refuse } from './refusal.ts';
 import { seatOf, seatResult, workOf } from './seats-on-job.ts';
-import { overrideOf } from './state.ts';
-import { type Station, stationNames, stations } from './stations.ts';
-import { bearingIsOut, beforeStroke, strokeRefusal } from './stroke-interlocks.ts';
-
-/** Why something may not be recorded now: the field of the entry, and the rule with its figures. */
-export interface Refusal extends Said {
-  field: string;
-}
-export const refuse = (field: string, rule: RuleId, found: Found = {}): Refusal => ({
-  field,
-  ...saying(rule, 'refuses', found),
-});
-/** The way on, in a sentence. */
-export const reasonOf = (r: Refusal): string => sentence(r);
+import { overrideOf, samplesOf } from './state.ts';
+import { stations } from './stations.ts';
+import { bearingIsOut, strokeRefusal } from './stroke-interlocks.ts';
 
 type Guards = {
-  [T in EventType]?: (body: EventBody<T>, job: JobNow, by?: string) => Refusal | undefined;
+  [T in EventType]?: (body: EventBody<T>, job: JobNow) => Refusal | undefined;
 };
 
 const fault = (f: { field: string; reason: string } | undefined, rule: RuleId, under = '') =>
@@ -40,11 +39,14 @@ const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
     ? undefined
     : refuse('instrumentId', 'kit.instrument', { part: id });
 
-/** A station is closed only after those before it; the signature closes the last. */
-function earlierStation(station: Station, field: string, { state }: JobNow): Refusal | undefined {
-  const before = stations.slice(0, stations.indexOf(station));
-  const earlier = before.find((s) => !state.done.includes(s));
-  return earlier && refuse(field, 'job.order', { part: stationNames[earlier] });
+/** A nut that is used once or was stretched is pulled up once: begun again it wants a new one in hand. */
+function usedNut(stageId: string, p: Procedure, job: JobNow): Refusal | undefined {
+  const { stages, items, itemsAt } = job.state;
+  const nut = itemsOf(familyCodeOf(job)).find((i) => i.id === 'axle-nut');
+  const spent = p.singleUse || p.stretch;
+  if (!nut || !spent || !beginsAgain(p, walkProcedure(p, stages), stageId)) return undefined;
+  const fresh = items[nut.id] === 'in-hand' && (itemsAt[nut.id] ?? 0) > (stages.at(-1)?.seq ?? 0);
+  return fresh ? undefined : refuse('stageId', 'torque.new-nut', { part: nut.name });
 }
 
 const guards: Guards = {
@@ -98,40 +100,29 @@ const guards: Guards = {
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('readingsMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
-  'seat-judged': (b, job) => {
-    if (b.decision === 'replace') return undefined;
-    const result = seatResult(job, b.seat);
-    if (!result) return refuse('seat', 'seat.not-read');
-    const [gravest] = result.verdicts;
-    const stopped = worst(result.verdicts) === 'stop' && !overrideOf(job.state, `seat.${b.seat}`);
-    if (!stopped || !gravest) return undefined;
-    return refuse('decision', 'seat.stop', { with: { because: sentence(gravest) } });
-  },
   'part-confirmed': (b, job) =>
     partByNumber(job, b.partNumber)
       ? undefined
       : refuse('partNumber', 'match.part', { part: b.partNumber }),
-  'stroke-recorded': strokeRefusal,
-  'stroke-traced': (b, job, by) => {
-    const early = beforeStroke(b.operation, job, by);
-    if (early) return early;
-    const samples = b.samples.map(([ms = 0, travelMm = 0, forceKn = 0]) => ({
-      ms,
-      travelMm,
-      forceKn,
-    }));
-    return fault(traceFault(samples), 'stroke.trace');
+  'stroke-traced': (b) => {
+    return fault(traceFault(samplesOf(b)), 'stroke.trace');
   },
-  'stroke-reading': (b, job, by) => beforeStroke(b.operation, job, by),
-  'stage-recorded': (b, { ctx, state }) => {
+  'stage-recorded': (b, job) => {
+    const { ctx, state } = job;
     if (!ctx.procedure) return refuse('stageId', 'torque.no-procedure');
-    if (!ctx.wrenches.some((w) => w.id === b.toolId))
-      return refuse('toolId', 'kit.tool', { part: b.toolId });
+    const wrench = ctx.wrenches.find((w) => w.id === b.toolId);
+    if (!wrench) return refuse('toolId', 'kit.tool', { part: b.toolId });
     const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
     if (order) return { field: 'stageId', ...order };
+    const used = usedNut(b.stageId, ctx.procedure, job);
+    if (used) return used;
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
-    const unread = stage?.kind !== 'lock' && b.actual === undefined;
-    return unread ? refuse('actual', 'torque.no-reading') : undefined;
+    if (stage?.kind === 'lock') return undefined;
+    if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
+    if (b.actual < 0) return refuse('actual', 'torque.sign');
+    if (!stage || stageUnit(stage) !== 'torque') return undefined;
+    const [gravest] = judgeWrench(wrench, stage.value ?? 0, '').filter((v) => v.status === 'stop');
+    return gravest && { field: 'toolId', ...gravest };
   },
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);
@@ -142,19 +133,43 @@ const guards: Guards = {
       with: { unit: check.numeric.unit },
     });
   },
+};
+
+/** What is judged once everything stands that it is built on. */
+const verdicts: Guards = {
+  'seat-judged': (b, job) => {
+    if (b.decision === 'replace') return undefined;
+    const result = seatResult(job, b.seat);
+    if (!result) return refuse('seat', 'seat.not-read');
+    const [gravest] = result.verdicts;
+    const stopped = worst(result.verdicts) === 'stop' && !overrideOf(job.state, `seat.${b.seat}`);
+    if (!stopped || !gravest) return undefined;
+    return refuse('decision', 'seat.stop', { with: { because: sentence(gravest) } });
+  },
+  'stroke-recorded': strokeRefusal,
   'station-done': (b, job) => {
-    const early = earlierStation(b.station, 'station', job);
-    if (early) return early;
     const [owed] = owedAt(b.station, job);
     return owed && { field: 'station', ...owed };
   },
+  // Whatever was closed before: nothing may be owed at any station when a name goes under it.
   signed: (_b, job) => {
-    const early = earlierStation('prove', 'signed', job);
-    if (early) return early;
-    const owed = owedAt('prove', job).find((m) => m.rule !== 'prove.unsigned');
+    const owed = stations.flatMap((s) => owedAt(s, job)).find((m) => m.rule !== 'prove.unsigned');
     return owed && { field: 'signed', ...owed };
   },
 };
+
+/** Why a choice may not change now: the new part is chosen before it is pressed, and nothing on a closed job. */
+export function choiceRefusal<K extends ChoiceKey>(
+  key: K,
+  value: ChoiceBody<K>,
+  job: JobNow,
+): Refusal | undefined {
+  if (job.state.signed) return refuse(key, 'job.signed');
+  if (job.state.closed) return refuse(key, 'job.closed', { with: { why: job.state.closed } });
+  if (key !== 'match' || fittedStrokes(job).length === 0) return undefined;
+  const { partNumber } = value as ChoiceBody<'match'>;
+  return partNumber === chosenPart(job)?.number ? undefined : refuse('partNumber', 'match.fitted');
+}
 
 /** Judges whether an event may be added to the record as it stands; `by` is whose hand it is, where a rule asks for it. */
 export function refusal<T extends EventType>(
@@ -166,5 +181,7 @@ export function refusal<T extends EventType>(
   if (job.state.signed && type !== 'recheck-done') return refuse('type', 'job.signed');
   if (job.state.closed) return refuse('type', 'job.closed', { with: { why: job.state.closed } });
   const guard: Guards[T] = guards[type];
-  return guard?.(body, job, by);
+  const verdict: Guards[T] = verdicts[type];
+  // What cannot be, then what may not be yet, then what is not right.
+  return guard?.(body, job) ?? unmet(type, body, job, by) ?? verdict?.(body, job);
 }

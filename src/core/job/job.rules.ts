@@ -6,8 +6,9 @@ const refuses = (title: string, sentence: Rule['sentence'], source = practice): 
   source,
   sentence,
 });
-const owes = (title: string, sentence: Rule['sentence'], source = practice): Rule => ({
+const owes = (title: string, sentence: Rule['sentence'], source = practice, digits = 1): Rule => ({
   title,
+  digits,
   says: ['owes'],
   source,
   sentence,
@@ -91,6 +92,61 @@ export const interlockRules = ruleTable({
     'Nothing kept of a stroke that is stuck',
     () => 'The last trace was stuck: it has not moved. Soak, look at the support, press again.',
   ),
+  'job.corner-kept': refuses(
+    'The corner stays once metal has moved',
+    (f) =>
+      `Work has begun on ${f.part}: what was pressed and measured there is not at another corner. Start a second job.`,
+  ),
+  'job.family-kept': refuses(
+    'The family stays once metal has moved',
+    () =>
+      'A stroke was made as the family was named. Close this job and start another if it is a different one.',
+  ),
+  'match.fitted': refuses(
+    'The new part is chosen and turned before it is pressed',
+    () => 'The new bearing is in. Press it out again before the part or its side changes.',
+  ),
+  'seat.covered': refuses(
+    'A seat is measured bare',
+    (f) => `The new bearing covers the ${f.part}. Press it out again to measure.`,
+  ),
+  'seat.old-in': refuses(
+    'A seat is measured bare',
+    (f) => `The old part still covers the ${f.part}: it is measured once that is out.`,
+  ),
+  'press.covered': refuses(
+    'Nothing is pressed under what stands on it',
+    (f) => `Done already: “${f.part}”. Take that apart before this stroke is made again.`,
+  ),
+  'press.old-in': refuses(
+    'The old bearing out before the new one in',
+    () => 'The old bearing has not been seen out.',
+  ),
+  'stroke.over-capacity': refuses(
+    'No reading beyond the press',
+    (f) => `${f.part} ends at ${f.most} kN: ${f.value} kN cannot have been read on it.`,
+    'record of the press',
+  ),
+  'press.stroke-not-right': refuses(
+    'Nothing is built on a stroke that is Stop',
+    (f) => `“${f.part}” is not right yet: press again, or out again.`,
+  ),
+  'press.unproven': refuses(
+    'No press on a part that was not held against the old one',
+    () => 'The new part was not confirmed against the old one. Do it at Press out, Old part.',
+  ),
+  'press.part-missing': refuses(
+    'The part in hand',
+    () => 'The new bearing is not in hand. Mark it at Match, On the bench.',
+  ),
+  'torque.not-rebuilt': refuses(
+    'The nut after the rebuild',
+    () => 'The rebuild has steps to go before the axle nut.',
+  ),
+  'prove.nut-first': refuses(
+    'Proved after the nut',
+    () => 'The procedure of the axle nut is not finished: nothing is proved before it is.',
+  ),
   'press.depth': refuses(
     'Depth measured after the stroke',
     () => 'Measure the seat depth after the stroke and type it.',
@@ -117,6 +173,13 @@ export const owedRules = ruleTable({
     () => 'Which family is it? Nothing is on record: name it by what is seen',
   ),
   'match.no-part': owes('A part', () => 'No part chosen'),
+  'match.misfit': owes(
+    'A part that belongs to this unit',
+    (f) =>
+      `${f.part} of the part is ${f.at} mm, on record ${f.is('record')} mm: it does not belong here`,
+    'the unit’s record; doubt of ±0.1 mm is our judgement',
+    2,
+  ),
   'match.open-item': owes('Everything the job uses up', (f) => `${f.part} is not here`),
   'plan.not-walked': owes(
     'A family that is walked',
@@ -147,6 +210,10 @@ export const owedRules = ruleTable({
   ),
   'press.not-done': owes('Every stroke', (f) => `${f.part}: not done`),
   'press.not-right': owes('Every stroke right', (f) => `${f.part}: ${f.is('because')}`),
+  'press.contrary': owes(
+    'What was seen instead, and what to do',
+    (f) => `${f.part}: ${f.is('then')}`,
+  ),
   'press.unseen': owes('Everything to be seen', (f) => `${f.part}: not seen yet`),
   'match.readings-to-go': owes(
     'Readings of the old part',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork, piece } from '../../../tests/example.ts';
-import { context, event, job } from '../../../tests/job-example.ts';
+import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import type { FactId } from '../families/index.ts';
 import { compare } from '../matching/index.ts';
 import type { Choices, EventBody, JobEvent } from '../schemas/events.ts';
@@ -28,7 +28,7 @@ const { knuckle, bearing } = exampleWork;
 const seatsJudged = (['bore', 'journal'] as const).map((seat) =>
   event('seat-judged', { seat, decision: 'reuse' }),
 );
-const ready = [event('caution-read', { cautionId: 'press' }), ...seatsJudged];
+const ready = [...strippedExample(), ...seatsJudged];
 const stroke = (pusherId: string): EventBody<'stroke-recorded'> => ({
   operation: 'bearing-in',
   pressId: 'p',
@@ -112,10 +112,9 @@ describe('interlocks', () => {
     const reading = (operation: 'bearing-out' | 'hub-in', events: JobEvent[]) =>
       refusal('stroke-reading', { operation, travelMm: 1, forceKn: 1, typed: '1' }, job(events))
         ?.rule;
-    const hubOut = [
-      ...ready,
-      event('stroke-recorded', { ...stroke('ring'), operation: 'hub-out' }),
-    ];
+    const hubOut = strippedExample().filter(
+      (e) => e.type !== 'stroke-recorded' || e.body.operation !== 'bearing-out',
+    );
     expect(reading('bearing-out', hubOut)).toBe('press.snap-ring');
     expect(
       reading('bearing-out', [...hubOut, event('fact-seen', { factId: 'snap-ring-out' })]),
@@ -157,7 +156,7 @@ describe('interlocks', () => {
           ],
           instrumentId,
         },
-        job([]),
+        job(strippedExample()),
       )?.rule;
     expect([read(57.96, 'gauge'), read(75.96, 'spoon'), read(75.96, 'gauge')]).toEqual([
       'seat.reading',
@@ -346,7 +345,11 @@ describe('family, measuring and seats on the job', () => {
   });
   it('does not let a seat that was not read, or that is Stop, be called good without a name', () => {
     const reuse = (events: JobEvent[]) =>
-      refusal('seat-judged', { seat: 'bore', decision: 'reuse' }, job(events))?.rule;
+      refusal(
+        'seat-judged',
+        { seat: 'bore', decision: 'reuse' },
+        job([...strippedExample(), ...events]),
+      )?.rule;
     expect([reuse([]), reuse([bore(75.96)]), reuse([bore(76.02)])]).toEqual([
       'seat.not-read',
       undefined,

@@ -7,7 +7,15 @@ import { type Found, type RuleId, type Said, saying, sentence } from '../rules/i
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
-import { chosenPart, confirmed, conflictsOf, encoderState, readingsToGo } from './part-on-job.ts';
+import {
+  chosenPart,
+  confirmed,
+  conflictsOf,
+  encoderState,
+  misfitFound,
+  misfitsOf,
+  readingsToGo,
+} from './part-on-job.ts';
 import { setupOf } from './press-on-job.ts';
 import { seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
@@ -38,6 +46,7 @@ const owedBy: Record<Station, (job: JobNow) => Owed[]> = {
   match: (job) => [
     ...familyOwed(job),
     ...when(!chosenPart(job), 'match.no-part'),
+    ...misfitsOf(job).map((m) => owe('match.misfit', misfitFound(m))),
     ...openItems(job).map((i) => owe('match.open-item', { part: i.name })),
   ],
   plan: (job) => [...familyOwed(job), ...walkOwed(job), ...routeOwed(job)],
@@ -90,10 +99,15 @@ function routeOwed(job: JobNow): Owed[] {
 /** What the job uses up and is neither here nor in the store, unless somebody answers for it. */
 export const openItems = (job: JobNow) =>
   itemsOf(familyCodeOf(job)).filter(
-    (i) =>
-      !['in-hand', 'in-store'].includes(job.state.items[i.id] ?? '') &&
-      !overrideOf(job.state, openItemRule(i.id)),
+    (i) => !isHere(i.id, job) && !overrideOf(job.state, openItemRule(i.id)),
   );
+/** In hand or in the store; a bearing that was marked as another part than the chosen one is not. */
+export function isHere(itemId: string, job: JobNow): boolean {
+  const { items, bearingInHand } = job.state;
+  if (items[itemId] !== 'in-hand' && items[itemId] !== 'in-store') return false;
+  const other = bearingInHand !== undefined && bearingInHand !== chosenPart(job)?.number;
+  return itemId !== 'bearing' || !other;
+}
 /** What an override for an item that is not here is called; its names are in signed records. */
 export const openItemRule = (itemId: string): string => `match.open-item:${itemId}`;
 export const itemOfRule = (rule: string): string | undefined =>
@@ -127,6 +141,9 @@ function strokeOwed(operation: Operation, job: JobNow): Owed[] {
 
 function factOwed(fact: FactId, { state }: JobNow): Owed[] {
   if (state.facts.includes(fact)) return [];
+  const { seen, then } = facts[fact].opposite;
+  if (state.contrary[fact])
+    return [{ ...owe('press.contrary', { part: seen, with: { then } }), fact }];
   return [{ ...owe('press.unseen', { part: facts[fact].ask }), fact }];
 }
 

@@ -11,7 +11,9 @@ import {
   type OldPart,
   readingsNeeded,
 } from '../matching/index.ts';
-import { kindOf } from './family-on-job.ts';
+import { type Misfit, misfits } from '../press/index.ts';
+import type { Found } from '../rules/index.ts';
+import { familyCodeOf, kindOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
 
 export const partByNumber = (
@@ -37,7 +39,8 @@ export function encoderState(job: JobNow): EncoderState {
   const sensor = sensorSide(job);
   const checked = job.state.encoderChecked;
   if (!sensor) return 'side-unknown';
-  if (!checked) return 'unchecked';
+  const other = checked?.partNumber !== undefined && checked.partNumber !== chosenPart(job)?.number;
+  if (!checked || other) return 'unchecked';
   return checked.side === sensor ? 'right' : 'reversed';
 }
 
@@ -90,6 +93,17 @@ export const conflictsOf = once((job): { field: string; reason: string }[] => {
     journalMm: middle(state.seats.journal?.readingsMm),
   };
   return conflicts(sizes, seats, partOnRecord(job)?.bearing.widthMm);
+});
+
+/** Sizes in which the part on the job differs from the unit's record. */
+export function misfitsOf(job: JobNow, part = chosenPart(job)): Misfit[] {
+  return part ? misfits(familyCodeOf(job), cornerRecord(job), part.bearing) : [];
+}
+export const misfitFound = ({ what, recordMm, partMm }: Misfit): Found => ({
+  part: what,
+  value: partMm,
+  unit: 'mm',
+  with: { record: recordMm },
 });
 
 /** Readings of the old part that are still owed, by dimension. */

@@ -1,18 +1,21 @@
+import { strokesIn } from '../families/index.ts';
 import {
   type Adapter,
-  type Setup,
-  setupFor,
   hammer,
+  judgeStroke,
   type Operation,
   type Press,
   type PressKind,
   requirement,
   type Requirement,
+  type Setup,
+  setupFor,
   solve,
   type SolveResult,
   type Stack,
 } from '../press/index.ts';
 import type { StackIds } from '../schemas/events.ts';
+import { walkOf } from './family-on-job.ts';
 import { type JobNow, onceEach } from './job-now.ts';
 import { schoolOf } from './school-on-job.ts';
 import { fitsOf, workOf } from './seats-on-job.ts';
@@ -78,6 +81,18 @@ export const solvedFor = onceEach((job, operation: Operation): SolveResult | und
   const setup = setupOf(job, operation);
   return setup && solve(job.ctx.adapters, setup);
 });
+
+/** Fitting strokes of the job's walk that were made, in their order. */
+export const fittedStrokes = (job: JobNow): Operation[] =>
+  strokesIn(walkOf(job)?.in ?? []).filter((o) => o in job.state.strokes);
+
+/** A stroke that was made and is Stop: nothing goes on top of it. */
+export function notRight(job: JobNow, operation: Operation): boolean {
+  const stroke = job.state.strokes[operation];
+  if (!stroke) return false;
+  const setup = setupOf(job, operation);
+  return setup !== undefined && judgeStroke(stroke, setup).status === 'stop';
+}
 
 /** Pieces of a chosen stack; undefined when one of them is not in the kit. */
 export function stackOf({ ctx }: JobNow, ids: StackIds): Stack | undefined {

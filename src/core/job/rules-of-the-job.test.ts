@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
-import { context, event, job } from '../../../tests/job-example.ts';
-import { type FactId, facts, type FamilyCode, strokesIn, walks } from '../families/index.ts';
+import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
+import { shopContext } from '../../../tests/shop.ts';
+import { type Entry, walked, Worked, workThrough } from '../../../tests/technician.ts';
+import { facts, strokesIn, walks } from '../families/index.ts';
 import type { Operation } from '../press/index.ts';
 import { judgeCheck } from '../prove/index.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
 import { checksFor, type JobContext, owedAt, refusal, type Station, stations } from './index.ts';
 
-const cautioned = event('caution-read', { cautionId: 'press' });
 const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>> = {}) =>
   event('stroke-recorded', {
     operation,
@@ -20,41 +21,29 @@ const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>
   });
 
 /** Every thing to be seen that locks a stroke of a walked family, with that stroke. */
-const locks = (Object.keys(walks) as FamilyCode[]).flatMap((code) => {
-  const walk = walks[code]!;
-  const tasks = [...walk.out, ...walk.in];
+const locks = walked.flatMap((w) => {
+  const { out = [], in: fitted = [] } = walks[w.family] ?? {};
+  const tasks = [...out, ...fitted];
   const asked = tasks.flatMap((t) => (t.kind === 'facts' ? t.facts : []));
-  return asked.flatMap((id) =>
-    (facts[id].locks?.before ?? [])
+  return asked.flatMap((id) => {
+    const { before = [], rule } = facts[id].locks ?? {};
+    return before
       .filter((o) => strokesIn(tasks).includes(o))
-      .map((operation) => ({ code, id, operation, asked, rule: facts[id].locks!.rule })),
-  );
+      .map((operation) => ({ ...w, id, operation, rule }));
+  });
 });
 
 describe('things to be seen', () => {
   // What must be seen first: common practice, no published source.
-  it.each(locks)('$code: $operation waits for $id and for nothing else then', (lock) => {
-    const { code, id, operation, asked, rule } = lock;
-    const bare = context({
-      family: code,
-      partNumber: undefined,
-      knuckle: undefined,
-      hub: undefined,
-    });
-    const walk = walks[code]!;
-    const done = [...strokesIn(walk.out), ...strokesIn(walk.in)];
-    const earlier = done.slice(0, done.indexOf(operation)).map((o) => stroke(o));
-    const seen = (ids: readonly FactId[]) => ids.map((factId) => event('fact-seen', { factId }));
-    const side = { side: 'inboard', method: 'viewing-card' } as const;
-    const rest = [cautioned, ...earlier, event('encoder-checked', side)];
-    const now = (events: JobEvent[]) =>
-      refusal(
-        'stroke-reading',
-        { operation, travelMm: 1, forceKn: 1, typed: '1' },
-        job(events, bare),
-      )?.rule;
-    expect(now([...rest, ...seen(asked.filter((x) => x !== id))])).toBe(rule);
-    expect(now([...rest, ...seen(asked)])).toBeUndefined();
+  it.each(locks)('$family, $route: $operation waits for $id', ({ id, operation, rule, ...w }) => {
+    const entries = workThrough(w).entries.filter((e) => 'choice' in e || e.body !== undefined);
+    const upTo = entries.findIndex(
+      (e) => 'type' in e && e.type === 'stroke-recorded' && e.body.operation === operation,
+    );
+    const job = new Worked(shopContext(w.unit, w.corner));
+    const seen = (e: Entry) => 'type' in e && e.type === 'fact-seen' && e.body.factId === id;
+    for (const e of entries.slice(0, upTo)) if (!seen(e)) job.put(e);
+    expect(job.put(entries[upTo]!)?.rule).toBe(rule);
   });
 });
 
@@ -78,7 +67,7 @@ const withNut = (over: Partial<Procedure> = {}): JobContext => ({
   wrenches: [{ id: 'w', name: 'W', type: 'click', minNm: 20, maxNm: 200 }],
 });
 const ready: JobEvent[] = [
-  cautioned,
+  ...strippedExample(),
   event('seat-judged', { seat: 'bore', decision: 'reuse' }),
   event('seat-judged', { seat: 'journal', decision: 'reuse' }),
   event('encoder-checked', { side: 'inboard', method: 'viewing-card' }),
@@ -178,7 +167,7 @@ describe('what may not be recorded', () => {
       bearingIn(),
       'press.seat-verdict',
       'operation',
-      { events: [cautioned] },
+      { events: strippedExample() },
     ),
     refused(
       'a stack with a piece that is not in the kit',
@@ -244,6 +233,49 @@ describe('what may not be recorded', () => {
       { ctx: withNut() },
     ),
     refused(
+      'a torque with a sign',
+      'stage-recorded',
+      stage({ actual: -5, typed: '-5' }),
+      'torque.sign',
+      'actual',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a nut of single use pulled up a second time',
+      'stage-recorded',
+      stage(),
+      'torque.new-nut',
+      'stageId',
+      { ctx: withNut(), events: [event('stage-recorded', stage())] },
+    ),
+    refused(
+      'another family once metal has moved',
+      'family-named',
+      { code: 'A2', probability: 0.9, answers: {} },
+      'job.family-kept',
+      'code',
+      { events: ready },
+    ),
+    refused(
+      'a new shell before the old one is out',
+      'stroke-reading',
+      { operation: 'shell-in', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.old-in',
+      'operation',
+      {
+        events: [event('caution-read', { cautionId: 'press' })],
+        ctx: context({ family: 'A1' }),
+      },
+    ),
+    refused(
+      'the hub into a bearing that is short',
+      'stroke-reading',
+      { operation: 'hub-in', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.stroke-not-right',
+      'operation',
+      { events: [...ready, event('stroke-recorded', bearingIn({ depthMm: 30 }))] },
+    ),
+    refused(
       'a check that the family does not have',
       'check-recorded',
       { checkId: 'roof', ok: true },
@@ -273,14 +305,14 @@ describe('what may not be recorded', () => {
       'station',
     ),
     refused(
-      'a signature before the checks',
+      'a signature over stations that were closed with nothing done',
       'signed',
       { odometerKm: 1 },
-      'prove.unchecked',
+      'complaint.none',
       'signed',
       { events: allBut('prove') },
     ),
-    refused('a signature before the nut', 'signed', { odometerKm: 1 }, 'job.order', 'signed', {
+    refused('a signature before the nut', 'signed', { odometerKm: 1 }, 'job.order', 'station', {
       events: allBut('torque'),
     }),
   ])('$what', ({ type, body, rule, field, events = [], ctx }) =>

@@ -1,7 +1,7 @@
 import type { Encoder } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
 import type { Complaint, TestResult } from '../diagnosis/index.ts';
-import type { FamilyCode } from '../families/index.ts';
+import type { FactId, FamilyCode } from '../families/index.ts';
 import {
   atTwenty,
   type CataloguePart,
@@ -13,6 +13,7 @@ import {
 } from '../matching/index.ts';
 import { type Operation, type StrokeReading, thinned } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
+import { applyFalls } from './falls.ts';
 import type { Station } from './stations.ts';
 
 export type ItemState = EventBody<'item-marked'>['state'];
@@ -32,12 +33,18 @@ export interface JobState {
   results: Kept<TestResult>[];
   diagnosis?: Kept<EventBody<'diagnosis-accepted'>>;
   items: Record<string, ItemState>;
+  /** Place in the record of the last mark of each item. */
+  itemsAt: Record<string, number>;
+  /** The part that the bearing in hand was, when it was marked. */
+  bearingInHand?: string;
   stepsDone: { strip: string[]; rebuild: string[] };
   found: string[];
   timers: Timer[];
   /** Who has read which caution: each who pumps reads it once a job. */
   cautionsRead: Record<string, string[]>;
   facts: string[];
+  /** Things looked for of which the opposite was seen. */
+  contrary: Partial<Record<FactId, { byId: string; atMs: number }>>;
   /** Family as it was identified by what is seen. */
   family?: Kept<{ code: FamilyCode; probability: number }>;
   /** Readings brought to 20 °C, their zero taken off. */
@@ -58,7 +65,8 @@ export interface JobState {
   /** The last trace of a stroke by a gauge; earlier ones stay on record. */
   traces: Partial<Record<Operation, Kept<EventBody<'stroke-traced'>>>>;
   strokes: Partial<Record<Operation, Kept<EventBody<'stroke-recorded'>>>>;
-  stages: Kept<EventBody<'stage-recorded'>>[];
+  /** Readings of the procedure, with their place in the record. */
+  stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
   overrides: Kept<EventBody<'overridden'>>[];
   done: Station[];
@@ -70,11 +78,13 @@ export interface JobState {
 export const emptyState = (): JobState => ({
   results: [],
   items: {},
+  itemsAt: {},
   stepsDone: { strip: [], rebuild: [] },
   found: [],
   timers: [],
   cautionsRead: {},
   facts: [],
+  contrary: {},
   oldReadings: {},
   oldTaken: {},
   oldPoints: {},
@@ -89,6 +99,10 @@ export const emptyState = (): JobState => ({
   overrides: [],
   done: [],
 });
+
+/** Samples of a trace by their names. */
+export const samplesOf = ({ samples }: Pick<EventBody<'stroke-traced'>, 'samples'>) =>
+  samples.map(([ms = 0, travelMm = 0, forceKn = 0]) => ({ ms, travelMm, forceKn }));
 
 /** Folds the record into the state. Order is the server's sequence. */
 export function project(events: readonly JobEvent[]): JobState {
@@ -109,6 +123,7 @@ const once = (list: string[], x: string) => {
 };
 
 function apply(s: JobState, e: JobEvent): void {
+  applyFalls(s, e);
   const kept = { byId: e.byId, atMs: e.atMs };
   switch (e.type) {
     case 'complaint-recorded':
@@ -126,6 +141,8 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'item-marked':
       s.items[e.body.itemId] = e.body.state;
+      s.itemsAt[e.body.itemId] = e.seq;
+      if (e.body.partNumber !== undefined) s.bearingInHand = e.body.partNumber;
       break;
     case 'caution-read':
       once((s.cautionsRead[e.body.cautionId] ??= []), e.byId);
@@ -146,7 +163,13 @@ function apply(s: JobState, e: JobEvent): void {
       s.timers = s.timers.filter((t) => t.id !== e.body.timerId);
       break;
     case 'fact-seen':
-      once(s.facts, e.body.factId);
+      if (e.body.absent) {
+        s.facts = s.facts.filter((f) => f !== e.body.factId);
+        s.contrary[e.body.factId] = kept;
+      } else {
+        once(s.facts, e.body.factId);
+        delete s.contrary[e.body.factId];
+      }
       break;
     case 'old-part-read': {
       const { dimension: d, instrumentId, typed: _typed, ...taken } = e.body;
@@ -172,7 +195,6 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'seat-read':
       s.seats[e.body.seat] = { ...e.body, ...kept };
-      delete s.seatDecisions[e.body.seat];
       break;
     case 'seat-judged':
       s.seatDecisions[e.body.seat] = e.body.decision;
@@ -191,19 +213,13 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'stroke-traced':
       s.traces[e.body.operation] = { ...e.body, ...kept };
-      s.readings[e.body.operation] = thinned(
-        e.body.samples.map(([ms, travelMm, forceKn]) => ({
-          ms: ms!,
-          travelMm: travelMm!,
-          forceKn: forceKn!,
-        })),
-      );
+      s.readings[e.body.operation] = thinned(samplesOf(e.body));
       break;
     case 'stroke-recorded':
       s.strokes[e.body.operation] = { ...e.body, ...kept };
       break;
     case 'stage-recorded':
-      s.stages.push({ ...e.body, ...kept });
+      s.stages.push({ ...e.body, ...kept, seq: e.seq });
       break;
     case 'check-recorded':
       s.checks[e.body.checkId] = { ...e.body, ...kept };

@@ -2,18 +2,20 @@ import { factIds, facts, strokesIn, type Task, type Walk } from '../families/ind
 import { hammer, judgeStack, type Operation, operationNames } from '../press/index.ts';
 import { type RuleId } from '../rules/index.ts';
 import type { EventBody } from '../schemas/events.ts';
+import { outByHand } from './falls.ts';
 import { walkOf } from './family-on-job.ts';
-import { type Refusal, refuse } from './interlocks.ts';
 import type { JobNow } from './job-now.ts';
-import { encoderState, sensorSide } from './part-on-job.ts';
-import { setupOf, pressById, stackOf } from './press-on-job.ts';
+import { isHere } from './owed.ts';
+import { confirmed, encoderState, sensorSide } from './part-on-job.ts';
+import { notRight, pressById, setupOf, stackOf } from './press-on-job.ts';
+import { type Refusal, refuse } from './refusal.ts';
 import { seatKinds, seatName } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
 
 /** Some stroke or fact that says the old bearing has left its seat. */
 export const bearingIsOut = ({ strokes, facts: seen }: JobNow['state']): boolean =>
   (['bearing-out', 'cartridge-out', 'shaft-bearing-off'] as const).some((o) => o in strokes) ||
-  (['shell-drawn', 'rings-driven-out'] as const).some((f) => seen.includes(f));
+  outByHand.some((f) => seen.includes(f));
 
 /** Order of the metal: what must be true before a stroke begins. */
 export function beforeStroke(operation: Operation, job: JobNow, by?: string): Refusal | undefined {
@@ -30,7 +32,7 @@ export function beforeStroke(operation: Operation, job: JobNow, by?: string): Re
   return (
     orderRefusal(operation, tasks, job) ??
     (tasks === walk.in && strokesIn(tasks)[0] === operation
-      ? fittingRefusal(tasks, job)
+      ? fittingRefusal(walk, job)
       : undefined) ??
     factRefusal(operation, walk, job)
   );
@@ -46,16 +48,33 @@ function cautionRefusal({ state }: JobNow, by: string | undefined): Refusal | un
 function orderRefusal(
   operation: Operation,
   tasks: readonly Task[],
-  { state }: JobNow,
+  job: JobNow,
 ): Refusal | undefined {
   const order = strokesIn(tasks);
-  const earlier = order.slice(0, order.indexOf(operation)).find((o) => !state.strokes[o]);
-  return earlier && refuse('operation', 'press.order', { part: operationNames[earlier] });
+  const before = order.slice(0, order.indexOf(operation));
+  const earlier = before.find((o) => !job.state.strokes[o]);
+  if (earlier) return refuse('operation', 'press.order', { part: operationNames[earlier] });
+  const bad = before.find((o) => notRight(job, o));
+  return bad && refuse('operation', 'press.stroke-not-right', { part: operationNames[bad] });
 }
 
-/** The first fitting stroke waits for seats and encoder. */
-const fittingRefusal = (tasks: readonly Task[], job: JobNow): Refusal | undefined =>
-  seatsRefusal(job) ?? (tasks.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined);
+/** The first fitting stroke waits for the way out, the seats, the part and its encoder. */
+function fittingRefusal(walk: Walk, job: JobNow): Refusal | undefined {
+  const out = strokesIn(walk.out).find((o) => !(o in job.state.strokes));
+  if (out) return refuse('operation', 'press.order', { part: operationNames[out] });
+  if (!bearingIsOut(job.state)) return refuse('operation', 'press.old-in');
+  return (
+    seatsRefusal(job) ??
+    partRefusal(job) ??
+    (walk.in.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined)
+  );
+}
+
+/** The new part is the one that was held against the old, and it is here. */
+function partRefusal(job: JobNow): Refusal | undefined {
+  if (!confirmed(job)) return refuse('operation', 'press.unproven');
+  return isHere('bearing', job) ? undefined : refuse('operation', 'press.part-missing');
+}
 
 function factRefusal(operation: Operation, walk: Walk, { state }: JobNow): Refusal | undefined {
   const asked = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
@@ -115,8 +134,6 @@ export function traceRefusal(
 
 /** Why a stroke may not be kept as it was done. */
 export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
-  const early = beforeStroke(b.operation, job);
-  if (early) return early;
   const stack = stackOf(job, b.stack);
   if (!stack) return refuse('stack', 'kit.piece');
   if (!pressById(job, b.pressId)) return refuse('pressId', 'kit.press', { part: b.pressId });
@@ -129,6 +146,10 @@ export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Ref
   if (again) return again;
   const driven = b.pressId === hammer.id;
   if (b.peakKn === undefined && !driven) return refuse('peakKn', 'stroke.no-force');
+  if (b.peakKn !== undefined && b.peakKn > setup.press.capacityKn) {
+    const max = { value: b.peakKn, max: setup.press.capacityKn, unit: 'kN' as const };
+    return refuse('peakKn', 'stroke.over-capacity', { part: setup.press.name, ...max });
+  }
   const unmeasured = setup.requirement.fitting && b.depthMm === undefined;
   return unmeasured ? refuse('depthMm', 'press.depth') : undefined;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shopContext } from '../../../tests/shop.ts';
-import { type Entry, nextEntries, type Walked, walked, Worked } from '../../../tests/technician.ts';
-import { nextAction, spine } from './index.ts';
+import { type Entry, type Walked, walked, Worked, workThrough } from '../../../tests/technician.ts';
+import { spine } from './index.ts';
 
 /** What the centre line says of the signed job, from the match to the axle nut. */
 const walks: readonly (readonly [Walked, string])[] = [
@@ -14,23 +14,6 @@ const walks: readonly (readonly [Walked, string])[] = [
   [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
   [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
 ];
-
-/** All that the technician writes down from the start to the signature, and the next actions on the way. */
-function workThrough({ unit, corner, route }: Walked) {
-  const worked = new Worked(shopContext(unit, corner));
-  const entries: Entry[] = [];
-  const actions: string[] = [];
-  for (;;) {
-    const { text } = nextAction(worked.now);
-    if (actions.at(-1) !== text) actions.push(text);
-    const next = nextEntries(worked.now, route);
-    if (next.length === 0) return { worked, entries, actions };
-    for (const e of next) {
-      expect(worked.put(e), JSON.stringify(e)).toBeUndefined();
-      entries.push(e);
-    }
-  }
-}
 
 /** What may be left out of a record and still be signed, and why. */
 const spared = [

@@ -70,7 +70,8 @@ export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
   ): SeatSpec => ({
     nominalMm: b.outerMm,
     toleranceClass: h.boreClass,
-    lengthMm: b.widthMm,
+    // Only what lies in the bore grips; a cartridge's ring may be longer than its seat.
+    lengthMm: Math.min(b.widthMm, h.seatDepthMm),
     fromMm: Math.max(0, h.seatDepthMm - b.widthMm),
     part,
     material: h.material,
@@ -123,14 +124,52 @@ export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
   }
 }
 
-/** Geometry of a corner's strokes from its record and the part; undefined where a body of this family is not on record, never guessed. */
+/** A part that does not belong to the unit: what differs, on record and of the part, mm. */
+export interface Misfit {
+  what: 'bore' | 'outside';
+  recordMm: number;
+  partMm: number;
+}
+/** Doubt of a size on record until it says better, mm. Our judgement. */
+const recordDoubtMm = 0.1;
+
+/** Sizes in which a part differs from what the unit's record says of its seats; empty where it belongs there. */
+export function misfits(
+  family: string | undefined,
+  c: CornerRecord | undefined,
+  bearing: Bearing,
+): Misfit[] {
+  const bores: Partial<Record<string, number | undefined>> = {
+    P1: c?.hub?.journalMm,
+    A2: c?.shaft?.journalMm,
+    B2: c?.journal?.diameterMm,
+  };
+  const outsides: Partial<Record<string, number | undefined>> = {
+    P1: c?.knuckle?.boreMm,
+    P2: c?.housing?.boreMm,
+    A1: c?.housing?.boreMm,
+    N1: c?.housing?.boreMm,
+    B2: c?.housing?.boreMm,
+  };
+  const found: [Misfit['what'], number | undefined, number][] = [
+    ['bore', bores[family ?? ''], bearing.boreMm],
+    ['outside', outsides[family ?? ''], bearing.outerMm],
+  ];
+  return found.flatMap(([what, recordMm, partMm]) =>
+    recordMm !== undefined && Math.abs(recordMm - partMm) > recordDoubtMm
+      ? [{ what, recordMm, partMm }]
+      : [],
+  );
+}
+
+/** Geometry of a corner's strokes from its record and the part; undefined where a body of this family is not on record, never guessed, and where the part does not belong to it. */
 export function workFrom(
   family: string | undefined,
   c: CornerRecord | undefined,
   bearing: Bearing | undefined,
   encoderSide?: Side,
 ): Work | undefined {
-  if (!c || !bearing) return undefined;
+  if (!c || !bearing || misfits(family, c, bearing).length > 0) return undefined;
   const extras = { bearing, seal: c.seal, stud: c.stud };
   switch (family) {
     case 'P1':

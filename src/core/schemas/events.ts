@@ -24,6 +24,9 @@ const Taken = {
   partC: Maybe(Type.Number({ minimum: -60, maximum: 200 })),
 };
 
+/** The part that an entry was about; written by the server. */
+const PartInHand = Maybe(Id);
+
 export const StackSchema = closed({
   capId: Maybe(Id),
   pusherId: Id,
@@ -50,6 +53,7 @@ export const eventBodies = {
   'item-marked': closed({
     itemId: Id,
     state: oneOf(['in-hand', 'in-store', 'on-order', 'not-ordered'] as const),
+    partNumber: PartInHand,
   }),
   'caution-read': closed({ cautionId: Id }),
   'step-done': closed({
@@ -63,7 +67,10 @@ export const eventBodies = {
     minutes: Type.Number({ exclusiveMinimum: 0, maximum: 10_080 }),
   }),
   'timer-ended': closed({ timerId: Id }),
-  'fact-seen': closed({ factId: oneOf(factIds) }),
+  /** `absent`: it was looked for, and the opposite was seen. */ 'fact-seen': closed({
+    factId: oneOf(factIds),
+    absent: Maybe(Type.Boolean()),
+  }),
   'family-named': closed({
     code: oneOf(familyCodes),
     probability: Type.Number({ minimum: 0, maximum: 1 }),
@@ -113,6 +120,7 @@ export const eventBodies = {
   'encoder-checked': closed({
     side: SideId,
     method: oneOf(['viewing-card', 'paper-clip'] as const),
+    partNumber: PartInHand,
   }),
   'stroke-reading': closed({
     operation: OperationId,

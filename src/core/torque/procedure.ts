@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { type Found, type RuleUnit, type Said, saying } from '../rules/index.ts';
+import { judgement } from '../rules/rule.ts';
 import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 import { verdict, type Verdict, worst } from '../verdict.ts';
 
@@ -63,25 +64,31 @@ export const unitSigns: Record<Stage['kind'], RuleUnit> = {
   lock: '',
 };
 
-/** The window a reading must fall in. */
-export function stageWindow(s: Stage): { low: number; high: number } | undefined {
-  if (s.value === undefined) return undefined;
-  if (s.kind === 'turn-hub') return { low: s.value, high: Infinity };
-  const either = s.tolerance ?? 0;
-  return { low: s.value - either, high: s.value + either };
+/** Where a procedure prints no tolerance: this share of a torque, and this angle, either way. Our judgement. */
+const ourShare = 0.05;
+const ourDeg = 5;
+
+/** The window a reading must fall in; `ours` when the procedure prints no tolerance and ours is taken. */
+export function stageWindow(s: Stage): { low: number; high: number; ours: boolean } | undefined {
+  const { value, tolerance, kind } = s;
+  if (value === undefined) return undefined;
+  if (kind === 'turn-hub') return { low: value, high: Infinity, ours: false };
+  const own = kind === 'torque' ? ourShare * value : ourDeg;
+  const either = tolerance ?? own;
+  return { low: value - either, high: value + either, ours: tolerance === undefined };
 }
 
 /** Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not. */
 export function judgeStage(p: Procedure, s: Stage, actual: number | undefined): Verdict {
   const window = stageWindow(s);
   if (!window) return verdict('torque.locked', { source: p.source });
-  const { low, high } = window;
+  const { low, high, ours } = window;
   const found: Found = {
     value: actual,
     min: low,
     max: high,
     unit: unitSigns[s.kind],
-    source: p.source,
+    source: ours ? `${p.source}; window ${judgement}, none is printed` : p.source,
   };
   if (actual === undefined) return verdict('torque.no-reading', found, 'stop');
   if (actual < low) return verdict('torque.below', found);
@@ -131,8 +138,9 @@ export interface Walk {
 }
 
 /**
- * Walks the readings in the order they were made. A stage counts once its latest reading is good;
- * an over-tightened one sends the walk back to the first stage. Nothing is erased: the readings stay.
+ * Walks the readings in the order they were made. A stage counts once its latest reading is good; what was done at
+ * stages behind it no longer counts when it is read again; an over-tightened one sends the walk back to the first
+ * stage. Nothing is erased: the readings stay.
  */
 export function walkProcedure(p: Procedure, readings: readonly StageReading[]): Walk {
   let verdicts: (Verdict | undefined)[] = p.stages.map(() => undefined);
@@ -140,12 +148,11 @@ export function walkProcedure(p: Procedure, readings: readonly StageReading[]): 
   for (const r of readings) {
     const i = p.stages.findIndex((s) => s.id === r.stageId);
     if (i < 0) continue;
-    if (restart && i === 0) {
-      verdicts = p.stages.map(() => undefined);
-      restart = false;
-    }
-    verdicts[i] = judgeStage(p, p.stages[i]!, r.actual);
-    if (verdicts[i]!.status === 'stop') restart = true;
+    if (i === 0) restart = false;
+    const judged = judgeStage(p, p.stages[i]!, r.actual);
+    verdicts = verdicts.map((v, k) => (k < i ? v : undefined));
+    verdicts[i] = judged;
+    if (judged.status === 'stop') restart = true;
   }
   const open = verdicts.findIndex((v) => v?.status !== 'good');
   const next = open < 0 ? p.stages.length : open;
@@ -156,12 +163,18 @@ export function walkProcedure(p: Procedure, readings: readonly StageReading[]): 
 export function orderFault(p: Procedure, walk: Walk, stageId: string): Said | undefined {
   const i = p.stages.findIndex((s) => s.id === stageId);
   if (i < 0) return saying('torque.no-stage', 'refuses', { part: stageId });
-  if (i <= walk.current) return undefined;
+  if (i === walk.current || i === 0) return undefined;
+  // Pulled a second time, a stage behind the open one would add to what later stages did: only from the start again.
+  if (i < walk.current) return saying('torque.again', 'refuses', { part: p.stages[i]?.text ?? '' });
   if (walk.restart) return saying('torque.order', 'refuses', { with: { restart: 'yes' } });
   const open = p.stages[walk.current]!;
   const stage = { stage: walk.current + 1 };
   return saying('torque.order', 'refuses', { part: open.text, with: stage });
 }
+
+/** Whether a reading at the first stage now begins the procedure anew, on a fastener that was taken up before. */
+export const beginsAgain = (p: Procedure, walk: Walk, stageId: string): boolean =>
+  p.stages[0]?.id === stageId && (walk.restart || walk.current > 0);
 
 export const procedureDone = (p: Procedure, readings: readonly StageReading[]): boolean => {
   const walk = walkProcedure(p, readings);

@@ -46,14 +46,26 @@ const p: Procedure = {
 describe('a stage', () => {
   it.each([
     ['torque', base, 'torque', 'N·m', { low: 114, high: 126 }],
-    ['a bare torque', stage('x', 'torque', { value: 90 }), 'torque', 'N·m', { low: 90, high: 90 }],
+    [
+      'a bare torque',
+      stage('x', 'torque', { value: 90 }),
+      'torque',
+      'N·m',
+      { low: 85.5, high: 94.5, ours: true },
+    ],
     ['turns of the hub, which may be more', turns, 'turns', 'turns', { low: 5, high: Infinity }],
     ['an angle', angle, 'angle', '°', { low: 55, high: 65 }],
-    ['backing off', stage('x', 'back-off', { value: 180 }), 'angle', '°', { low: 180, high: 180 }],
+    [
+      'backing off',
+      stage('x', 'back-off', { value: 180 }),
+      'angle',
+      '°',
+      { low: 175, high: 185, ours: true },
+    ],
     ['a lock, which is seen', lock, undefined, '', undefined],
   ] as const)('of %s has its unit and its window', (_what, s, unit, sign, window) => {
     expect([stageUnit(s), unitSigns[s.kind]]).toEqual([unit, sign]);
-    expect(stageWindow(s)).toEqual(window);
+    expect(stageWindow(s)).toEqual(window && { ours: false, ...window });
   });
 
   it.each([
@@ -103,7 +115,13 @@ describe('the walk of a procedure', () => {
     });
     expect(orderFault(p, over, 'turns')).toMatchObject({ with: { restart: 'yes' } });
     expect(orderFault(p, over, 'base')).toBeUndefined();
+    expect(orderFault(p, walkProcedure(p, sound), 'angle')).toMatchObject({ rule: 'torque.again' });
     expect(orderFault(p, over, 'other')).toMatchObject({ rule: 'torque.no-stage' });
+  });
+  it('counts nothing behind a stage that is read again: a nut slackened after the last stage is not done', () => {
+    const slackened = [...sound, { stageId: 'base', actual: 120 }];
+    expect(procedureDone(p, slackened)).toBe(false);
+    expect(walkProcedure(p, slackened).current).toBe(1);
   });
   it('is named by its last two figures', () => {
     const back = stage('back', 'back-off', { value: 180 });

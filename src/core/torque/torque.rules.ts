@@ -67,6 +67,26 @@ export const torqueRules = ruleTable({
         ? 'Out of order: the last reading was over, so the procedure begins again at stage 1.'
         : `Out of order: stage ${f.is('stage')} (${f.part}) is not in its window yet.`,
   },
+  'torque.again': {
+    title: 'Not pulled a second time',
+    says: ['refuses'],
+    source: practice,
+    sentence: (f) =>
+      `“${f.part}” was done: pulled again it adds to what came after. Begin again at stage 1.`,
+  },
+  'torque.new-nut': {
+    title: 'Begun again only with a new fastener',
+    says: ['refuses'],
+    source: maker,
+    sentence: (f) =>
+      `${f.part} is used once, or was stretched: take a new one in hand before stage 1 is pulled again.`,
+  },
+  'torque.sign': {
+    title: 'A reading that can be',
+    says: ['refuses'],
+    source: practice,
+    sentence: () => 'A torque, an angle or turns are typed without a sign, from 0 up.',
+  },
   'wrench.none': {
     title: 'A tool that shows torque',
     says: ['stop'],

@@ -1,0 +1,123 @@
+import { strokesIn } from '../families/index.ts';
+import { strokesBefore, undoneBy, undoneWith } from '../families/order.ts';
+import { type Operation, operationNames } from '../press/index.ts';
+import type { EventBody, EventType } from '../schemas/events.ts';
+import { procedureDone } from '../torque/index.ts';
+import { outByHand } from './falls.ts';
+import { familyCodeOf, walkOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { type Need, needsOf } from './order.ts';
+import { isRebuilt, owedAt } from './owed.ts';
+import { fittedStrokes, notRight } from './press-on-job.ts';
+import { type Refusal, refuse } from './refusal.ts';
+import { seatName } from './seats-on-job.ts';
+import { type Station, stationNames, stations } from './stations.ts';
+import { beforeStroke } from './stroke-interlocks.ts';
+
+/** The body of an entry as far as a need looks at it; each need belongs to entries that have its fields. */
+type Body = Partial<
+  EventBody<'seat-read'> &
+    EventBody<'stroke-reading'> &
+    EventBody<'step-done'> &
+    EventBody<'fact-seen'> &
+    EventBody<'diagnosis-accepted'> &
+    EventBody<'family-named'> &
+    EventBody<'station-done'> &
+    EventBody<'overridden'>
+>;
+
+const workBegun = ({ state }: JobNow): boolean =>
+  Object.keys(state.strokes).length + state.facts.length + Object.keys(state.seats).length > 0;
+
+const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undefined> = {
+  'same-corner': (b, job) =>
+    workBegun(job) && b.suspectId !== `bearing-${job.ctx.corner}`
+      ? refuse('suspectId', 'job.corner-kept', { part: job.ctx.corner })
+      : undefined,
+  'nothing-pressed': (b, job) =>
+    Object.keys(job.state.strokes).length > 0 && b.code !== familyCodeOf(job)
+      ? refuse('code', 'job.family-kept')
+      : undefined,
+  'nothing-fitted': (_b, job) =>
+    fittedStrokes(job).length > 0 ? refuse('type', 'match.fitted') : undefined,
+  'seat-bare': (b, job) => {
+    const part = b.seat ? seatName(job, b.seat).toLowerCase() : '';
+    if (fittedStrokes(job).length > 0) return refuse('seat', 'seat.covered', { part });
+    const out = walkOf(job)?.out ?? [];
+    const open = strokesIn(out).find((o) => !(o in job.state.strokes));
+    if (open) return refuse('seat', 'press.order', { part: operationNames[open] });
+    const byHand = out
+      .flatMap((t) => (t.kind === 'facts' ? t.facts : []))
+      .find((f) => (outByHand as readonly string[]).includes(f) && !job.state.facts.includes(f));
+    return byHand ? refuse('seat', 'seat.old-in', { part }) : undefined;
+  },
+  'strokes-before-fact': ({ factId, absent }, job) => {
+    const walk = walkOf(job);
+    if (!walk || !factId) return undefined;
+    const before = strokesBefore(walk, factId);
+    const open = before.find((o) => !(o in job.state.strokes));
+    if (open) return refuse('factId', 'press.order', { part: operationNames[open] });
+    // What is wrong may be said of a stroke that is wrong; that all is well may not.
+    const bad = absent ? undefined : before.find((o) => notRight(job, o));
+    return bad && refuse('factId', 'press.stroke-not-right', { part: operationNames[bad] });
+  },
+  'stroke-in-order': (b, job, by) => {
+    const { operation } = b;
+    if (!operation) return undefined;
+    return takenApartInOrder(operation, job) ?? beforeStroke(operation, job, by);
+  },
+  'fitted-before-rebuild': (b, job) =>
+    b.phase === 'rebuild' ? fittedRefusal('phase', job) : undefined,
+  rebuilt: (_b, job) =>
+    fittedRefusal('stageId', job) ??
+    (isRebuilt(job) ? undefined : refuse('stageId', 'torque.not-rebuilt')),
+  'nut-done': (_b, { ctx, state }) =>
+    ctx.procedure && procedureDone(ctx.procedure, state.stages)
+      ? undefined
+      : refuse('checkId', 'prove.nut-first'),
+  'seat-measured': (b, { state }) => {
+    const seat = (['bore', 'journal'] as const).find((s) => b.rule === `seat.${s}`);
+    return seat && !state.seats[seat] ? refuse('rule', 'seat.not-read') : undefined;
+  },
+  'earlier-stations': (b, { state }) => {
+    const before = stations.slice(0, stations.indexOf((b.station ?? 'prove') as Station));
+    const earlier = before.find((s) => !state.done.includes(s));
+    return earlier && refuse('station', 'job.order', { part: stationNames[earlier] });
+  },
+};
+
+/** Nothing goes back on to what is not pressed home. */
+function fittedRefusal(field: string, job: JobNow): Refusal | undefined {
+  const [owed] = owedAt('press-in', job);
+  return owed && { ...owed, field };
+}
+
+/** Taken apart in the order in which it was fitted, last first; and nothing is pressed under what stands on it. */
+function takenApartInOrder(operation: Operation, job: JobNow): Refusal | undefined {
+  const fitted = fittedStrokes(job);
+  const order = strokesIn(walkOf(job)?.in ?? []);
+  const at = order.indexOf(operation);
+  if (at >= 0) {
+    const onTop = fitted.find((o) => order.indexOf(o) > at);
+    return onTop && refuse('operation', 'press.covered', { part: operationNames[onTop] });
+  }
+  const undone = undoneBy(operation);
+  const last = fitted.at(-1);
+  if (undone.length === 0 || !last || undone.includes(last)) return undefined;
+  const first = undoneWith(last);
+  return first && refuse('operation', 'press.order', { part: operationNames[first] });
+}
+
+/** The first thing that must stand before this entry and does not. */
+export function unmet(
+  type: EventType,
+  body: object,
+  job: JobNow,
+  by?: string,
+): Refusal | undefined {
+  for (const need of needsOf(type)) {
+    const refused = needs[need](body as Body, job, by);
+    if (refused) return refused;
+  }
+  return undefined;
+}
