@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm';
 import type { JobSummary } from '../core/job/index.ts';
 import type { JobRow } from './jobs.ts';
 import type { Db } from './open.ts';
-import { jobs, jobSummaries } from './schema.ts';
+import { jobs, jobSummaries, records } from './schema.ts';
 
 export interface SummaryRow extends JobRow {
   /** 1 when its job was written since. */
@@ -19,6 +19,31 @@ export const summariesOnFloor = (db: Db): Promise<SummaryRow[]> =>
       s.stale, s.records_version AS recordsVersion, s.data
     FROM ${jobSummaries} s JOIN ${jobs} j ON j.id = s.job_id
     WHERE s.on_floor = 1 ORDER BY j.created_ms`);
+
+/** What an ended job is looked for by: words that all have to stand in it, and days it ended on. */
+export interface ArchiveQuery {
+  words: readonly string[];
+  fromMs?: number | undefined;
+  toMs?: number | undefined;
+  most: number;
+}
+
+/** Signed and closed jobs that hold every word, in number, unit, part or what was said of them; latest end first. */
+export const endedJobs = (db: Db, q: ArchiveQuery): Promise<SummaryRow[]> => {
+  const ended = sql`COALESCE(json_extract(s.data, '$.endedMs'), 0)`;
+  const holds = q.words.map(
+    (w) =>
+      sql`AND (j.number || ' ' || s.data || ' ' || COALESCE(u.data, '')) LIKE ${`%${w.replaceAll(/[\\%_]/gu, String.raw`\$&`)}%`} ESCAPE '\\'`,
+  );
+  return db.all<SummaryRow>(sql`
+    SELECT j.id, j.number, j.unit_id AS unitId, j.corner, j.created_ms AS createdMs, j.by_id AS byId,
+      s.stale, s.records_version AS recordsVersion, s.data
+    FROM ${jobSummaries} s JOIN ${jobs} j ON j.id = s.job_id
+      LEFT JOIN ${records} u ON u.kind = 'units' AND u.id = j.unit_id
+    WHERE ${ended} > 0 AND ${ended} >= ${q.fromMs ?? 0} AND ${ended} < ${q.toMs ?? Number.MAX_SAFE_INTEGER}
+      ${sql.join(holds, sql` `)}
+    ORDER BY ${ended} DESC LIMIT ${q.most}`);
+};
 
 /** Keeps a summary worked out at this version of the shop's records. */
 export const putSummary = (

@@ -1,3 +1,4 @@
+import { type Static, Type } from '@sinclair/typebox';
 import {
   type FloorRow,
   type FloorView,
@@ -5,9 +6,10 @@ import {
   sinceSigned,
   summaryOf,
 } from '../core/job/index.ts';
+import { closed, DateOnly } from '../core/schemas/common.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { getMeta, listRecords } from '../db/records.ts';
-import { putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
+import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
 import { recordIn, shopZone } from './job-record.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
@@ -40,6 +42,35 @@ export async function floorRows(): Promise<FloorRow[]> {
   // One parse of all is a good deal faster than one a row.
   const kept = JSON.parse(`[${rows.map((r) => r.data).join()}]`) as JobSummary[];
   return rows.map((r, i) => floorRow(r, kept[i]!, unitById.get(r.unitId), names));
+}
+
+export const ArchiveSchema = closed({
+  words: Type.String({ maxLength: 80 }),
+  /** Days, local to the shop. */
+  from: Type.Optional(DateOnly),
+  to: Type.Optional(DateOnly),
+});
+
+/** Most rows of one look into the archive. */
+const mostEnded = 60;
+const dayMs = 86_400_000;
+
+/** Signed and closed jobs by words and days, latest first. */
+export async function archive(q: Static<typeof ArchiveSchema>): Promise<FloorRow[]> {
+  const { db } = await store();
+  // Jobs that ended since the last look at the floor are summed up first.
+  await floorSummaries();
+  const rows = await endedJobs(db, {
+    words: q.words.split(/\s+/u).filter(Boolean),
+    fromMs: q.from === undefined ? undefined : Date.parse(q.from),
+    toMs: q.to === undefined ? undefined : Date.parse(q.to) + dayMs,
+    most: mostEnded,
+  });
+  const unitById = new Map((await listRecords(db, 'units')).map((u) => [u.id, u]));
+  const names = new Map((await people()).map((p) => [p.id, p.name]));
+  return rows.map((r) =>
+    floorRow(r, JSON.parse(r.data) as JobSummary, unitById.get(r.unitId), names),
+  );
 }
 
 /** The floor with what a new job is started from. */

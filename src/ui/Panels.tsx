@@ -6,12 +6,31 @@ import { VerdictShape, verdictWords } from './Marks.tsx';
 import { RuleLink } from './RuleLink.tsx';
 
 /** The call of a screen: word first, then what is true. */
-export function Call({ status, children }: { status: Status; children: ReactNode }) {
+/** A verdict, or what is still to be done before there can be one. */
+export type CallStatus = Status | 'to-do';
+
+export function Call({ status, children }: { status: CallStatus; children: ReactNode }) {
+  if (status === 'to-do') return <ToDo>{children}</ToDo>;
   return (
     <section className={`call is-${status}`} aria-live="polite">
       <VerdictShape status={status} size={52} />
       <div>
         <b className={`word ${status}`}>{verdictWords[status]}</b>
+        <div className="say">{children}</div>
+      </div>
+    </section>
+  );
+}
+
+/** What is merely still to do: in ink, no verdict. It stands where the call will stand. */
+function ToDo({ children }: { children: ReactNode }) {
+  return (
+    <section className="call to-do" aria-live="polite">
+      <svg width="52" height="52" viewBox="0 0 52 52" aria-hidden="true">
+        <path className="to-do-mark" d="M8 26H40M28 14L40 26L28 38" />
+      </svg>
+      <div>
+        <b className="word">To do</b>
         <div className="say">{children}</div>
       </div>
     </section>

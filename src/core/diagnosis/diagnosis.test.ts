@@ -12,6 +12,7 @@ import {
   type Place,
   placesOf,
   posterior,
+  relation,
   resultFault,
   sounds,
   suspectsFor,
@@ -269,4 +270,46 @@ describe('judgement', () => {
     });
     expect(resultFault({ testId: 'nose', place: 'car' })).toMatchObject({ field: 'testId' });
   });
+});
+
+describe('worse is never better', () => {
+  const numeric = tests.filter((t) => t.numeric);
+  const layouts = ['front', 'rear', 'all', 'solid-rear'] as const;
+  // A bearing's share before and after the same reading grew, with whatever was found besides.
+  it.each(numeric.map((t) => [t.short, t] as const))(
+    '%s: more of it never clears the bearing it speaks of',
+    (_short, t) => {
+      const spring = testById('spring')!;
+      fc.assert(
+        fc.property(
+          fc.constantFrom(...layouts.filter((l) => !t.layouts || t.layouts.includes(l))),
+          fc.constantFrom(...placesOf(t)),
+          fc.double({ min: 0, max: 1, noNaN: true }),
+          fc.double({ min: 0, max: 1, noNaN: true }),
+          fc.array(fc.constantFrom(...spring.results!.map((r) => r.id)), { maxLength: 2 }),
+          (layout, place, a, b, felt) => {
+            const { from, to } = t.numeric!;
+            const zero = Math.max(0, from);
+            const [less, more] = [a, b].sort((x, y) => x - y).map((x) => zero + x * (to - zero));
+            const others = felt.map((result, i) => ({
+              testId: 'spring',
+              place: (['LF', 'RR'] as const)[i]!,
+              result,
+            }));
+            const share = (value: number) => {
+              const { suspects } = judge(layout, undefined, [
+                ...others,
+                { testId: t.id, place, value },
+              ]);
+              return suspects
+                .filter((s) => s.kind === 'bearing' && /left|here/u.test(relation(s, place)))
+                .reduce((sum, s) => sum + s.probability, 0);
+            };
+            expect(share(more!)).toBeGreaterThanOrEqual(share(less!) - 1e-6);
+          },
+        ),
+        { numRuns: 60 },
+      );
+    },
+  );
 });

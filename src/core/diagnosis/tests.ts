@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { corners } from '../corner.ts';
 import { closed, Id, Maybe, oneOf } from '../schemas/common.ts';
+import { curveAt, curvesOf } from './curves.ts';
 import { type Layout, type Place, places, relation, type Suspect } from './suspects.ts';
 import { tests } from './tests.data.ts';
 
@@ -94,29 +95,6 @@ export function rowKey(table: Readonly<Record<string, unknown>>, s: Suspect, pla
 const row = <T>(table: Readonly<Record<string, T>>, s: Suspect, place: Place): T =>
   table[rowKey(table, s, place)]!;
 
-const bellAt = (x: number, [mean, spread]: readonly [number, number]) =>
-  Math.exp(-0.5 * ((x - mean) / spread) ** 2);
-
-/** Normalising sums of a bell over its scale, kept since they never change. */
-const sums = new WeakMap<object, Map<string, number>>();
-
-/** A bell on the scale of its test; a broad floor keeps one wild reading from ruling a suspect out for ever. Sums to one over the grid. */
-function bell(
-  x: number,
-  m: readonly [number, number],
-  n: NonNullable<TestKind['numeric']>,
-): number {
-  let known = sums.get(n);
-  if (!known) sums.set(n, (known = new Map()));
-  const key = m.join();
-  let sum = known.get(key);
-  if (sum === undefined)
-    known.set(key, (sum = grid(n).reduce((a, v) => a + bellAt(v, m), 0) * n.step));
-  return (
-    (0.97 * bellAt(Math.min(n.to, Math.max(n.from, x)), m)) / sum + 0.03 / (n.step * grid(n).length)
-  );
-}
-
 const grid = (n: NonNullable<TestKind['numeric']>): number[] =>
   Array.from({ length: Math.round((n.to - n.from) / n.step) + 1 }, (_, i) => n.from + i * n.step);
 
@@ -127,14 +105,14 @@ export function likelihood(
   r: { result?: string; value?: number },
   s: Suspect,
 ): number {
-  if (t.numeric) return bell(r.value ?? 0, row(t.bells, s, place), t.numeric);
+  if (t.numeric) return curveAt(curvesOf(t), rowKey(t.bells, s, place), r.value ?? 0);
   const i = t.results.findIndex((x) => x.id === r.result);
   return row(t.rows, s, place)[i] ?? 1;
 }
 
 /** Likelihood of a result where nothing that this test sees is wrong. */
 export function background(t: TestKind, r: { result?: string; value?: number }): number {
-  if (t.numeric) return bell(r.value ?? 0, t.bells['rest']!, t.numeric);
+  if (t.numeric) return curveAt(curvesOf(t), 'rest', r.value ?? 0);
   return t.rows['rest']![t.results.findIndex((x) => x.id === r.result)] ?? 1;
 }
 

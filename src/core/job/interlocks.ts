@@ -3,6 +3,7 @@ import { answersFault, familiesBy, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
+import { canBe } from '../prove/index.ts';
 import { type RuleId, sentence } from '../rules/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../schemas/events.ts';
 import {
@@ -127,7 +128,11 @@ const guards: Guards = {
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);
     if (!check) return refuse('checkId', 'prove.check', { part: b.checkId });
-    if (!check.numeric || b.value !== undefined) return undefined;
+    if (b.value !== undefined)
+      return canBe(check, b.value)
+        ? undefined
+        : refuse('value', 'prove.sign', { part: check.text });
+    if (!check.numeric) return undefined;
     return refuse('value', 'prove.reading', {
       part: check.text,
       with: { unit: check.numeric.unit },

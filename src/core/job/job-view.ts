@@ -26,6 +26,8 @@ export interface FloorRow {
   who: string;
   recheck?: { drivenKm: number; dueKm: number };
   closed?: string;
+  part?: string;
+  endedMs?: number;
 }
 
 /** What the floor shows; the server's answer to GET /api/floor. */

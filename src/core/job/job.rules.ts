@@ -143,6 +143,10 @@ export const interlockRules = ruleTable({
     'The nut after the rebuild',
     () => 'The rebuild has steps to go before the axle nut.',
   ),
+  'prove.sign': refuses(
+    'A reading that can be',
+    (f) => `${f.part} is measured from 0 up: type it without a sign.`,
+  ),
   'prove.nut-first': refuses(
     'Proved after the nut',
     () => 'The procedure of the axle nut is not finished: nothing is proved before it is.',

@@ -6,7 +6,7 @@ import { type Check, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
-import type { JobNow } from './job-now.ts';
+import { cornerRecord, type JobNow } from './job-now.ts';
 import {
   chosenPart,
   confirmed,
@@ -69,7 +69,7 @@ export const namesBearing = (suspectId: string): boolean => suspectId.startsWith
 
 /** Final checks of the job's family on its route. */
 export const checksFor = (job: JobNow): Check[] =>
-  checksOf(familyCodeOf(job), job.choices.plan?.value.route);
+  checksOf(familyCodeOf(job), job.choices.plan?.value.route, cornerRecord(job)?.limits);
 
 function checkOwed(check: Check, { state }: JobNow): Owed[] {
   if (!check.release) return [];

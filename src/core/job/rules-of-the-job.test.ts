@@ -290,6 +290,13 @@ describe('what may not be recorded', () => {
       'value',
     ),
     refused(
+      'a runout below nothing',
+      'check-recorded',
+      { checkId: 'runout', value: -0.02, typed: '-0.02' },
+      'prove.sign',
+      'value',
+    ),
+    refused(
       'anything on a closed job',
       'caution-read',
       { cautionId: 'press' },

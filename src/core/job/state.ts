@@ -62,6 +62,8 @@ export interface JobState {
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
   readings: Partial<Record<Operation, StrokeReading[]>>;
+  /** When the last of them was taken: later than the kept stroke, they are of one that is made again. */
+  readAtMs: Partial<Record<Operation, number>>;
   /** The last trace of a stroke by a gauge; earlier ones stay on record. */
   traces: Partial<Record<Operation, Kept<EventBody<'stroke-traced'>>>>;
   strokes: Partial<Record<Operation, Kept<EventBody<'stroke-recorded'>>>>;
@@ -73,6 +75,7 @@ export interface JobState {
   signed?: Kept<EventBody<'signed'>>;
   recheckedKm?: number;
   closed?: string;
+  closedMs?: number;
 }
 
 export const emptyState = (): JobState => ({
@@ -92,6 +95,7 @@ export const emptyState = (): JobState => ({
   seatDecisions: {},
   damage: {},
   readings: {},
+  readAtMs: {},
   traces: {},
   strokes: {},
   stages: [],
@@ -117,6 +121,10 @@ function withReading(list: readonly Reading[], r: Reading, most: number): Readin
     return list.length >= most ? [r] : [...list, r];
   return [...list.filter((x) => x.plane !== r.plane || x.angleDeg !== r.angleDeg), r];
 }
+
+/** The stroke was kept after its last reading: the next one belongs to another try. */
+const begunAgain = (s: JobState, o: Operation): boolean =>
+  (s.strokes[o]?.atMs ?? -Infinity) >= (s.readAtMs[o] ?? Infinity);
 
 const once = (list: string[], x: string) => {
   if (!list.includes(x)) list.push(x);
@@ -207,13 +215,15 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'stroke-reading':
       s.readings[e.body.operation] = [
-        ...(s.readings[e.body.operation] ?? []),
+        ...(begunAgain(s, e.body.operation) ? [] : (s.readings[e.body.operation] ?? [])),
         { travelMm: e.body.travelMm, forceKn: e.body.forceKn },
       ];
+      s.readAtMs[e.body.operation] = e.atMs;
       break;
     case 'stroke-traced':
       s.traces[e.body.operation] = { ...e.body, ...kept };
       s.readings[e.body.operation] = thinned(samplesOf(e.body));
+      s.readAtMs[e.body.operation] = e.atMs;
       break;
     case 'stroke-recorded':
       s.strokes[e.body.operation] = { ...e.body, ...kept };
@@ -242,6 +252,7 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'job-closed':
       s.closed = e.body.reason;
+      s.closedMs = e.atMs;
       break;
   }
 }

@@ -141,6 +141,10 @@ export interface JobSummary {
   station: Station | undefined;
   timers: Timer[];
   lastById: string;
+  /** Number of the part on the job. */
+  part?: string;
+  /** When it was signed or closed. */
+  endedMs?: number;
   /** Distance at which it was signed, while its recheck is owed. */
   signedKm?: number;
   closed?: string;
@@ -149,6 +153,8 @@ export interface JobSummary {
 export function summaryOf(job: JobNow, lastById: string): JobSummary {
   const { ctx, state } = job;
   const station = currentStation(state.done);
+  const part = chosenPart(job);
+  const endedMs = state.signed?.atMs ?? state.closedMs;
   const signedKm = recheck(job) && state.signed?.odometerKm;
   return {
     onFloor: !state.closed && (station !== undefined || signedKm !== undefined),
@@ -160,6 +166,8 @@ export function summaryOf(job: JobNow, lastById: string): JobSummary {
     station,
     timers: state.timers,
     lastById,
+    ...(part ? { part: part.number } : {}),
+    ...(endedMs === undefined ? {} : { endedMs }),
     ...(signedKm === undefined ? {} : { signedKm }),
     ...(state.closed ? { closed: state.closed } : {}),
   };

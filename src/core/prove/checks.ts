@@ -64,13 +64,39 @@ const checks: readonly (Check & {
   },
 ];
 
-/** Final checks of a family on its route; those of a pressed-in bearing while it is not named. */
-export const checksOf = (code: FamilyCode | undefined, route?: string): Check[] =>
-  checks.filter(
-    (c) =>
-      (c.of === undefined || c.of.includes(code ?? 'P1')) &&
-      (c.route === undefined || c.route === (route ?? c.route)),
-  );
+/** Limits of the unit's own record, by check; they come before ours. */
+export interface OwnLimits {
+  endPlayMm?: number | undefined;
+  runoutMm?: number | undefined;
+  source: string;
+}
+const ownLimit: Partial<Record<string, 'endPlayMm' | 'runoutMm'>> = {
+  'end-play': 'endPlayMm',
+  'shaft-play': 'endPlayMm',
+  runout: 'runoutMm',
+};
+
+/** Final checks of a family on its route, each with the unit's own limit where it has one; those of a pressed-in bearing while it is not named. */
+export const checksOf = (
+  code: FamilyCode | undefined,
+  route?: string,
+  limits?: OwnLimits,
+): Check[] =>
+  checks
+    .filter(
+      (c) =>
+        (c.of === undefined || c.of.includes(code ?? 'P1')) &&
+        (c.route === undefined || c.route === (route ?? c.route)),
+    )
+    .map((c) => {
+      const key = ownLimit[c.id];
+      const max = key && limits?.[key];
+      if (!c.numeric || max === undefined || !limits) return c;
+      return { ...c, numeric: { ...c.numeric, max, limitSource: limits.source } };
+    });
+
+/** Whether a reading can be at all: a play and a runout are measured from 0 up; a difference has either sign. */
+export const canBe = (c: Check, value: number): boolean => c.numeric?.unit === '°C' || value >= 0;
 
 export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): Verdict {
   const part = c.text;
@@ -83,7 +109,8 @@ export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): 
   const { value } = answer;
   const found: Found = { part, value, max, unit, source: limitSource, with: { unit } };
   if (value === undefined) return verdict('prove.no-value', found);
-  return verdict('prove.within', found, value <= max ? 'good' : 'stop');
+  // A difference is as far off one way as the other.
+  return verdict('prove.within', found, Math.abs(value) <= max ? 'good' : 'stop');
 }
 
 /** Recheck of nut and wheel nuts after this distance, km (common practice, 100 miles, no published source). */

@@ -5,7 +5,7 @@ import { closed, Id } from '../../core/schemas/common.ts';
 import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
-import { floorView } from '../floor.ts';
+import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
 import { consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
@@ -22,6 +22,13 @@ export const shopRoutes: readonly Route[] = [
   })),
   route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () =>
     floorView(),
+  ),
+  route(
+    'POST',
+    '/api/archive/search',
+    'Signed and closed jobs by words of number, unit, part or finding, and by days',
+    { body: ArchiveSchema },
+    ({ body }) => archive(body),
   ),
   route('GET', '/api/people', 'Technicians', {}, () => people()),
   route(

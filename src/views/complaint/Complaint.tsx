@@ -168,7 +168,7 @@ function Likely({ said }: { said: Said }) {
   const [first, second] = top;
   return (
     <>
-      <Call status="check">
+      <Call status={heard.length === 0 ? 'to-do' : 'check'}>
         {heard.length === 0 ? (
           'Nothing said yet. Tap what the driver tells you.'
         ) : (

@@ -12,6 +12,7 @@ import { wholePercents } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Caution, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
+import { CloseJobDialog } from '../shell/CloseJobDialog.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { PlanView } from './PlanView.tsx';
@@ -75,6 +76,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const [picked, setPicked] = useState<{ testId: string; place: Place }>();
   const [about, setAbout] = useState<string>();
   const [asking, setAsking] = useState(false);
+  const [closing, setClosing] = useState(false);
   const next: NextTest | undefined = picked
     ? (j.next.find((n) => n.test.id === picked.testId && n.place === picked.place) ?? again(picked))
     : j.next[0];
@@ -194,6 +196,12 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
             </a>
           </section>
           <div className="grow" />
+          {closing && (
+            <CloseJobDialog
+              why={`Not a bearing: ${state.diagnosis?.suspectId ?? ''}`}
+              onClose={() => setClosing(false)}
+            />
+          )}
           {asking && (
             <ReasonDialog
               title={`Call it at ${shown[0]} %?`}
@@ -207,13 +215,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       actions={
         <>
           {state.diagnosis && !namesBearing(state.diagnosis.suspectId) && !state.closed && (
-            <button
-              type="button"
-              className="btn quiet"
-              onClick={() =>
-                send('job-closed', { reason: `Not a bearing: ${state.diagnosis!.suspectId}` })
-              }
-            >
+            <button type="button" className="btn quiet" onClick={() => setClosing(true)}>
               Close the job
             </button>
           )}

@@ -7,9 +7,8 @@ import {
   type Finding,
   type Settings,
 } from '../../core/noise/index.ts';
-import { type Status } from '../../core/verdict.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { Call, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, MainAction } from '../../ui/Panels.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -35,9 +34,9 @@ function heardOf(
   fault: string | undefined,
   a: Analysis | undefined,
   listening: boolean,
-): { status: Status; text: string } {
+): { status: CallStatus; text: string } {
   if (fault) return { status: 'stop', text: fault };
-  if (!a) return { status: 'check', text: listening ? 'Listening…' : 'No recording yet.' };
+  if (!a) return { status: 'to-do', text: listening ? 'Listening…' : 'No recording yet.' };
   const sure = Math.min(99, Math.round(a.confidence * 100));
   return {
     status: a.finding === 'nothing' ? 'check' : 'good',

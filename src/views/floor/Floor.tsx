@@ -55,6 +55,9 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           <a className="btn quiet" href="/rules">
             Rules
           </a>
+          <a className="btn quiet" href="/archive">
+            Archive
+          </a>
           <a className="btn quiet" href="/parts">
             Parts
           </a>

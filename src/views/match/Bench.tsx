@@ -48,7 +48,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
       }
       side={
         <>
-          <Call status={missing.length === 0 ? 'good' : 'check'}>
+          <Call status={missing.length === 0 ? 'good' : 'to-do'}>
             {missing.length === 0
               ? 'Everything the job uses up is here.'
               : `Work can start. It stops at “${missing[0]!.blocksText}” unless it comes.`}

@@ -125,6 +125,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
     );
   }
   const sure = (ranked[0]?.probability ?? 0) >= sureEnough;
+  const settled = sure ? 'good' : 'check';
   return (
     <StationBody
       kicker={
@@ -167,7 +168,7 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
       }
       side={
         <>
-          <Call status={!question && sure ? 'good' : 'check'}>
+          <Call status={question ? 'to-do' : settled}>
             {firstThat(
               [
                 question && given.length === 0,

@@ -56,6 +56,8 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
   const { picture, side, left, list } = useMeasure({ off: false });
   const standing = list.filter((c) => c.status !== 'stop');
   const any = Object.keys(view.state.oldReadings).length > 0;
+  const settled = standing.length === 1 ? 'good' : 'check';
+  const agreement = any ? settled : 'to-do';
   return (
     <StationBody
       kicker="Match, 2 of 4: what can be reached now; the rest on the bench"
@@ -64,7 +66,7 @@ function MeasureTab({ bar, onNext }: { bar: React.ReactNode; onNext: () => void 
       picture={picture}
       side={
         <>
-          <Call status={any && standing.length === 1 ? 'good' : 'check'}>
+          <Call status={agreement}>
             {firstThat(
               [!any, `${left} readings would settle it. They can wait for the bench.`],
               [standing.length === 0, 'No part of the catalogue agrees with this.'],

@@ -71,7 +71,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
     await choose('match', { partNumber: number });
     setFound(undefined);
   };
-  const status = part && own ? own.status : 'check';
+  const status = part && own ? own.status : 'to-do';
   const onRecord = part?.number === named ? 'The unit’s record names this part. ' : '';
   const told = firstThat(
     [!part || !own, 'No part chosen.'],

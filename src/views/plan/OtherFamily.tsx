@@ -1,13 +1,16 @@
+import { useState } from 'react';
 import { type Family, itemsOf } from '../../core/families/index.ts';
 import { chosenPart } from '../../core/job/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
+import { CloseJobDialog } from '../shell/CloseJobDialog.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 
 /** A family that is named, matched and laid out here, but not yet walked step by step: said plainly, with its routes and strokes. */
 export function OtherFamily({ family }: { family: Family }) {
-  const { view, send } = useJob();
+  const { view } = useJob();
+  const [closing, setClosing] = useState(false);
   const part = chosenPart(view);
   return (
     <StationBody
@@ -55,12 +58,15 @@ export function OtherFamily({ family }: { family: Family }) {
         </>
       }
       actions={
-        <MainAction
-          label="Close this job"
-          onAct={() =>
-            send('job-closed', { reason: `${family.name}: worked outside True Spindle` })
-          }
-        />
+        <>
+          <MainAction label="Close this job" onAct={() => setClosing(true)} />
+          {closing && (
+            <CloseJobDialog
+              why={`${family.name}: worked outside True Spindle`}
+              onClose={() => setClosing(false)}
+            />
+          )}
+        </>
       }
     />
   );

@@ -166,7 +166,7 @@ export function StepsBody({
       }
       side={
         <>
-          <Call status={first ? 'check' : 'good'}>
+          <Call status={first ? 'to-do' : 'good'}>
             {first
               ? `${left.length} of ${steps.length} steps to go, about ${left.reduce((a, s) => a + s.minutes, 0)} min of hands.`
               : allDone[phase]}

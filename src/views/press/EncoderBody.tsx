@@ -3,9 +3,8 @@ import type { Bearing } from '../../core/corner-record.ts';
 import type { Side } from '../../core/corner.ts';
 import { encoderState, sensorSide, workOf } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { type Status } from '../../core/verdict.ts';
 import { firstThat } from '../../ui/firstThat.ts';
-import { Call, Caution, Choices, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, Caution, Choices, MainAction } from '../../ui/Panels.tsx';
 import { BearingHalf } from '../../ui/section/BearingHalf.tsx';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -16,10 +15,10 @@ function toldOf(
   faces: Side | undefined,
   sensor: Side | undefined,
   right: boolean,
-): { status: Status; text: string } {
+): { status: CallStatus; text: string } {
   if (!faces)
     return {
-      status: 'check',
+      status: 'to-do',
       text: 'Hold the viewing card to both faces before the bearing goes near the press.',
     };
   if (right) return { status: 'good', text: `Encoder faces ${sensor}, to the sensor.` };

@@ -27,6 +27,7 @@ export function FactBody({
 }) {
   const { view, send } = useJob();
   const seen = (id: FactId) => view.state.facts.includes(id);
+  const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
   return (
     <StationBody
@@ -41,20 +42,40 @@ export function FactBody({
               <div>
                 <h2>{facts[id].ask}</h2>
                 <p className="note">{facts[id].why}</p>
-                {seen(id) ? (
+                {seen(id) && (
                   <p className="verdict-line good">
                     <VerdictShape status="good" size={24} />
                     {facts[id].done}
                   </p>
-                ) : (
-                  <button
-                    type="button"
-                    className="btn"
-                    onClick={() => send('fact-seen', { factId: id })}
-                  >
-                    {facts[id].done}
-                  </button>
                 )}
+                {view.state.contrary[id] && (
+                  <p className="verdict-line stop">
+                    <VerdictShape status="stop" size={24} />
+                    <span>
+                      {facts[id].opposite.seen}. <b>{facts[id].opposite.then}</b>
+                    </span>
+                  </p>
+                )}
+                <p className="fact-answers">
+                  {!seen(id) && (
+                    <button
+                      type="button"
+                      className="btn"
+                      onClick={() => send('fact-seen', { factId: id })}
+                    >
+                      {facts[id].done}
+                    </button>
+                  )}
+                  {!view.state.contrary[id] && (
+                    <button
+                      type="button"
+                      className={seen(id) ? 'link' : 'btn quiet'}
+                      onClick={() => send('fact-seen', { factId: id, absent: true })}
+                    >
+                      {facts[id].opposite.seen}
+                    </button>
+                  )}
+                </p>
               </div>
             </section>
           ))}
@@ -62,11 +83,7 @@ export function FactBody({
       }
       side={
         <>
-          <Call status={open.length === 0 ? 'good' : 'check'}>
-            {open.length === 0
-              ? 'Seen, and on record.'
-              : `${open.length} to see before the press moves again.`}
-          </Call>
+          <FactCall open={open.length} contrary={contrary} />
           <div className="grow" />
         </>
       }
@@ -79,4 +96,12 @@ export function FactBody({
       }
     />
   );
+}
+
+/** A verdict once something was seen; before that only what is to be done. */
+function FactCall({ open, contrary }: { open: number; contrary: readonly FactId[] }) {
+  const [first] = contrary;
+  if (first) return <Call status="stop">{facts[first].opposite.then}</Call>;
+  if (open === 0) return <Call status="good">Seen, and on record.</Call>;
+  return <Call status="to-do">{open} to see before the press moves again.</Call>;
 }

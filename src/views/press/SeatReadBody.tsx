@@ -195,7 +195,7 @@ function SeatForm({
       }
       side={
         <>
-          <Call status={result ? worst(result.verdicts) : 'check'}>
+          <Call status={result ? worst(result.verdicts) : 'to-do'}>
             {result?.verdicts[0] ? (
               <RuleLink said={result.verdicts[0]} />
             ) : (

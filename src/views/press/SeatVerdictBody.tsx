@@ -17,6 +17,7 @@ import { RuleLink } from '../../ui/RuleLink.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { keepTab } from '../shell/useTab.ts';
 import { FitSpread } from './FitSpread.tsx';
 import { SeatUnrolled } from './SeatUnrolled.tsx';
 import { TemperaturePlan } from './TemperaturePlan.tsx';
@@ -64,6 +65,12 @@ export function SeatVerdictBody({
       const next = kinds.find((k) => k !== kind && !state.seatDecisions[k]);
       if (next) setKind(next);
     }
+  };
+  const measureNew = async () => {
+    const reason = `New ${seat.part} fitted, measured again`;
+    if (!(await send('station-reopened', { station: 'press-out', reason }))) return;
+    keepTab(`press-out:${view.job.id}`, 'seats');
+    location.assign(`/jobs/${view.job.id}/press-out`);
   };
   const owned = overrideOf(state, `seat.${kind}`);
   return (
@@ -182,6 +189,8 @@ export function SeatVerdictBody({
         <SeatActions
           part={seat.part}
           settled={both && decided !== undefined}
+          givenUp={kinds.find((k) => state.seatDecisions[k] === 'replace')}
+          onMeasure={measureNew}
           stopped={status === 'stop'}
           answeredBy={view.people.find((p) => p.id === owned?.byId)?.name}
           onJudge={judge}
@@ -197,20 +206,36 @@ export function SeatVerdictBody({
 function SeatActions({
   part,
   settled,
+  givenUp,
   stopped,
   answeredBy,
   onJudge,
+  onMeasure,
   onNext,
   onOwn,
 }: {
   part: string;
   settled: boolean;
+  /** The seat that was judged “replace”. */
+  givenUp: SeatKind | undefined;
+  onMeasure: () => void;
   stopped: boolean;
   answeredBy: string | undefined;
   onJudge: (d: 'reuse' | 'replace') => void;
   onNext: () => void;
   onOwn: () => void;
 }) {
+  if (settled && givenUp)
+    return (
+      <>
+        <MainAction label={`Measure the new ${part}`} onAct={onMeasure} />
+        {!stopped && (
+          <button type="button" className="btn quiet" onClick={() => onJudge('reuse')}>
+            Reuse after all
+          </button>
+        )}
+      </>
+    );
   if (settled) return <MainAction label="Next" onAct={onNext} />;
   if (!stopped)
     return (

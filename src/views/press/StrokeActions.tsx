@@ -2,7 +2,8 @@ import { reasonOf, traceRefusal } from '../../core/job/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { useJob } from '../shell/useJob.ts';
-import type { Stroke } from './useStroke.ts';
+import { TakeApart } from './TakeApart.tsx';
+import { mayBegin, type Stroke } from './useStroke.ts';
 
 /** What is done next with this stroke: read the caution, record it, go on. */
 export function StrokeActions({
@@ -12,6 +13,7 @@ export function StrokeActions({
   readings,
   onRecord,
   onNext,
+  onAgain,
 }: {
   stroke: Stroke;
   cautionRead: boolean;
@@ -19,17 +21,25 @@ export function StrokeActions({
   readings: number;
   onRecord: () => void;
   onNext: () => void;
+  onAgain: () => void;
 }) {
   const { view, send } = useJob();
   const { setup, operation, recorded, refused, stack, judgement } = stroke;
-  if (recorded)
-    return (
-      <MainAction
-        label="Next"
-        onAct={onNext}
-        missing={recorded.status === 'stop' ? 'The stroke is not right yet' : undefined}
-      />
+  if (recorded) {
+    const wrong = recorded.status === 'stop';
+    const again = !mayBegin(operation, view) && (
+      <button type="button" className={wrong ? 'btn main' : 'btn quiet'} onClick={onAgain}>
+        {setup.requirement.fitting ? 'Press again' : 'Again'}
+      </button>
     );
+    return (
+      <>
+        {wrong ? again : <MainAction label="Next" onAct={onNext} />}
+        {setup.requirement.fitting && <TakeApart operation={operation} />}
+        {!wrong && again}
+      </>
+    );
+  }
   if (!cautionRead)
     return (
       <MainAction

@@ -30,11 +30,23 @@ interface Props {
 
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
 export function StrokeBody(props: Props) {
-  const stroke = useStroke(props.operation);
-  return stroke ? <OneStroke stroke={stroke} {...props} /> : <NoGeometry {...props} />;
+  const { view } = useJob();
+  // Laid open once more until another stroke is kept in its place.
+  const keptAt = view.state.strokes[props.operation]?.atMs;
+  const [open, setOpen] = useState<number>();
+  const stroke = useStroke(props.operation, open !== undefined && open === keptAt);
+  if (!stroke) return <NoGeometry {...props} />;
+  return <OneStroke stroke={stroke} onAgain={() => setOpen(keptAt)} {...props} />;
 }
 
-function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke: Stroke }) {
+function OneStroke({
+  stroke,
+  operation,
+  kicker,
+  tabs,
+  onNext,
+  onAgain,
+}: Props & { stroke: Stroke; onAgain: () => void }) {
   const { view, who, choose } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
@@ -156,6 +168,7 @@ function OneStroke({ stroke, operation, kicker, tabs, onNext }: Props & { stroke
           readings={readings.length}
           onRecord={() => setRecording(true)}
           onNext={onNext}
+          onAgain={onAgain}
         />
       }
     />

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import {
-  beforeStroke,
+  type JobNow,
   setupOf,
   type Refusal,
+  refusal,
   requirementOf,
   solvedFor,
   stackOf,
@@ -41,6 +42,10 @@ export interface Stroke {
 
 export const stackKey = (o: Operation) => `stack-${o}` as ChoiceKey & `stack-${string}`;
 
+/** Why this stroke may not begin now, or be made again. */
+export const mayBegin = (operation: Operation, view: JobNow): Refusal | undefined =>
+  refusal('stroke-reading', { operation, travelMm: 0, forceKn: 0, typed: '0' }, view);
+
 /** The pieces of a stack by their ids. */
 export const stackIds = (s: Stack): StackIds => ({
   ...(s.cap ? { capId: s.cap.id } : {}),
@@ -49,8 +54,8 @@ export const stackIds = (s: Stack): StackIds => ({
   ...(s.riser ? { riserId: s.riser.id } : {}),
 });
 
-/** Everything one stroke shows, from the core. */
-export function useStroke(operation: Operation): Stroke | undefined {
+/** Everything one stroke shows, from the core; `again` lays a kept stroke open to be made once more. */
+export function useStroke(operation: Operation, again = false): Stroke | undefined {
   const { view } = useJob();
   return useMemo(() => {
     const { state, choices } = view;
@@ -59,13 +64,16 @@ export function useStroke(operation: Operation): Stroke | undefined {
     if (!setup || !r) return undefined;
     const solved = solvedFor(view, operation);
     if (!solved) return undefined;
-    const done = state.strokes[operation];
+    const kept = state.strokes[operation];
+    const done = again ? undefined : kept;
     const chosen = choices[stackKey(operation)]?.value as ChoiceBody<'stack-hub-in'> | undefined;
     const byId =
       done?.stack ??
       (chosen?.pusherId !== undefined ? { ...chosen, pusherId: chosen.pusherId } : undefined);
     const stack = (byId && stackOf(view, byId)) ?? solved.solutions[0]?.stack;
-    const readings = state.readings[operation] ?? [];
+    // What was read before the kept stroke is of the first try.
+    const ofThisTry = !again || (state.readAtMs[operation] ?? 0) > (kept?.atMs ?? 0);
+    const readings = (ofThisTry && state.readings[operation]) || [];
     const last = readings.at(-1);
     return {
       operation,
@@ -78,7 +86,7 @@ export function useStroke(operation: Operation): Stroke | undefined {
       readings,
       live: last && judgeReading(last, setup),
       recorded: done && judgeStroke(done, setup),
-      refused: done ? undefined : beforeStroke(operation, view),
+      refused: done ? undefined : mayBegin(operation, view),
     };
-  }, [operation, view]);
+  }, [operation, view, again]);
 }

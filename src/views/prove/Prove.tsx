@@ -3,10 +3,9 @@ import { checksFor, owedAt } from '../../core/job/index.ts';
 import { type Check, judgeCheck, recheckKm } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { both, fixed, parseQuantity } from '../../core/units/index.ts';
-import { type Status } from '../../core/verdict.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
-import { Call, Frame, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, Frame, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -31,10 +30,10 @@ function toldOf(
   signed: boolean,
   failed: string | undefined,
   left: number,
-): { status: Status; text: string } {
+): { status: CallStatus; text: string } {
   if (signed) return { status: 'good', text: 'Signed. The job card is closed.' };
   if (failed) return { status: 'stop', text: `${failed}: not right. It does not leave.` };
-  if (left > 0) return { status: 'check', text: `${left} left before it may leave.` };
+  if (left > 0) return { status: 'to-do', text: `${left} left before it may leave.` };
   return { status: 'good', text: 'Everything is proven. Sign it.' };
 }
 

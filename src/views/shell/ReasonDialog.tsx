@@ -5,15 +5,20 @@ import { Dialog } from '../../ui/Panels.tsx';
 export function ReasonDialog({
   title,
   text,
+  first = '',
+  confirm = 'Record',
   onClose,
   onReason,
 }: {
   title: string;
   text: string;
+  /** What stands in the field when it opens. */
+  first?: string;
+  confirm?: string;
   onClose: () => void;
   onReason: (reason: string) => Promise<boolean>;
 }) {
-  const [why, setWhy] = useState('');
+  const [why, setWhy] = useState(first);
   const ready = why.trim() !== '';
   return (
     <Dialog title={title} onClose={onClose}>
@@ -36,7 +41,7 @@ export function ReasonDialog({
         </label>
         <div className="foot">
           <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
-            {ready ? 'Record' : 'Type the reason'}
+            {ready ? confirm : 'Type the reason'}
           </button>
         </div>
       </form>

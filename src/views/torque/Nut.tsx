@@ -201,7 +201,7 @@ function StageCall({
         <RuleLink said={verdict} />
       </Call>
     );
-  return <Call status="check">{stage.why}</Call>;
+  return <Call status="to-do">{stage.why}</Call>;
 }
 
 const hints: Partial<Record<Stage['kind'], string>> = {

@@ -5,7 +5,6 @@ import { type Corner, cornerNames, corners } from '../../core/corner.ts';
 import { partByNumber } from '../../core/job/index.ts';
 import { wheelHz } from '../../core/noise/index.ts';
 import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
-import { type Status } from '../../core/verdict.ts';
 import {
   asTestResult,
   readSignals,
@@ -16,7 +15,7 @@ import {
 import { Field } from '../../ui/Field.tsx';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
-import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { saveCsv } from '../../ui/saveFile.ts';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -51,10 +50,10 @@ function toldOf(
   said: string | undefined,
   read: Read | undefined,
   odd: readonly WheelReading[],
-): { status: Status; text: string } {
+): { status: CallStatus; text: string } {
   const [gravest] = odd;
   if (said) return { status: 'stop', text: said };
-  if (!read) return { status: 'check', text: 'Nothing read yet.' };
+  if (!read) return { status: 'to-do', text: 'Nothing read yet.' };
   if (!gravest) return { status: 'good', text: 'All four agree.' };
   const words = odd.map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`);
   return { status: kindStatus(gravest.kind), text: words.join('; ') };
