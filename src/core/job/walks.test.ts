@@ -7,8 +7,8 @@ import { spine } from './index.ts';
 const walks: readonly (readonly [Walked, string])[] = [
   [walked[0]!, '40 × 76 × 37, bench press, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
   [walked[1]!, '40 × 76 × 37, on the car, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
-  [walked[2]!, '32 × 72 × 45, on the car, half-shells, peak 11 kN, seat 38.0 mm, 80 N·m + 50°'],
-  [walked[3]!, '32 × 72 × 45, bench press, peak 11 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[2]!, '32 × 72 × 45, on the car, half-shells, peak 9 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[3]!, '32 × 72 × 45, bench press, peak 9 kN, seat 38.0 mm, 80 N·m + 50°'],
   [walked[4]!, '41 × 64 × 22, on the car, puller and slide hammer, seat 24.0 mm, 15 N·m + 30 N·m'],
   [walked[5]!, '40 × 80 × 30, bench press, peak 18 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
   [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],

@@ -1,7 +1,7 @@
 import { verdict, type Verdict } from '../verdict.ts';
 import { dentOf } from './contact.ts';
-import { type Adapter, bearingInnerMm } from './kit.ts';
-import type { PartNode, Requirement, Touch } from './requirement.ts';
+import { contactsAt } from './contacts.ts';
+import type { PartNode } from './requirement.ts';
 import type { Setup, Stack } from './stack.ts';
 
 export type PathNode = PartNode | 'ram' | 'cap' | 'pusher' | 'support' | 'riser' | 'bed';
@@ -13,12 +13,6 @@ export interface ForcePath {
   verdicts: Verdict[];
 }
 
-/** Radial overlap of a piece's face with an annulus, mm. */
-const overlap = (a: Adapter, proudMm: number, innerMm: number, outerMm: number): number =>
-  Math.max(0, (Math.min(a.outerMm, outerMm) - Math.max(bearingInnerMm(a, proudMm), innerMm)) / 2);
-
-const touch = 0.1;
-
 /**
  * Follows the force from ram to bed over the contacts that this stack really makes.
  * A contact list is a graph; the balls are a bridge that is only crossed when there is no other way,
@@ -28,12 +22,12 @@ export function forcePath(s: Stack, setup: Setup): ForcePath {
   const edges = contacts(s, setup);
   const nodes = lightestWay(edges);
   const both = (['inner', 'outer'] as const).every((ring) =>
-    edges.some((e) => isPair(...e, ['pusher', ring])),
+    edges.some((e) => e.includes(ring) && loads.some((by) => e.includes(by))),
   );
   const throughBalls =
     nodes.includes('balls') || (both && (setup.requirement.fitting || setup.usedAgain === true));
   return {
-    nodes: throughBalls && !nodes.includes('balls') ? viaBalls(edges) : nodes,
+    nodes: throughBalls && !nodes.includes('balls') ? (viaBalls(edges) ?? nodes) : nodes,
     throughBalls,
     verdicts: pathVerdicts(nodes, throughBalls, setup),
   };
@@ -67,9 +61,10 @@ function pathVerdicts(
   ];
 }
 
+/** What presses on the work from above. */
+const loads: readonly PathNode[] = ['pusher', 'cap'];
+
 type Edge = readonly [PathNode, PathNode];
-const isPair = (a: PathNode, b: PathNode, pair: Edge) =>
-  (a === pair[0] && b === pair[1]) || (a === pair[1] && b === pair[0]);
 
 /** The contacts of this stack with the parts, and of the parts with each other. */
 function contacts(s: Stack, { requirement: r }: Setup): Edge[] {
@@ -91,23 +86,8 @@ function contacts(s: Stack, { requirement: r }: Setup): Edge[] {
           ] as const)
         : ([['support', 'bed']] as const)),
     );
-  const reached = r.touches.filter((t) => {
-    const piece = s[t.role];
-    return piece !== undefined && reaches(piece, t, r);
-  });
-  // What stands proud is met before anything else on that side.
-  for (const t of reached)
-    if (t.first || !reached.some((x) => x.first && x.role === t.role)) edges.push([t.role, t.node]);
-  return edges;
+  return [...edges, ...contactsAt('pusher', s, r), ...contactsAt('support', s, r)];
 }
-
-const reaches = (a: Adapter, t: Touch, r: Requirement): boolean =>
-  overlap(a, (t.role === 'pusher' ? r.pusher : r.support)?.proudMm ?? 0, t.innerMm, t.outerMm) >
-  touch;
-
-/** Which parts a piece touches in a place, as a key: two pieces with the same key carry the force the same way. */
-export const touchKey = (a: Adapter, role: Touch['role'], r: Requirement): string =>
-  r.touches.map((t) => (t.role === role && reaches(a, t, r) ? 1 : 0)).join('');
 
 /** Shortest way from ram to bed that avoids the balls if it can. */
 function lightestWay(edges: readonly Edge[]): PathNode[] {
@@ -115,11 +95,12 @@ function lightestWay(edges: readonly Edge[]): PathNode[] {
 }
 
 /** The shared way, drawn through the ring that must not be loaded. */
-function viaBalls(edges: readonly Edge[]): PathNode[] {
+function viaBalls(edges: readonly Edge[]): PathNode[] | undefined {
   const ways = (['outer', 'inner'] as const).map(
-    (right) => walk(edges.filter(([a, b]) => !isPair(a, b, ['pusher', right]))) ?? [],
+    (right) =>
+      walk(edges.filter((e) => !(e.includes(right) && loads.some((by) => e.includes(by))))) ?? [],
   );
-  return ways.find((w) => w.includes('balls')) ?? [];
+  return ways.find((w) => w.includes('balls'));
 }
 
 function walk(edges: readonly Edge[]): PathNode[] | undefined {

@@ -74,10 +74,9 @@ describe('force path', () => {
 
   it('a piece that bears on nothing leaves no way for the force', () => {
     expect(
-      judgeStack(
-        { cap: disc, pusher: ring, support: piece('hoop', 260, 240, 20) },
-        setup,
-      ).verdicts.map((v) => v.rule),
+      judgeStack({ pusher: piece('hoop', 260, 240, 20), support }, setup).verdicts.map(
+        (v) => v.rule,
+      ),
     ).toContain('press.no-path');
   });
 

@@ -63,8 +63,8 @@ export interface Touch {
   node: PartNode;
   innerMm: number;
   outerMm: number;
-  /** It stands proud: what reaches it touches nothing else. */
-  first?: boolean;
+  /** How far it stands out towards the piece past the face that is meant, at the end of the stroke; negative behind it. */
+  proudMm?: number;
 }
 
 /** A fit that the stroke closes or opens. */

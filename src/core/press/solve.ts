@@ -1,5 +1,6 @@
 import { measureNames } from '../rules/rule.ts';
-import { forcePath, touchKey } from './force-path.ts';
+import { contactKey } from './contacts.ts';
+import { forcePath } from './force-path.ts';
 import { grows, judgePiece, stops } from './judge-piece.ts';
 import { judgeCap, judgeRiser, judgeStack, judgeTogether } from './judge-stack.ts';
 import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehind } from './kit.ts';
@@ -108,7 +109,8 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
         // A spacer on top lends height, never depth.
         if (hollowMm(pusher) < deep) return [];
         const back = openBehind(pusher) ? backMm(pusher) : 0;
-        const kept: Adapter[] = [];
+        // Spacers by what the head then touches: one that carries otherwise beats none of the others.
+        const kept = new Map<string, Adapter[]>();
         const heads: Ranked<Head>[] = [];
         for (const { item: cap, score } of caps) {
           // A quick look first, and no words for what three better ones beat already.
@@ -118,7 +120,9 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
             (!alone && (cap.outerMm > r.entryMm || pusher.heightMm + cap.heightMm < high))
           )
             continue;
-          if (kept.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
+          const touched = contactKey('pusher', { pusher, cap }, r);
+          const alike = kept.get(touched) ?? [];
+          if (alike.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
           if (
             !judgeCap(pusher, cap, setup).every((v) => v.status === 'good') ||
             !(
@@ -127,7 +131,7 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
             )
           )
             continue;
-          kept.push(cap);
+          kept.set(touched, [...alike, cap]);
           heads.push({ item: { pusher, cap }, score: base + score });
         }
         return heads;
@@ -158,8 +162,11 @@ function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
         )
           return [{ item: { support }, score: base }];
         const found: Ranked<Foot>[] = [];
+        const kept = new Map<string, number>();
         for (const riser of risers) {
-          if (found.length === spare) break;
+          const touched = contactKey('support', { support, riser }, r);
+          const alike = kept.get(touched) ?? 0;
+          if (alike === spare) continue;
           if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
             continue;
           if (
@@ -170,8 +177,10 @@ function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
           if (
             sound(judgeRiser(support, riser, setup)) &&
             sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
-          )
+          ) {
+            kept.set(touched, alike + 1);
             found.push({ item: { support, riser }, score: base + riserScore(riser) });
+          }
         }
         return found;
       }),
@@ -192,13 +201,13 @@ function join(
   const under = feet.map((f) => ({
     ...f,
     heightMm: (f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0),
-    touch: f.item.support ? touchKey(f.item.support, 'support', r) : '',
+    touch: contactKey('support', f.item, r),
   }));
   const ways = new Map<string, boolean>();
   for (const head of heads) {
     if (under[0] === undefined || head.score + under[0].score <= floor()) break;
     const left = r.drawn ? room : room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0);
-    const above = touchKey(head.item.pusher, 'pusher', r);
+    const above = contactKey('pusher', head.item, r);
     for (const foot of under) {
       const worth = head.score + foot.score;
       if (worth <= floor()) break;

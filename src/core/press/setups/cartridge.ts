@@ -2,7 +2,16 @@ import { shellWallMm } from '../kit.ts';
 import { type Body, type Picture } from '../picture.ts';
 import { type Clearances, type Need, type Requirement, usualClearances } from '../requirement.ts';
 import { seatsOf, type WorkOf } from '../workpiece.ts';
-import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
+import {
+  housingContact,
+  innerProudMm,
+  need,
+  rowOf,
+  sizeOfBearing,
+  tube,
+  turned,
+  window,
+} from './common.ts';
 
 type W = WorkOf<'P2'>;
 
@@ -55,7 +64,7 @@ function common(
 
 /** Out: the shells hang from the shoulder's inner side and draw towards the wheel; a receiver stands on the knuckle round them. */
 export function cartridgeOut(w: W, c: Clearances = usualClearances): Requirement {
-  const { bearing: b, housing: h, cartridge: k } = w;
+  const { housing: h, cartridge: k } = w;
   // Wheel side down; the knuckle's wheel face is its lower face.
   const face = h.depthMm;
   return {
@@ -91,7 +100,6 @@ export function cartridgeOut(w: W, c: Clearances = usualClearances): Requirement
       allowed: false,
       text: 'A slide hammer on the flange goes through the balls; what moves it is a steady draw on the shoulder.',
     },
-    seat: { ...common(w).seat, lengthMm: b.widthMm },
   };
 }
 
@@ -121,7 +129,13 @@ export function cartridgeIn(w: W, c: Clearances = usualClearances): Requirement 
     ),
     touches: [
       { role: 'pusher', node: 'outer', innerMm: k.neckMm, outerMm: k.shoulderMm },
-      { role: 'support', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+      {
+        role: 'support',
+        node: 'inner',
+        innerMm: b.boreMm,
+        outerMm: b.innerFaceOuterMm,
+        proudMm: h.seatDepthMm - h.depthMm + innerProudMm(b),
+      },
       { role: 'support', node: 'knuckle', innerMm: h.boreMm, outerMm: h.outerMm },
     ],
     picture: {

@@ -85,3 +85,6 @@ export const tube = (
 });
 
 export const sizeOfBearing = (b: Bearing): string => `${b.outerMm} × ${b.boreMm} × ${b.widthMm}`;
+
+/** How far the inner ring stands past the outer one at each end, mm; negative where it is the narrower. */
+export const innerProudMm = (b: Bearing): number => (b.innerWidthMm - b.widthMm) / 2;

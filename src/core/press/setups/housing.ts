@@ -8,7 +8,15 @@ import {
   usualClearances,
 } from '../requirement.ts';
 import { seatsOf, type WorkOf } from '../workpiece.ts';
-import { housingContact, need, rowOf, sizeOfBearing, tube, window } from './common.ts';
+import {
+  housingContact,
+  innerProudMm,
+  need,
+  rowOf,
+  sizeOfBearing,
+  tube,
+  window,
+} from './common.ts';
 
 type Shell = WorkOf<'A1' | 'N1'>;
 type Pair = WorkOf<'B2' | 'T2' | 'A3'>;
@@ -277,6 +285,7 @@ export function ringIn(
               node: 'inner',
               innerMm: b.boreMm,
               outerMm: b.innerFaceOuterMm,
+              proudMm: innerProudMm(b),
             } as const,
           ]),
       { role: 'support', node: 'housing', innerMm: h.shoulderMm, outerMm: h.outerMm },

@@ -3,7 +3,16 @@ import { opposite } from '../../corner.ts';
 import { type Body, type Picture, type Place } from '../picture.ts';
 import { type Clearances, type Requirement, type Touch, usualClearances } from '../requirement.ts';
 import { seatsOf, type WorkOf } from '../workpiece.ts';
-import { housingContact, need, rowOf, sizeOfBearing, tube, turned, window } from './common.ts';
+import {
+  housingContact,
+  innerProudMm,
+  need,
+  rowOf,
+  sizeOfBearing,
+  tube,
+  turned,
+  window,
+} from './common.ts';
 
 type W = WorkOf<'P1'>;
 
@@ -114,7 +123,7 @@ export function bearingOut(w: W, c: Clearances = usualClearances): Requirement {
     ]),
     touches: [
       { role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: k.shoulderMm },
-      { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+      innerFace(b, 'pusher', innerProudMm(b)),
       { role: 'support', node: 'knuckle', innerMm: k.boreMm, outerMm: k.bossOuterMm },
     ],
     joins: rings,
@@ -139,7 +148,7 @@ export function bearingOut(w: W, c: Clearances = usualClearances): Requirement {
 
 export function bearingIn(w: W, c: Clearances = usualClearances): Requirement {
   const { bearing: b, knuckle: k, encoderSide } = w;
-  const proud = Math.max(0, (b.innerWidthMm - b.widthMm) / 2);
+  const proud = Math.max(0, innerProudMm(b));
   const follow = Math.max(0, k.seatDepthMm - b.widthMm);
   const up = k.snapRingSide;
   const encoderUp = b.encoder.kind !== 'none' && encoderSide === up;
@@ -188,7 +197,8 @@ export function bearingIn(w: W, c: Clearances = usualClearances): Requirement {
     ),
     touches: [
       { role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
-      { role: 'pusher', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
+      innerFace(b, 'pusher', innerProudMm(b)),
+      innerFace(b, 'support', k.seatDepthMm + innerProudMm(b) - k.bossDepthMm),
       { role: 'support', node: 'knuckle', innerMm: k.shoulderMm, outerMm: k.farFaceOuterMm },
     ],
     joins: rings,
@@ -221,15 +231,21 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
   const innerR = (b.boreMm + b.innerFaceOuterMm) / 4;
   const snapFaceDown = k.snapRingSide === opposite(up);
   const under: Touch[] = [
-    { role: 'support', node: 'inner', innerMm: b.boreMm, outerMm: b.innerFaceOuterMm },
-    { role: 'support', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
-    // What stands proud meets the support before either ring, so a wide one leaves the inner ring in the air.
+    innerFace(b, 'support', 0),
+    {
+      role: 'support',
+      node: 'outer',
+      innerMm: b.outerFaceInnerMm,
+      outerMm: b.outerMm,
+      proudMm: -innerProudMm(b),
+    },
+    // Where the bearing lies deep, a wide support or a plate under a low one meets the knuckle first.
     {
       role: 'support',
       node: 'knuckle',
       innerMm: snapFaceDown ? k.boreMm : k.shoulderMm,
       outerMm: snapFaceDown ? k.bossOuterMm : k.farFaceOuterMm,
-      first: true,
+      proudMm: recess - innerProudMm(b),
     },
   ];
   return {
@@ -297,6 +313,15 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     },
   };
 }
+
+/** The face of the inner ring at one end. */
+const innerFace = (b: W['bearing'], role: Touch['role'], proudMm: number): Touch => ({
+  role,
+  node: 'inner',
+  innerMm: b.boreMm,
+  outerMm: b.innerFaceOuterMm,
+  proudMm,
+});
 
 const rings: Requirement['joins'] = [
   ['inner', 'balls'],

@@ -1,7 +1,7 @@
 import { type Body, type Place } from '../picture.ts';
 import { type Clearances, type Need, type Requirement, usualClearances } from '../requirement.ts';
 import { seatsOf, type WorkOf } from '../workpiece.ts';
-import { housingContact, need, rowOf, tube, window } from './common.ts';
+import { housingContact, innerProudMm, need, rowOf, tube, window } from './common.ts';
 import { ballBodies } from './housing.ts';
 
 type W = WorkOf<'A2'>;
@@ -82,7 +82,13 @@ export function shaftBearingOn(w: W, c: Clearances = usualClearances): Requireme
     support: onFlange(w, c),
     touches: [
       { role: 'pusher', node: 'inner', innerMm: s.journalMm, outerMm: b.innerFaceOuterMm },
-      { role: 'pusher', node: 'outer', innerMm: b.outerFaceInnerMm, outerMm: b.outerMm },
+      {
+        role: 'pusher',
+        node: 'outer',
+        innerMm: b.outerFaceInnerMm,
+        outerMm: b.outerMm,
+        proudMm: -innerProudMm(b),
+      },
       { role: 'support', node: 'flange', innerMm: 0, outerMm: s.flangeMm },
     ],
     joins: [
@@ -233,7 +239,13 @@ export function shaftBearingOff(w: W, c: Clearances = usualClearances): Requirem
     touches: [
       { role: 'pusher', node: 'shaft', innerMm: 0, outerMm: s.journalMm - 4 },
       { role: 'support', node: 'inner', innerMm: inner[0], outerMm: inner[1] },
-      { role: 'support', node: 'outer', innerMm: outer[0], outerMm: outer[1] },
+      {
+        role: 'support',
+        node: 'outer',
+        innerMm: outer[0],
+        outerMm: outer[1],
+        proudMm: -innerProudMm(b),
+      },
     ],
     joins: [
       ['shaft', 'inner'],
