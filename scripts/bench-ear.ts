@@ -1,7 +1,7 @@
 /** The ear on stand-in recordings whose truth is known: right families, false alarms, confusion table. */
 import { analyse, type Finding } from '../src/core/noise/index.ts';
 import { random } from '../src/core/standins/cars.ts';
-import { type MadeUpDrive, record } from '../src/core/standins/microphone.ts';
+import { type MadeUpDrive, type MadeUpFault, record } from '../src/core/standins/microphone.ts';
 
 /** Hidden parameters are drawn from one range for tuning and from another, not looked at, for reporting. */
 export const ranges = {
@@ -29,9 +29,13 @@ export const ranges = {
   },
 } as const;
 
-const faults: readonly Finding[] = ['outer-ring', 'inner-ring', 'ball', 'tyre', 'driveline'];
+const faults: readonly MadeUpFault[] = ['outer-ring', 'inner-ring', 'ball', 'tyre', 'driveline'];
 
-export function drawDrive(range: keyof typeof ranges, fault: Finding, seed: number): MadeUpDrive {
+export function drawDrive(
+  range: keyof typeof ranges,
+  fault: MadeUpFault,
+  seed: number,
+): MadeUpDrive {
   const r = random(seed * 7919 + 13);
   const x = (k: keyof (typeof ranges)['report']) => {
     const [a, b] = ranges[range][k];

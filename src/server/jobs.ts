@@ -91,17 +91,18 @@ export async function addEvent(jobId: string, input: NewEvent): Promise<JobView>
 const doubleTapMs = 400;
 
 /** The same entry by the same person once more within a finger's double tap: it stands already. */
-function isDoubleTap(last: EventRow | undefined, input: NewEvent, body: unknown, atMs: number) {
-  if (!last || last.type !== input.type || last.byId !== input.byId) return false;
-  if (atMs < last.atMs || atMs - last.atMs > doubleTapMs) return false;
-  const tapped = body as Record<string, unknown>;
-  // What the server added to the kept one is not in the tapped one.
-  const kept = Object.entries(last.body).filter(([k]) => k in tapped && k !== 'call');
-  return (
-    kept.every(([k, v]) => isDeepStrictEqual(v, tapped[k])) &&
-    Object.keys(tapped).every((k) => k in last.body)
-  );
-}
+const isDoubleTap = (
+  last: EventRow | undefined,
+  { type, byId }: NewEvent,
+  body: unknown,
+  atMs: number,
+) =>
+  last !== undefined &&
+  last.type === type &&
+  last.byId === byId &&
+  atMs >= last.atMs &&
+  atMs - last.atMs <= doubleTapMs &&
+  isDeepStrictEqual(last.body, body);
 
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
 export async function writeEvent(
@@ -130,8 +131,8 @@ export async function writeEvent(
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
     if (no) throw notNow(no);
-    if (isDoubleTap(events.at(-1), input, body, atMs)) return;
     const whole = complete(input.type, body, now);
+    if (isDoubleTap(events.at(-1), input, whole, atMs)) return;
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
     const line = {
       seq: 0,

@@ -13,6 +13,8 @@ export interface QuantityProps {
   hint?: string;
   /** What the text means, where it is read in another way than by its dimension. */
   said?: string;
+  /** The size it should come near to: a comma in it is no riddle then. */
+  near?: number | undefined;
   autoFocus?: boolean;
   compact?: boolean;
 }
@@ -27,11 +29,12 @@ export function QuantityInput({
   fault,
   hint,
   said,
+  near,
   autoFocus,
   compact,
 }: QuantityProps) {
   const id = useId();
-  const parsed = parseQuantity(text, dimension);
+  const parsed = parseQuantity(text, dimension, near);
   const wrong = fault ?? (text.trim() !== '' && !parsed.ok && !said ? parsed.reason : undefined);
   const shown = parsed.ok ? both(parsed.value, dimension, decimals) : undefined;
   return (

@@ -29,7 +29,7 @@ async function gauge(
   }
 }
 
-async function recordStroke(page: Page, label: string, depth?: string): Promise<void> {
+async function keepStroke(page: Page, label: string, depth?: string): Promise<void> {
   await button(page, label).click();
   if (depth)
     await page
@@ -37,7 +37,22 @@ async function recordStroke(page: Page, label: string, depth?: string): Promise<
       .getByLabel(/depth|Travel of the hub/u)
       .fill(depth);
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
+}
+async function recordStroke(page: Page, label: string, depth?: string): Promise<void> {
+  await keepStroke(page, label, depth);
   await button(page, 'Next').click();
+}
+
+/** Six readings of a seat, kept. */
+async function readSeat(
+  page: Page,
+  kind: 'bore' | 'journal',
+  values: readonly string[],
+): Promise<void> {
+  const inputs = page.locator('.seat-grid input');
+  await page.getByRole('heading', { name: new RegExp(`the ${kind}`, 'u') }).waitFor();
+  for (const [i, v] of values.entries()) await inputs.nth(i).fill(v);
+  await button(page, `Record ${kind}`).click();
 }
 
 async function pick(page: Page, row: string, piece: string): Promise<void> {
@@ -146,22 +161,24 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'Record encoder').click();
   await button(page, 'Sandy or loose').click();
   await button(page, 'Accept part').click();
-  for (const [kind, values] of [
-    ['bore', ['75.964', '75.961', '75.961', '75.959', '75.962', '75.958']],
-    ['journal', ['40.017', '40.016', '40.016', '40.015', '40.016', '40.015']],
-  ] as const) {
-    const inputs = page.locator('.seat-grid input');
-    await page
-      .getByRole('heading', { name: kind === 'bore' ? /the bore/u : /the journal/u })
-      .waitFor();
-    for (const [i, v] of values.entries()) await inputs.nth(i).fill(v);
-    await button(page, `Record ${kind}`).click();
-  }
+  // A bore that lets the ring creep is Stop; the way on is a new knuckle, measured and judged.
+  const worn = ['76.021', '76.020', '76.021', '76.019', '76.020', '76.021'];
+  const sound = ['75,964', '75.961', '75.961', '75.959', '75.962', '75.958'];
+  await readSeat(page, 'bore', worn);
+  await readSeat(page, 'journal', ['40.017', '40.016', '40.016', '40.015', '40.016', '40.015']);
   await button(page, 'To Press in').click();
 
   await at(page, 'press-in');
-  await button(page, 'Reuse the knuckle').click();
+  await shows(page, /Stop/u);
+  await button(page, 'Replace the knuckle').click();
   await button(page, 'Reuse the hub').click();
+  await button(page, /^Measure the new/u).click();
+  await at(page, 'press-out');
+  await button(page, /^Read again|^Measure again/u).click();
+  await readSeat(page, 'bore', sound);
+  await button(page, 'To Press in').click();
+  await at(page, 'press-in');
+  await button(page, 'Reuse the knuckle').click();
   await button(page, 'Next').click();
   // Reversed encoder: the interlock holds until it is turned.
   await page.getByRole('radio', { name: 'outboard' }).click();
@@ -190,7 +207,14 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await shows(page, /inside the expected band/u);
   await gauge(page, [['41.5', '7.4']]);
   await shows(page, /Seated/u);
+  // Short of its seat is Stop; the way on is to press again.
+  await keepStroke(page, 'Record seat', '30');
+  await shows(page, /Stop/u);
+  await button(page, 'Press again').click();
+  await gauge(page, [['41.5', '7.4']]);
   await recordStroke(page, 'Record seat', '41.6');
+  await button(page, 'Part of the groove is hidden').click();
+  await shows(page, /Stop.*press again until the groove is clear/u);
   await button(page, 'Groove is clear all round').click();
   await button(page, 'Snapped in, gap down').click();
   await button(page, 'Shield is on').click();
@@ -265,5 +289,10 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   expect(card.oldPart[0]).toMatchObject({ what: 'Outer diameter', value: '76.00', limit: '76.00' });
   const csv = await (await page.request.get(`${inject('url')}/api/jobs/${id}/card.csv`)).text();
   expect(csv).toContain('stroke,Press bearing into knuckle,"7.4 kN, 41.6 mm"');
+  await go(page, '/archive');
+  await page.getByLabel(/^Unit, part/u).fill('07 N4076');
+  await page.locator('.archive-jobs li', { hasText: 'Signed' }).waitFor();
+  await page.getByLabel(/^Unit, part/u).fill('07 N4076 nowhere');
+  await page.getByText('No job holds that.').waitFor();
   expect(complaints).toEqual([]);
 });

@@ -97,6 +97,15 @@ describe('the record', () => {
       await pragma('synchronous'),
     ]).toEqual([1, 'wal', 2]);
   });
+
+  it('takes a double tap once, and the opposite answer right after it as its own', async () => {
+    const job = await newJob();
+    const tap = { itemId: 'axle-nut', state: 'in-hand' };
+    await Promise.all([say(job, 'item-marked', tap), say(job, 'item-marked', tap)]);
+    await say(job, 'item-marked', { ...tap, state: 'on-order' });
+    const { events } = await jobRecord(job);
+    expect(events.map((e) => (e.body as { state: string }).state)).toEqual(['in-hand', 'on-order']);
+  });
 });
 
 describe('interlocks', () => {

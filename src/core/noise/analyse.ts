@@ -9,7 +9,10 @@ import {
 } from './spectra.ts';
 import type { Recording } from './wav.ts';
 
-export type Finding = 'outer-ring' | 'inner-ring' | 'ball' | 'tyre' | 'driveline' | 'nothing';
+/** A family of orders that stands out. */
+export type Heard = 'outer-ring' | 'inner-ring' | 'ball' | 'tyre' | 'driveline';
+/** `nothing`: a bearing was looked for and not heard; `cannot-tell`: it could not even be looked for. */
+export type Finding = Heard | 'nothing' | 'cannot-tell';
 
 export interface Settings {
   /** Speeds with the times from which they hold; one is enough for a steady drive. */
@@ -25,7 +28,7 @@ export interface Settings {
 export interface Peak {
   order: number;
   dbOverFloor: number;
-  family: Exclude<Finding, 'nothing'>;
+  family: Heard;
   /** Harmonic of its family. */
   harmonic: number;
 }
@@ -37,7 +40,7 @@ export interface Analysis {
   text: string;
   peaks: Peak[];
   /** Mean dB over the floor of each family's comb, and the factor on the speed at which it stood out. */
-  scores: { family: Exclude<Finding, 'nothing'>; db: number; factor: number }[];
+  scores: { family: Heard; db: number; factor: number }[];
   raw: OrderSpectrum;
   envelope: OrderSpectrum;
   band: { fromHz: number; toHz: number };
@@ -47,7 +50,7 @@ export interface Analysis {
 }
 
 interface Comb {
-  family: Exclude<Finding, 'nothing'>;
+  family: Heard;
   spectrum: 'raw' | 'envelope';
   orders: number[];
   /** Orders that stand out only when it is another family. */
@@ -128,12 +131,19 @@ function score(comb: Comb, s: OrderSpectrum): { db: number; factor: number } {
   return best;
 }
 
-const names: Record<Exclude<Finding, 'nothing'>, string> = {
+const names: Record<Heard, string> = {
   'outer-ring': 'Outer ring',
   'inner-ring': 'Inner ring',
   ball: 'Ball',
   tyre: 'Tyre or wheel',
   driveline: 'Driveline',
+};
+
+const silences: Record<'nothing' | 'cannot-tell', (db: number) => string> = {
+  nothing: (db) =>
+    `Nothing stands out: the strongest comb is ${db.toFixed(0)} dB over the floor, ${leastDb} are needed.`,
+  'cannot-tell': () =>
+    'Cannot tell: without the size of its bearing only tyre and driveline can be looked for, and neither stands out.',
 };
 
 /**
@@ -158,7 +168,9 @@ export function analyse(
     .sort((a, b) => b.db - a.db);
   const top = found[0]!;
   const margin = top.db - leastDb;
-  const finding: Finding = margin > 0 ? top.comb.family : 'nothing';
+  // Silence where no bearing was looked for is not the bearing's silence.
+  const silence = bearing ? 'nothing' : 'cannot-tell';
+  const finding: Finding = margin > 0 ? top.comb.family : silence;
   const spectrumOf = (c: Comb) => (c.spectrum === 'raw' ? rawSpectrum : envSpectrum);
   const peaks = found
     .flatMap(({ comb, factor }) =>
@@ -177,8 +189,8 @@ export function analyse(
     orders,
     confidence: 1 / (1 + Math.exp(-Math.abs(margin) * 0.9)),
     text:
-      finding === 'nothing'
-        ? `Nothing stands out: the strongest comb is ${top.db.toFixed(0)} dB over the floor, ${leastDb} are needed.`
+      margin <= 0
+        ? silences[silence](top.db)
         : `${names[top.comb.family]}: order ${(top.comb.orders[0]! * top.factor).toFixed(2)} and its family stand ${top.db.toFixed(0)} dB over the floor.`,
     scores: found.map(({ comb, db, factor }) => ({ family: comb.family, db, factor })),
     raw: rawSpectrum,

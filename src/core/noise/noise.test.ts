@@ -191,6 +191,12 @@ describe('the ear', () => {
       expect(analyse(record(d), settings(d)).finding).toBe(fault);
     },
   );
+  it('never reassures where no bearing could be looked for', () => {
+    const { bearing: _size, ...blind } = settings(drive({ fault: 'outer-ring' }));
+    for (const fault of ['outer-ring', 'inner-ring', 'nothing'] as const)
+      expect(analyse(record(drive({ fault })), blind).finding).toBe('cannot-tell');
+    expect(analyse(record(drive({ fault: 'tyre' })), blind).finding).toBe('tyre');
+  });
   it('follows a drive that gathers speed', () => {
     const d = drive({
       fault: 'inner-ring',

@@ -9,8 +9,11 @@ import {
 import { normal, random } from './cars.ts';
 
 /** What the stand-in microphone is asked to hear. */
+/** What a made-up drive can have, or nothing at all. */
+export type MadeUpFault = Exclude<Finding, 'cannot-tell'>;
+
 export interface MadeUpDrive {
-  fault: Finding;
+  fault: MadeUpFault;
   bearing: BearingGeometry;
   speeds: SpeedMark[];
   circumferenceMm: number;

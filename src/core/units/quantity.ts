@@ -126,14 +126,17 @@ export type Parsed = { ok: true; value: number; typed: string } | { ok: false; r
 
 const shown = (text: string) => `“${text.length > 24 ? `${text.slice(0, 24)}…` : text}”`;
 
-/** Reads one typed quantity. The value comes back in the core's unit of the dimension. */
-export function parseQuantity(text: string, dimension: Dimension): Parsed {
+/**
+ * Reads one typed quantity. The value comes back in the core's unit of the dimension. `near` is the size it should come
+ * near to, in the unit it is typed in: “71,965” beside 72 is 71.965.
+ */
+export function parseQuantity(text: string, dimension: Dimension, near?: number): Parsed {
   const typed = text.trim();
   if (typed === '') return { ok: false, reason: 'Nothing typed yet.' };
   const found = /^([+\-−]?)\s*(\d[\d.,\s]*|[.,]\d+)\s*(.*)$/u.exec(typed);
   if (!found) return { ok: false, reason: `${shown(typed)} is not a number.` };
   const [, sign = '', digits = '', rest = ''] = found;
-  const number = readNumber(digits);
+  const number = readNumber(digits, near);
   if (typeof number === 'string') return { ok: false, reason: number };
   const name = rest.toLowerCase().replace(/[\s·.*]/gu, '');
   if (dimension === 'force' && (name === 'ton' || name === 'tons')) {
@@ -151,12 +154,19 @@ export function parseQuantity(text: string, dimension: Dimension): Parsed {
 }
 
 /** A number, or the sentence that says why it is none. */
-function readNumber(digits: string): number | string {
-  const text = digits.replace(/\s/gu, '');
+function readNumber(digits: string, near: number | undefined): number | string {
+  const grouped = digits.trim();
+  // Spaces part thousands and nothing else: “2 15” may be 2.15 or a slip.
+  if (/\s/u.test(grouped) && !/^\d{1,3}(?:\s\d{3})+(?:[.,]\d+)?$/u.test(grouped))
+    return `Is ${shown(grouped)} ${grouped.replace(/\s+/u, '.')} or ${grouped.replace(/\s/gu, '')}? Write it without a space.`;
+  const text = grouped.replace(/\s/gu, '');
   const marks = text.match(/[.,]/gu) ?? [];
   if (marks.length > 1) return `${shown(digits)} has more than one decimal mark.`;
   if (/^[1-9]\d{0,2},\d{3}$/u.test(text)) {
     const [whole, part] = text.split(',');
+    const readings = [Number(`${whole}.${part}`), Number(`${whole}${part}`)];
+    const meant = readings.find((v) => near !== undefined && Math.abs(v - near) < 0.5 * near);
+    if (meant !== undefined) return meant;
     return `Is ${shown(text)} ${whole}.${part} or ${whole}${part}? Write a point, or no mark.`;
   }
   return Number(text.replace(',', '.'));

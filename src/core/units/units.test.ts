@@ -43,6 +43,10 @@ describe('units', () => {
 
   it('takes point or comma, other systems and odd spellings', () => {
     expect(value('41,5', 'length')).toBe(41.5);
+    // Beside a nominal size a comma is no riddle.
+    expect(parseQuantity('71,965', 'length', 72)).toMatchObject({ value: 71.965 });
+    expect(parseQuantity('71,965', 'distance', 72_000)).toMatchObject({ value: 71_965 });
+    expect(value('1 250', 'length')).toBe(1250);
     expect(value('70 N·m', 'torque')).toBe(70);
     expect(value('70 ft.lb', 'torque')).toBeCloseTo(94.907, 3);
     expect(value('−0.05', 'length')).toBe(-0.05);
@@ -51,6 +55,7 @@ describe('units', () => {
   it.each([
     ['7o', 'length', /not a unit/u],
     ['abc', 'length', /not a number/u],
+    ['2 15', 'length', /2\.15 or 215/u],
     ['1,250', 'torque', /1\.250 or 1250/u],
     ['20 ton', 'force', /Which ton/u],
     ['1.2.3', 'length', /more than one decimal mark/u],

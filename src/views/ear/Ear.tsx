@@ -8,6 +8,7 @@ import {
   type Settings,
 } from '../../core/noise/index.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
+import { firstThat } from '../../ui/firstThat.ts';
 import { Call, type CallStatus, MainAction } from '../../ui/Panels.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -20,7 +21,7 @@ import { StandInMicrophone } from './StandInMicrophone.tsx';
 import { useEar } from './useEar.ts';
 import './ear.css';
 
-const asTest: Record<Finding, string> = {
+const asTest: Record<Exclude<Finding, 'cannot-tell'>, string> = {
   'outer-ring': 'bearing',
   'inner-ring': 'bearing',
   ball: 'bearing',
@@ -39,8 +40,8 @@ function heardOf(
   if (!a) return { status: 'to-do', text: listening ? 'Listening…' : 'No recording yet.' };
   const sure = Math.min(99, Math.round(a.confidence * 100));
   return {
-    status: a.finding === 'nothing' ? 'check' : 'good',
-    text: `${a.text} Confidence ${sure} %.`,
+    status: a.finding === 'nothing' || a.finding === 'cannot-tell' ? 'check' : 'good',
+    text: a.finding === 'cannot-tell' ? a.text : `${a.text} Confidence ${sure} %.`,
   };
 }
 
@@ -85,7 +86,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
     void r.wav.then((wav) => hear('microphone', wav));
   };
   const use = async () => {
-    if (!a) return;
+    if (!a || a.finding === 'cannot-tell') return;
     const result = asTest[a.finding];
     if (await send('test-recorded', { testId: 'recording', place: 'car', result })) onDone();
   };
@@ -159,7 +160,10 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
       actions={
         <MainAction
           label="Use as evidence"
-          missing={a ? undefined : 'No finding yet'}
+          missing={firstThat(
+            [!a, 'No finding yet'],
+            [a?.finding === 'cannot-tell', 'It tells nothing of the bearing'],
+          )}
           onAct={use}
         />
       }

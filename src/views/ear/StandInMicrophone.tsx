@@ -1,14 +1,9 @@
 import { useState } from 'react';
-import {
-  type BearingGeometry,
-  encodeWav,
-  type Finding,
-  type Settings,
-} from '../../core/noise/index.ts';
-import { record } from '../../core/standins/microphone.ts';
+import { type BearingGeometry, encodeWav, type Settings } from '../../core/noise/index.ts';
+import { type MadeUpFault, record } from '../../core/standins/microphone.ts';
 import { Choices } from '../../ui/Panels.tsx';
 
-const faults: readonly { id: Finding; label: string }[] = [
+const faults: readonly { id: MadeUpFault; label: string }[] = [
   { id: 'outer-ring', label: 'outer ring' },
   { id: 'inner-ring', label: 'inner ring' },
   { id: 'ball', label: 'ball' },
@@ -27,7 +22,7 @@ export function StandInMicrophone({
     make: (settings: Settings, bearing: BearingGeometry) => ArrayBuffer,
   ) => void;
 }) {
-  const [fault, setFault] = useState<Finding>('outer-ring');
+  const [fault, setFault] = useState<MadeUpFault>('outer-ring');
   const drive = () =>
     onDrive(`stand-in: ${faults.find((f) => f.id === fault)?.label}`, (settings, bearing) =>
       encodeWav(

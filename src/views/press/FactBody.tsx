@@ -42,12 +42,6 @@ export function FactBody({
               <div>
                 <h2>{facts[id].ask}</h2>
                 <p className="note">{facts[id].why}</p>
-                {seen(id) && (
-                  <p className="verdict-line good">
-                    <VerdictShape status="good" size={24} />
-                    {facts[id].done}
-                  </p>
-                )}
                 {view.state.contrary[id] && (
                   <p className="verdict-line stop">
                     <VerdictShape status="stop" size={24} />
@@ -57,7 +51,12 @@ export function FactBody({
                   </p>
                 )}
                 <p className="fact-answers">
-                  {!seen(id) && (
+                  {seen(id) ? (
+                    <span className="verdict-line good">
+                      <VerdictShape status="good" size={24} />
+                      {facts[id].done}
+                    </span>
+                  ) : (
                     <button
                       type="button"
                       className="btn"

@@ -96,13 +96,13 @@ function SeatForm({
     setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
   const { nominalMm } = seat;
   const fault = (t: string) => {
-    const p = parseQuantity(t, 'length');
+    const p = parseQuantity(t, 'length', nominalMm);
     if (!p.ok || !isSlip(p.value, nominalMm)) return undefined;
     const slip = { value: p.value, with: { nominal: nominalMm } };
     return sentence({ rule: 'seat.reading', ...slip });
   };
   const values = cells.map((t) => {
-    const p = parseQuantity(t, 'length');
+    const p = parseQuantity(t, 'length', nominalMm);
     return p.ok && !fault(t) ? p.value : undefined;
   });
   const editing = !kept || again || text !== '';
@@ -172,6 +172,7 @@ function SeatForm({
                     label={`${d} mm deep, ${k * 90}°`}
                     dimension="length"
                     decimals={3}
+                    near={nominalMm}
                     text={cells[2 * i + k] ?? ''}
                     onText={(t) => setCell(2 * i + k, t)}
                     fault={fault(cells[2 * i + k] ?? '')}
