@@ -65,6 +65,7 @@ export function cardCsv(c: JobCard): string {
       }),
     ),
     ...c.seen.map((l) => line('seen', l)),
+    ...c.turnedBack.map((l) => line('turned back', l)),
     ...c.checks.map((l) => line('check', l)),
     ...c.overrides.map((o) =>
       line('override', { what: o.rule, value: o.reason, who: o.who, atMs: o.atMs }),

@@ -283,6 +283,12 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
     card.strokes.map((s: { operation: string; status: string }) => `${s.operation} ${s.status}`),
   ).toEqual(['hub-out good', 'bearing-out good', 'bearing-in good', 'hub-in good']);
   expect(card.strokes[2].path).not.toContain('balls');
+  expect(card.turnedBack.map((l: { what: string }) => l.what)).toEqual([
+    'knuckle',
+    'Press out reopened',
+    'Press bearing into knuckle, made again',
+    'Snap-ring groove fully clear',
+  ]);
   expect(
     card.torque.readings.map((r: { actual: number | null }) => r.actual && Math.round(r.actual)),
   ).toEqual([80, 121, 180, 5, 70, 60, null]);

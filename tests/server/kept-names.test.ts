@@ -119,6 +119,7 @@ it('a card of version 1 says of no stroke whether it fitted a part; read today i
       { operation: 'hub-out', peakKn: 9, fitting: false },
       { operation: 'hub-in', peakKn: 12, fitting: true },
     ],
+    turnedBack: [],
   });
   expect(() => upcastCard({ version: 99 })).toThrow(/^version: 99/u);
 });

@@ -87,7 +87,7 @@ const PartOnCard = closed({
 });
 
 /** The version that cards are made in today; older ones are read through `upcast.ts`. */
-export const cardVersion = 2;
+export const cardVersion = 3;
 
 const documentFields = {
   format: Type.Literal('true-spindle/job-card'),
@@ -103,6 +103,8 @@ const documentFields = {
   diagnosis: Nullable(DiagnosisOnCard),
   findings: Lines,
   found: Type.Array(Type.String()),
+  /** What was reopened, given up, found wrong or done over on the way. */
+  turnedBack: Lines,
   part: Nullable(PartOnCard),
   items: Lines,
   oldPart: Lines,

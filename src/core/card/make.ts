@@ -44,6 +44,7 @@ import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
 import { judgeStage, type Procedure, type Stage, stageWindow, unitSigns } from '../torque/index.ts';
 import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
+import { turnedBack } from './turned-back.ts';
 
 /** A job with its whole record, as a card is made from it. */
 export interface CardSource extends JobNow {
@@ -73,6 +74,7 @@ export function makeCard(source: CardSource): CardDocument {
       return { what: test?.short ?? r.testId, value: test ? resultInWords(test, r) : '', ...by(r) };
     }),
     found: state.found,
+    turnedBack: turnedBack(source),
     part: partOf(source),
     items: itemLines(source),
     oldPart: oldPartLines(source),

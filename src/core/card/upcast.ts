@@ -29,6 +29,8 @@ const steps: Record<number, (card: Older) => Older> = {
       fitting: fittedInVersion1.has(s.operation),
     })),
   }),
+  // What was turned back stood in the record only.
+  2: (card) => ({ ...card, version: 3, turnedBack: [] }),
 };
 
 /** A kept card in today's form. Throws RangeError for a version that is not known. */

@@ -156,6 +156,16 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
               </p>
             ))
           )}
+          {c.turnedBack.length > 0 && (
+            <>
+              <h3>Done over on the way</h3>
+              {c.turnedBack.map((l) => (
+                <p key={l.what + l.atMs}>
+                  <b>{l.what}</b>: {l.value}. {l.who}
+                </p>
+              ))}
+            </>
+          )}
           {c.found.length > 0 && (
             <>
               <h3>Found on the way</h3>
