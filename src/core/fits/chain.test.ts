@@ -11,8 +11,10 @@ import {
   holds,
   judgeDamage,
   leftMm,
+  pressureMpa,
   shareBelow,
   warmingFaults,
+  yieldMpa,
   yieldsAtMm,
 } from './index.ts';
 
@@ -86,10 +88,15 @@ describe('in service', () => {
     expect(h.axialKn).toBeCloseTo(10.72, 1);
     expect(h.torqueNm).toBeCloseTo((h.axialKn * 1000 * 0.072) / 2, 6);
   });
-  it('yields where the hoop stress says so', () => {
-    const at = yieldsAtMm(fit);
-    expect(at).toBeGreaterThan(0.05);
-    expect(at).toBeLessThan(0.5);
+  it('yields at the pressure of the textbook: σ_y/2 · (1 − (d/D)²), thick wall or thin', () => {
+    // Shigley's Mechanical Engineering Design, thick cylinders by the greatest shear.
+    for (const outerDiameterMm of [80, 100, 300]) {
+      const wall = { ...fit, outerDiameterMm };
+      const { diameterMm: d } = wall;
+      const atYield = pressureMpa({ ...wall, interferenceMm: yieldsAtMm(wall) });
+      const limit = yieldMpa[wall.outerMaterial] / 2;
+      expect(atYield).toBeCloseTo(limit * (1 - (d / outerDiameterMm) ** 2), 6);
+    }
   });
 });
 

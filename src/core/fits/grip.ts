@@ -19,9 +19,13 @@ export const yieldMpa: Record<Material, number> = {
 export const gripLostMm = (radialN: number, boreMm: number, widthMm: number): number =>
   (0.08 * Math.sqrt((radialN * boreMm) / widthMm)) / 1000;
 
-/** Interference at which the outer body's hoop stress reaches its yield, mm. */
+/**
+ * Interference at which the outer body begins to yield at its bore, mm: greatest shear (Tresca), hoop tension and the
+ * pressure against it, for thick walls as for thin. Shigley's Mechanical Engineering Design, thick cylinders.
+ */
 export function yieldsAtMm(fit: Omit<PressFit, 'interferenceMm'>): number {
-  return yieldMpa[fit.outerMaterial] / hoopMpa({ ...fit, interferenceMm: 1 }).outerMpa;
+  const one = { ...fit, interferenceMm: 1 };
+  return yieldMpa[fit.outerMaterial] / (hoopMpa(one).outerMpa + pressureMpa(one));
 }
 
 /** Torque in N·m and axial force in kN that a fit can hold before it creeps: friction on the whole seat. */

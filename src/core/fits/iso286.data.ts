@@ -7,6 +7,7 @@ export const fineRanges = [
 
 /** Standard tolerances IT in µm, one figure a range. ISO 286-1:2010, table 1 (memory). */
 export const itGrades: Record<number, readonly number[]> = {
+  3: [2.5, 2.5, 3, 4, 4, 5, 6, 8, 10, 12, 13, 15],
   4: [4, 4, 5, 6, 7, 8, 10, 12, 14, 16, 18, 20],
   5: [5, 6, 8, 9, 11, 13, 15, 18, 20, 23, 25, 27],
   6: [8, 9, 11, 13, 16, 19, 22, 25, 29, 32, 36, 40],

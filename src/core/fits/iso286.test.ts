@@ -70,8 +70,12 @@ describe('every cell of the tables', () => {
   );
 });
 
-// ISO 286-2:2010 (memory): holes K, M, N carry Δ up to IT8, P and R up to IT7 only.
+// ISO 286-2:2010 (memory): holes K, M, N carry Δ up to IT8, P and R up to IT7 only; M6 over 250 to 315 is printed as −9.
 it.each([
+  [300, 'M6', -9, -41],
+  [250, 'M6', -8, -37],
+  [40, 'K4', 1, -6],
+  [60, 'M4', -8, -16],
   [40, 'K8', 12, -27],
   [40, 'M8', 5, -34],
   [40, 'N8', -3, -42],

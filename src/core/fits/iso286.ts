@@ -27,7 +27,7 @@ const indexIn = (limits: readonly number[], sizeMm: number): number => {
 /** Standard tolerance IT in µm for a size in mm. ISO 286-1:2010. Throws RangeError outside the table. */
 export function itGrade(sizeMm: number, grade: number): number {
   const row = itGrades[grade];
-  if (!row) throw new RangeError(`class: grade ${grade} is outside the table (4 to 11)`);
+  if (!row) throw new RangeError(`class: grade ${grade} is outside the table (3 to 11)`);
   return row[indexIn(ranges, sizeMm)]!;
 }
 
@@ -74,7 +74,10 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   const deltaUpTo = kind === 'k' || kind === 'm' || kind === 'n' ? 8 : 7;
   if (kind === 'n' && grade > 8) return { upperUm: 0, lowerUm: -it };
   if (kind === 'k' && grade > 8) throw new RangeError('class: hole K is tabled up to IT8 only');
-  const delta = grade <= deltaUpTo && grade > 4 ? it - itGrade(sizeMm, grade - 1) : 0;
+  const delta = grade <= deltaUpTo && grade > 3 ? it - itGrade(sizeMm, grade - 1) : 0;
+  // The one figure that the standard prints against its own rule.
+  if (toleranceClass === 'M6' && sizeMm > 250 && sizeMm <= 315)
+    return { upperUm: -9, lowerUm: -9 - it };
   return { upperUm: -ei + delta, lowerUm: -ei + delta - it };
 }
 
