@@ -4,7 +4,7 @@ export * from './families.data.ts';
 export * from './identify.ts';
 export * from './items.data.ts';
 export * from './p1.data.ts';
-export { undoneWith } from './order.ts';
+export { undoneBy, undoneWith } from './order.ts';
 export * from './shapes.ts';
 export * from './steps.ts';
 export * from './walk.data.ts';

@@ -1,3 +1,4 @@
+import { undoneBy } from '../../core/families/index.ts';
 import { reasonOf, traceRefusal } from '../../core/job/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
@@ -26,17 +27,20 @@ export function StrokeActions({
   const { view, send } = useJob();
   const { setup, operation, recorded, refused, stack, judgement } = stroke;
   if (recorded) {
-    const wrong = recorded.status === 'stop';
+    const { fitting } = setup.requirement;
+    // What is wrong is made again; what was fitted since comes out again.
+    const fitted = undoneBy(operation).some((o) => o in view.state.strokes);
+    const first = recorded.status === 'stop' || fitted;
     const again = !mayBegin(operation, view) && (
-      <button type="button" className={wrong ? 'btn main' : 'btn quiet'} onClick={onAgain}>
-        {setup.requirement.fitting ? 'Press again' : 'Again'}
+      <button type="button" className={first ? 'btn main' : 'btn quiet'} onClick={onAgain}>
+        {againWord(fitting, fitted)}
       </button>
     );
     return (
       <>
-        {wrong ? again : <MainAction label="Next" onAct={onNext} />}
-        {setup.requirement.fitting && <TakeApart operation={operation} />}
-        {!wrong && again}
+        {first ? again : <MainAction label="Next" onAct={onNext} />}
+        {fitting && <TakeApart operation={operation} />}
+        {!first && again}
       </>
     );
   }
@@ -63,4 +67,9 @@ export function StrokeActions({
       onAct={onRecord}
     />
   );
+}
+
+function againWord(fitting: boolean, fitted: boolean): string {
+  if (fitting) return 'Press again';
+  return fitted ? 'Press out again' : 'Again';
 }
