@@ -202,7 +202,9 @@ function strokeOf(operation: Operation, source: CardSource): CardStroke | undefi
     name: operationNames[operation],
     fitting: setup.requirement.fitting,
     peakKn: stroke.peakKn ?? null,
-    tool: setup.press.name,
+    tool: state.traces[operation]?.gauge.startsWith('stand-in')
+      ? `${setup.press.name}, read by a stand-in`
+      : setup.press.name,
     expectedKn: setup.forceKn,
     depthMm: stroke.depthMm ?? null,
     plannedMm: setup.requirement.travelMm,
@@ -215,12 +217,14 @@ function strokeOf(operation: Operation, source: CardSource): CardStroke | undefi
   };
 }
 
-const seenLines = ({ events }: CardSource): CardLine[] =>
-  events.flatMap((e) =>
-    e.type === 'fact-seen'
-      ? [{ what: facts[e.body.factId].ask, value: facts[e.body.factId].done, ...by(e) }]
-      : [],
-  );
+/** What was seen and still stands, each with the last who saw it. */
+const seenLines = ({ events, state }: CardSource): CardLine[] =>
+  events.flatMap((e, i) => {
+    if (e.type !== 'fact-seen' || !state.facts.includes(e.body.factId)) return [];
+    const { factId } = e.body;
+    const later = events.slice(i + 1).some((x) => x.type === e.type && x.body.factId === factId);
+    return later ? [] : [{ what: facts[factId].ask, value: facts[factId].done, ...by(e) }];
+  });
 
 function torqueOf(
   procedure: Procedure,

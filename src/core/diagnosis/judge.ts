@@ -100,8 +100,11 @@ export function evidenceOf(
   ];
 }
 
-/** "Hand on the spring RF: gritty" */
-export function resultInWords(t: TestKind, r: TestResult): string {
+/** "Hand on the spring RF: gritty"; what a simulated instrument read is told as such. */
+export const resultInWords = (t: TestKind, r: TestResult): string =>
+  `${plainWords(t, r)}${r.standIn ? ', by a stand-in' : ''}`;
+
+function plainWords(t: TestKind, r: TestResult): string {
   const where = r.place === 'car' ? '' : ` ${r.place}`;
   if (r.skipped) return `${t.short}${where}: could not do`;
   if (t.numeric && t.numeric.from >= 0)

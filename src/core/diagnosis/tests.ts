@@ -45,6 +45,8 @@ export const TestResultSchema = closed({
   result: Maybe(Id),
   value: Maybe(Type.Number({ minimum: -500, maximum: 500 })),
   skipped: Maybe(Type.Boolean()),
+  /** The reading came from a simulated instrument. */
+  standIn: Maybe(Type.Boolean()),
 });
 export type TestResult = Static<typeof TestResultSchema>;
 

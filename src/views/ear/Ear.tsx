@@ -69,8 +69,8 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const settings: Settings | undefined = read.ok
     ? { ...read.settings, ...(bearing ? { bearing } : {}) }
     : undefined;
-  const hear = (name: string, bytes: ArrayBuffer) =>
-    settings ? ear.hear(name, bytes, settings) : setSaid(read.ok ? '' : read.reason);
+  const hear = (name: string, bytes: ArrayBuffer, standIn = false) =>
+    settings ? ear.hear({ name, standIn }, bytes, settings) : setSaid(read.ok ? '' : read.reason);
   const open = (f: File | undefined) => void f?.arrayBuffer().then((bytes) => hear(f.name, bytes));
   const last = ear.heard.at(-1);
   const a = last?.analysis;
@@ -88,7 +88,9 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const use = async () => {
     if (!a || a.finding === 'cannot-tell') return;
     const result = asTest[a.finding];
-    if (await send('test-recorded', { testId: 'recording', place: 'car', result })) onDone();
+    const standIn = last?.standIn ? { standIn: true } : {};
+    const body = { testId: 'recording', place: 'car' as const, result, ...standIn };
+    if (await send('test-recorded', body)) onDone();
   };
   const o = bearing && bearingOrders(bearing);
   return (
@@ -151,7 +153,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
             onDrive={(name, make) => {
               if (!settings || !bearing)
                 return setSaid(read.ok ? 'No bearing geometry on record' : read.reason);
-              hear(name, make(settings, bearing));
+              hear(name, make(settings, bearing), true);
             }}
           />
           <div className="grow" />

@@ -2,8 +2,14 @@ import { useEffect, useRef, useState } from 'react';
 import type { Analysis, Settings } from '../../core/noise/index.ts';
 import type { EarReport, EarTask } from '../../workers/ear.worker.ts';
 
-export interface Heard {
+/** Where a recording came from. */
+export interface Source {
   name: string;
+  /** Made up by the stand-in microphone. */
+  standIn: boolean;
+}
+
+export interface Heard extends Source {
   analysis: Analysis;
   ms: number;
 }
@@ -13,7 +19,7 @@ export interface EarState {
   share: number | undefined;
   fault: string | undefined;
   heard: Heard[];
-  hear: (name: string, bytes: ArrayBuffer, settings: Settings) => void;
+  hear: (source: Source, bytes: ArrayBuffer, settings: Settings) => void;
   cancel: () => void;
   forget: () => void;
 }
@@ -30,7 +36,7 @@ export function useEar(): EarState {
     setShare(undefined);
   };
   useEffect(() => () => worker.current?.terminate(), []);
-  const hear: EarState['hear'] = (name, bytes, settings) => {
+  const hear: EarState['hear'] = (source, bytes, settings) => {
     cancel();
     setFault(undefined);
     setShare(0);
@@ -45,7 +51,7 @@ export function useEar(): EarState {
       else
         setHeard((list) => [
           ...list.slice(-1),
-          { name, analysis: data.analysis, ms: data.analyseMs },
+          { ...source, analysis: data.analysis, ms: data.analyseMs },
         ]);
     };
     w.onerror = (e) => {
