@@ -249,6 +249,20 @@ describe('what may not be recorded', () => {
       { ctx: withNut(), events: [event('stage-recorded', stage())] },
     ),
     refused(
+      'the bearing pressed once more under its hub',
+      'stroke-reading',
+      { operation: 'bearing-in', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.covered',
+      'operation',
+      {
+        events: [
+          ...ready,
+          event('stroke-recorded', bearingIn()),
+          event('stroke-recorded', { ...bearingIn(), operation: 'hub-in', depthMm: 37 }),
+        ],
+      },
+    ),
+    refused(
       'another family once metal has moved',
       'family-named',
       { code: 'A2', probability: 0.9, answers: {} },

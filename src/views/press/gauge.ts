@@ -116,7 +116,8 @@ export class Gauge {
     cancelAnimationFrame(this.#frame);
     const points = thinned(this.#samples);
     this.#set({ running: false, noSignal: false, points, live: this.#call });
-    if (this.#samples.length >= 2) void this.#keep(this.#trace());
+    if (this.#samples.length >= 2) this.#leave(this.#trace());
+    this.#send();
   };
 
   /** Backed off and squared: the strip begins anew. */
@@ -141,17 +142,30 @@ export class Gauge {
     };
   }
 
-  /** While the page shows this stroke: a page that goes away in mid-stroke leaves its trace in this browser; the next one sends it. */
-  mount(): () => void {
-    const place = `trace:${this.#jobId}:${this.#operation}`;
-    const left = sessionStorage.getItem(place);
+  get #place(): string {
+    return `trace:${this.#jobId}:${this.#operation}`;
+  }
+
+  /** Lays a trace down in this browser until the server has it. */
+  #leave(trace: EventBody<'stroke-traced'>): void {
+    sessionStorage.setItem(this.#place, JSON.stringify(trace));
+  }
+
+  /** Sends what was laid down; it stays there until it was taken. */
+  #send(): void {
+    const left = sessionStorage.getItem(this.#place);
     if (left)
       void this.#keep(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => {
-        if (ok) sessionStorage.removeItem(place);
+        if (ok && sessionStorage.getItem(this.#place) === left)
+          sessionStorage.removeItem(this.#place);
       });
+  }
+
+  /** While the page shows this stroke: a page that goes away in mid-stroke leaves its trace in this browser; the next one sends it. */
+  mount(): () => void {
+    this.#send();
     const leave = () => {
-      if (this.#source && this.#samples.length >= 2)
-        sessionStorage.setItem(place, JSON.stringify(this.#trace()));
+      if (this.#source && this.#samples.length >= 2) this.#leave(this.#trace());
     };
     addEventListener('pagehide', leave);
     return () => {
