@@ -11,6 +11,8 @@ import {
   familyOf,
   fitEffects,
   type JobNow,
+  type JobContext,
+  judgementOf,
   judgeReadings,
   missingFor,
   nextAction,
@@ -67,6 +69,36 @@ describe('encoder side', () => {
     expect(encoderState(plain)).toBe('no-encoder');
     expect(rule(plain)).toBeUndefined();
     expect(missingFor('press-in', plain)).not.toContain('Encoder side not checked');
+  });
+});
+
+describe('the judgement on the job', () => {
+  const said = event('complaint-recorded', {
+    corner: 'LF',
+    lamps: ['none'],
+    history: [],
+    sound: 'roar',
+  });
+  it('offers no test whose tool is not at hand', () => {
+    const all = judgementOf(job([said]));
+    const tool = all.next.flatMap((n) => n.test.tools)[0]!;
+    const without = judgementOf(
+      job([said], context(), { diagnose: { version: 1, value: { without: [tool] } } }),
+    );
+    expect(without.next.some((n) => n.test.tools.includes(tool))).toBe(false);
+    expect(without.next.length).toBeLessThan(all.next.length);
+  });
+  it('knows the age of the bearings and what the unit went through', () => {
+    const share = (over: Partial<JobContext['unit']>) => {
+      const ctx = context();
+      const { suspects } = judgementOf(job([said], { ...ctx, unit: { ...ctx.unit, ...over } }));
+      return suspects.find((s) => s.id === 'bearing-LF')!.probability;
+    };
+    const silent = share({ odometerKm: 260_000 });
+    const young = share({ odometerKm: 260_000, fitted: { LF: { atKm: 255_000, again: false } } });
+    const old = share({ odometerKm: 260_000, fitted: { LF: { atKm: 20_000, again: false } } });
+    expect(old).toBeGreaterThan(young);
+    expect(share({ odometerKm: 260_000, exposure: ['deep-water'] })).toBeGreaterThan(silent);
   });
 });
 

@@ -10,6 +10,7 @@ export function CloseJobDialog({ why, onClose }: { why: string; onClose: () => v
       text="Nothing more is recorded on it. It stays in the archive with its whole record."
       first={why}
       confirm="Close the job"
+      byTap
       onClose={onClose}
       onReason={(reason) => send('job-closed', { reason })}
     />

@@ -7,6 +7,7 @@ export function ReasonDialog({
   text,
   first = '',
   confirm = 'Record',
+  byTap = false,
   onClose,
   onReason,
 }: {
@@ -15,18 +16,23 @@ export function ReasonDialog({
   /** What stands in the field when it opens. */
   first?: string;
   confirm?: string;
+  /** What cannot be undone is confirmed by a tap on its button, not by the Enter key. */
+  byTap?: boolean;
   onClose: () => void;
   onReason: (reason: string) => Promise<boolean>;
 }) {
   const [why, setWhy] = useState(first);
   const ready = why.trim() !== '';
+  const record = async () => {
+    if (ready && (await onReason(why.trim()))) onClose();
+  };
   return (
     <Dialog title={title} onClose={onClose}>
       <form
         className="grid gap-3"
-        onSubmit={async (e) => {
+        onSubmit={(e) => {
           e.preventDefault();
-          if (ready && (await onReason(why.trim()))) onClose();
+          if (!byTap) void record();
         }}
       >
         <p className="note">{text}</p>
@@ -40,7 +46,11 @@ export function ReasonDialog({
           />
         </label>
         <div className="foot">
-          <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
+          <button
+            type={byTap ? 'button' : 'submit'}
+            className={`btn ${ready ? 'main' : 'notyet'}`}
+            onClick={byTap ? record : undefined}
+          >
             {ready ? confirm : 'Type the reason'}
           </button>
         </div>
