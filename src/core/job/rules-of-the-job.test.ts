@@ -263,6 +263,14 @@ describe('what may not be recorded', () => {
       },
     ),
     refused(
+      'a peak that the press cannot give',
+      'stroke-recorded',
+      bearingIn({ peakKn: 400 }),
+      'stroke.over-capacity',
+      'peakKn',
+      { events: ready },
+    ),
+    refused(
       'another family once metal has moved',
       'family-named',
       { code: 'A2', probability: 0.9, answers: {} },
