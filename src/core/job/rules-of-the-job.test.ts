@@ -263,6 +263,21 @@ describe('what may not be recorded', () => {
       },
     ),
     refused(
+      'the new bearing out again while its snap ring is in, though the old ring was seen out',
+      'stroke-reading',
+      { operation: 'bearing-out', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.snap-ring',
+      'operation',
+      {
+        events: [
+          ...ready,
+          event('fact-seen', { factId: 'snap-ring-out' }),
+          event('stroke-recorded', bearingIn()),
+          event('fact-seen', { factId: 'snap-ring-fitted' }),
+        ],
+      },
+    ),
+    refused(
       'another family once metal has moved',
       'family-named',
       { code: 'A2', probability: 0.9, answers: {} },
