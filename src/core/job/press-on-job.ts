@@ -102,6 +102,10 @@ export function stillSeen(job: JobNow, fact: FactId): boolean {
   return Math.max(...fitted, ...since.map((f) => seenAtMs[f] ?? 0)) < (seenAtMs[fact] ?? 0);
 }
 
+/** The same as a screen asks it: while Press out is closed, what was seen there is not asked again. */
+export const seenNow = (job: JobNow, fact: FactId): boolean =>
+  job.state.done.includes('press-out') ? job.state.facts.includes(fact) : stillSeen(job, fact);
+
 /** A stroke that was made and is Stop: nothing goes on top of it. */
 export function notRight(job: JobNow, operation: Operation): boolean {
   const stroke = job.state.strokes[operation];
