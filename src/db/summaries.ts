@@ -12,12 +12,16 @@ export interface SummaryRow extends JobRow {
   data: string;
 }
 
-/** Jobs that stand on the floor with what is kept of them, oldest first; written out, as it is read at every look. */
-export const summariesOnFloor = (db: Db): Promise<SummaryRow[]> =>
-  db.all<SummaryRow>(sql`
+/** A job with what is kept of it; written out, as it is read at every look. */
+const ofJobs = sql`
     SELECT j.id, j.number, j.unit_id AS unitId, j.corner, j.created_ms AS createdMs, j.by_id AS byId,
       s.stale, s.records_version AS recordsVersion, s.data
-    FROM ${jobSummaries} s JOIN ${jobs} j ON j.id = s.job_id
+    FROM ${jobSummaries} s JOIN ${jobs} j ON j.id = s.job_id`;
+
+/** Jobs that stand on the floor with what is kept of them, oldest first. */
+export const summariesOnFloor = (db: Db): Promise<SummaryRow[]> =>
+  db.all<SummaryRow>(sql`
+    ${ofJobs}
     WHERE s.on_floor = 1 ORDER BY j.created_ms`);
 
 /** What an ended job is looked for by: words that all have to stand in it, and days it ended on. */
@@ -36,9 +40,7 @@ export const endedJobs = (db: Db, q: ArchiveQuery): Promise<SummaryRow[]> => {
       sql`AND (j.number || ' ' || s.data || ' ' || COALESCE(u.data, '')) LIKE ${`%${w.replaceAll(/[\\%_]/gu, String.raw`\$&`)}%`} ESCAPE '\\'`,
   );
   return db.all<SummaryRow>(sql`
-    SELECT j.id, j.number, j.unit_id AS unitId, j.corner, j.created_ms AS createdMs, j.by_id AS byId,
-      s.stale, s.records_version AS recordsVersion, s.data
-    FROM ${jobSummaries} s JOIN ${jobs} j ON j.id = s.job_id
+    ${ofJobs}
       LEFT JOIN ${records} u ON u.kind = 'units' AND u.id = j.unit_id
     WHERE ${ended} > 0 AND ${ended} >= ${q.fromMs ?? 0} AND ${ended} < ${q.toMs ?? Number.MAX_SAFE_INTEGER}
       ${sql.join(holds, sql` `)}

@@ -46,7 +46,7 @@ export async function floorRows(): Promise<FloorRow[]> {
 
 export const ArchiveSchema = closed({
   words: Type.String({ maxLength: 80 }),
-  /** Days, local to the shop. */
+  /** Days, by UTC. */
   from: Type.Optional(DateOnly),
   to: Type.Optional(DateOnly),
 });

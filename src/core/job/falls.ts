@@ -18,7 +18,10 @@ function fall(s: JobState, { strokes, facts }: Done): void {
     delete s.readAtMs[o];
   }
   s.facts = s.facts.filter((f) => !(facts as readonly string[]).includes(f));
-  for (const f of facts) delete s.contrary[f];
+  for (const f of facts) {
+    delete s.contrary[f];
+    delete s.seenAtMs[f];
+  }
   s.stages = [];
   s.checks = {};
   s.stepsDone = { ...s.stepsDone, rebuild: [] };

@@ -1,4 +1,4 @@
-import { strokesIn } from '../families/index.ts';
+import { type FactId, strokesIn, type Task } from '../families/index.ts';
 import {
   type Adapter,
   hammer,
@@ -85,6 +85,26 @@ export const solvedFor = onceEach((job, operation: Operation): SolveResult | und
 /** Fitting strokes of the job's walk that were made, in their order. */
 export const fittedStrokes = (job: JobNow): Operation[] =>
   strokesIn(walkOf(job)?.in ?? []).filter((o) => o in job.state.strokes);
+
+/**
+ * Whether a thing seen still holds: what was seen on the way out (ring out, collar off, guard on) was of the old part,
+ * and is looked at anew once something was fitted after it.
+ */
+export function stillSeen(job: JobNow, fact: FactId): boolean {
+  const { facts, seenAtMs, strokes } = job.state;
+  if (!facts.includes(fact)) return false;
+  const shows = (t: Task) => t.kind === 'facts' && t.facts.includes(fact);
+  const { out = [], in: fitting = [] } = walkOf(job) ?? {};
+  if (!out.some(shows)) return true;
+  const fitted = fittedStrokes(job).map((o) => strokes[o]?.atMs ?? 0);
+  if (fitted.length === 0) return true;
+  const since = fitting.flatMap((t) => (t.kind === 'facts' ? t.facts : []));
+  return Math.max(...fitted, ...since.map((f) => seenAtMs[f] ?? 0)) < (seenAtMs[fact] ?? 0);
+}
+
+/** The same as a screen asks it: while Press out is closed, what was seen there is not asked again. */
+export const seenNow = (job: JobNow, fact: FactId): boolean =>
+  job.state.done.includes('press-out') ? job.state.facts.includes(fact) : stillSeen(job, fact);
 
 /** A stroke that was made and is Stop: nothing goes on top of it. */
 export function notRight(job: JobNow, operation: Operation): boolean {

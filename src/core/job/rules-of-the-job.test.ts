@@ -96,6 +96,13 @@ const stage = (more: Partial<EventBody<'stage-recorded'>> = {}) => ({
   ...more,
 });
 
+const pressing = [
+  'stroke-reading',
+  { operation: 'bearing-in', travelMm: 1, forceKn: 1, typed: '1' },
+] as const;
+const reuse = { seat: 'bore', decision: 'reuse' } as const;
+const smooth = { checkId: 'smooth', ok: true };
+
 interface Refused<T extends EventType = EventType> {
   what: string;
   type: T;
@@ -271,6 +278,56 @@ describe('what may not be recorded', () => {
       { events: ready },
     ),
     refused(
+      'the new bearing out again while its snap ring is in, though the old ring was seen out',
+      'stroke-reading',
+      { operation: 'bearing-out', travelMm: 1, forceKn: 1, typed: '1' },
+      'press.snap-ring',
+      'operation',
+      {
+        events: [
+          ...ready,
+          event('fact-seen', { factId: 'snap-ring-out' }),
+          event('stroke-recorded', bearingIn()),
+          event('fact-seen', { factId: 'snap-ring-fitted' }),
+        ],
+      },
+    ),
+    refused(
+      'the call at another corner once metal has moved',
+      'diagnosis-accepted',
+      { suspectId: 'bearing-RF', probability: 0.9 },
+      'job.corner-kept',
+      'suspectId',
+      { events: ready },
+    ),
+    refused(
+      'another side of the new bearing once it is in',
+      'encoder-checked',
+      { side: 'outboard', method: 'viewing-card' },
+      'match.fitted',
+      'type',
+      { events: [...ready, event('stroke-recorded', bearingIn())] },
+    ),
+    refused('a seat under the new bearing', 'seat-read', seat, 'seat.covered', 'seat', {
+      events: [...ready, event('stroke-recorded', bearingIn())],
+    }),
+    refused('a seat under the old shell', 'seat-judged', reuse, 'seat.old-in', 'seat', {
+      ctx: context({ family: 'A1' }),
+    }),
+    refused(
+      'a fit of a part not held against the old',
+      ...pressing,
+      'press.unproven',
+      'operation',
+      {
+        events: ready.filter((e) => e.type !== 'part-confirmed'),
+      },
+    ),
+    refused('a fit of a part that is not here', ...pressing, 'press.part-missing', 'operation', {
+      events: ready.filter((e) => e.type !== 'item-marked'),
+    }),
+    refused('a check before the nut', 'check-recorded', smooth, 'prove.nut-first', 'checkId'),
+    refused(
       'another family once metal has moved',
       'family-named',
       { code: 'A2', probability: 0.9, answers: {} },
@@ -352,12 +409,24 @@ describe('what may not be recorded', () => {
   );
 });
 
+it('pulls no nut while the rebuild has steps to go', () => {
+  const { worked, entries } = workThrough(walked[0]!);
+  const job = new Worked(shopContext('unit-07', 'LF'));
+  for (const e of entries)
+    if (!('type' in e && e.type === 'step-done' && e.body.stepId === 'lower')) job.put(e);
+  const stage = entries.find((e) => 'type' in e && e.type === 'stage-recorded')!;
+  expect(worked.now.state.signed).toBeDefined();
+  expect(job.put(stage)?.rule).toBe('torque.not-rebuilt');
+});
+
 describe('what a station owes', () => {
   const owed = (station: Station, events: JobEvent[], ctx = context(), choices = {}) =>
     owedAt(station, job(events, ctx, choices)).map((o) => o.rule);
   const plan = (route: string) => ({
     plan: { version: 1, value: { route, chill: false, soak: false } },
   });
+  const { knuckle } = exampleWork;
+  const misfit = context({ knuckle: { ...knuckle, boreMm: knuckle.boreMm + 1 } });
   const off = (mm: number) =>
     event('seat-judged', { seat: 'bore', decision: mm > 0 ? 'reuse' : 'replace' });
   it.each([
@@ -371,6 +440,12 @@ describe('what a station owes', () => {
     ['a corner', 'match.no-corner', owed('match', [], { ...context(), corner: 'unknown' })],
     ['a part', 'match.no-part', owed('match', [], context({ partNumber: undefined }))],
     ['a family that is walked', 'plan.not-walked', owed('plan', [], context({ family: 'P3' }))],
+    ['a part that belongs here', 'match.misfit', owed('match', [], misfit)],
+    [
+      'what was seen instead',
+      'press.contrary',
+      owed('press-in', [event('fact-seen', { factId: 'no-gap', absent: true })]),
+    ],
     ['a route', 'plan.no-route', owed('plan', [])],
     [
       'a route that is walked',

@@ -43,6 +43,8 @@ export interface JobState {
   /** Who has read which caution: each who pumps reads it once a job. */
   cautionsRead: Record<string, string[]>;
   facts: string[];
+  /** When each of them was last seen. */
+  seenAtMs: Partial<Record<FactId, number>>;
   /** Things looked for of which the opposite was seen. */
   contrary: Partial<Record<FactId, { byId: string; atMs: number }>>;
   /** Family as it was identified by what is seen. */
@@ -87,6 +89,7 @@ export const emptyState = (): JobState => ({
   timers: [],
   cautionsRead: {},
   facts: [],
+  seenAtMs: {},
   contrary: {},
   oldReadings: {},
   oldTaken: {},
@@ -176,6 +179,7 @@ function apply(s: JobState, e: JobEvent): void {
         s.contrary[e.body.factId] = kept;
       } else {
         once(s.facts, e.body.factId);
+        s.seenAtMs[e.body.factId] = e.atMs;
         delete s.contrary[e.body.factId];
       }
       break;

@@ -1,4 +1,4 @@
-import { factIds, facts, strokesIn, type Task, type Walk } from '../families/index.ts';
+import { type FactId, factIds, facts, strokesIn, type Task, type Walk } from '../families/index.ts';
 import { hammer, judgeStack, type Operation, operationNames } from '../press/index.ts';
 import { type RuleId } from '../rules/index.ts';
 import type { EventBody } from '../schemas/events.ts';
@@ -7,7 +7,7 @@ import { walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { isHere } from './owed.ts';
 import { confirmed, encoderState, sensorSide } from './part-on-job.ts';
-import { notRight, pressById, setupOf, stackOf } from './press-on-job.ts';
+import { notRight, pressById, setupOf, stackOf, stillSeen } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatKinds, seatName } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
@@ -76,10 +76,13 @@ function partRefusal(job: JobNow): Refusal | undefined {
   return isHere('bearing', job) ? undefined : refuse('operation', 'press.part-missing');
 }
 
-function factRefusal(operation: Operation, walk: Walk, { state }: JobNow): Refusal | undefined {
+function factRefusal(operation: Operation, walk: Walk, job: JobNow): Refusal | undefined {
+  // Taking apart asks anew; fitting goes by what was seen once.
+  const out = strokesIn(walk.out).includes(operation);
+  const holds = (id: FactId) => (out ? stillSeen(job, id) : job.state.facts.includes(id));
   const asked = [...walk.out, ...walk.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
   const lock = factIds
-    .filter((id) => asked.includes(id) && !state.facts.includes(id))
+    .filter((id) => asked.includes(id) && !holds(id))
     .map((id) => facts[id].locks)
     .find((l) => l?.before.includes(operation));
   return lock && refuse('operation', lock.rule);

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { type FactId, facts } from '../../core/families/index.ts';
-import { familyCodeOf } from '../../core/job/index.ts';
+import { familyCodeOf, seenNow } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -26,7 +26,7 @@ export function FactBody({
   missing?: string | undefined;
 }) {
   const { view, send } = useJob();
-  const seen = (id: FactId) => view.state.facts.includes(id);
+  const seen = (id: FactId) => seenNow(view, id);
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
   return (
