@@ -1,48 +1,31 @@
 /** Made-up strokes against the follower: right verdicts, how early the seat and a cocked start are called. */
 import {
   setupFor,
-  classFits,
   endsStroke,
-  type Fits,
   follower,
   operations,
+  type Setup,
   type StrokeCall,
-  type Work,
+  type TraceSample,
 } from '../src/core/press/index.ts';
 import { random } from '../src/core/standins/cars.ts';
 import {
   faultsOf,
+  idealRange,
   madeUpStroke,
   type RamFault,
   ramFaults,
   reportRange,
+  rightCall,
   tuningRange,
 } from '../src/core/standins/ram.ts';
-import { exampleTools, exampleWorks } from '../tests/example.ts';
+import { type Manner, readInManner } from '../src/core/standins/manners.ts';
+import { exampleTools, exampleWorks, measuredFits } from '../tests/example.ts';
 
-const rightCall = (fault: RamFault, fitting: boolean): StrokeCall =>
-  (
-    ({
-      good: fitting ? 'seated' : 'free',
-      cocked: 'cocked',
-      galling: 'galling',
-      worn: 'easy',
-      rusted: 'stuck',
-    }) as const
-  )[fault];
 /** Every stroke that a ram with a gauge makes; seals and shells are driven, studs are too short to follow. */
 const followed = operations.filter((o) => !/^(seal|shell|stud)/u.test(o));
-/** Seats as measured, as they are before anything goes on; a pressed-in bearing by its classes alone, which is harder. An N7 bore by class may be loose: there a worn seat cannot be told. */
-const fitsOf = (w: Work): Fits =>
-  w.family === 'P1'
-    ? classFits(w)
-    : {
-        bore: { low: 0.016, likely: 0.023, high: 0.03 },
-        journal: { low: 0.012, likely: 0.018, high: 0.024 },
-        measured: { bore: true, journal: true },
-      };
 const setups = exampleWorks.flatMap((w) =>
-  followed.flatMap((o) => setupFor(o, w, exampleTools[0]!, fitsOf(w)) ?? []),
+  followed.flatMap((o) => setupFor(o, w, exampleTools[0]!, measuredFits) ?? []),
 );
 
 export interface StrokeBench {
@@ -53,6 +36,47 @@ export interface StrokeBench {
   /** Share of cocked starts called before 5 mm, %. */
   cockedInTime: number;
   text: string;
+}
+
+/** The verdict of a whole stroke. Too easy is the stroke's, seated where it ends. */
+function verdictOf(samples: Iterable<TraceSample>, setup: Setup) {
+  const follow = follower(setup);
+  let verdict: StrokeCall = 'waiting';
+  for (const s of samples) {
+    const { call } = follow(s);
+    if (verdict !== 'easy' || (endsStroke(call) && call !== 'seated')) verdict = call;
+    if (endsStroke(call)) return { verdict, ended: s };
+  }
+  return { verdict, ended: { travelMm: 0, forceKn: 0 } };
+}
+
+/** Share of strokes that are called right, %, when they are pumped and read in one manner; an ideal gauge with it. */
+export function mannered(
+  manner: Manner | 'ideal',
+  count: number,
+  seed: number,
+): { right: number; wrong: string[] } {
+  const r = random(seed);
+  const wrong: string[] = [];
+  for (let n = 0; n < count; n++) {
+    const setup = setups[n % setups.length]!;
+    const { fitting } = setup.requirement;
+    // Few readings can step over the bite of a start; all else shows.
+    const faults = faultsOf(fitting).filter((f) => manner !== 'typed' || f !== 'cocked');
+    const fault = faults[Math.floor(n / setups.length) % faults.length]!;
+    const stroke = madeUpStroke(
+      setup,
+      fault,
+      Math.floor(r() * 1e9),
+      manner === 'ideal' ? idealRange : reportRange,
+    );
+    const samples =
+      manner === 'ideal' ? stroke.samples() : readInManner(stroke, manner, Math.floor(r() * 1e9));
+    const { verdict } = verdictOf(samples, setup);
+    if (verdict !== rightCall(fault, fitting))
+      wrong.push(`${setup.requirement.operation}, ${fault}: ${verdict}`);
+  }
+  return { right: 100 * (1 - wrong.length / count), wrong };
 }
 
 /** `range` says whether the hidden parameters come from those that the follower was tuned on. */
@@ -73,19 +97,7 @@ export function strokes(range: 'tuning' | 'report', count: number, seed: number)
       Math.floor(r() * 1e9),
       range === 'tuning' ? tuningRange : reportRange,
     );
-    const follow = follower(setup);
-    let verdict: StrokeCall = 'waiting';
-    let ended = { travelMm: 0, forceKn: 0 };
-    for (const s of stroke.samples()) {
-      const live = follow(s);
-      // Too easy is the stroke's verdict, seated where it ends.
-      if (verdict !== 'easy' || (endsStroke(live.call) && live.call !== 'seated'))
-        verdict = live.call;
-      if (endsStroke(live.call)) {
-        ended = s;
-        break;
-      }
-    }
+    const { verdict, ended } = verdictOf(stroke.samples(), setup);
     const row = table.get(fault) ?? new Map<StrokeCall, number>();
     row.set(verdict, (row.get(verdict) ?? 0) + 1);
     table.set(fault, row);
@@ -109,6 +121,7 @@ export function strokes(range: 'tuning' | 'report', count: number, seed: number)
   }
   const calls: StrokeCall[] = [
     'seated',
+    'short',
     'free',
     'cocked',
     'galling',

@@ -29,7 +29,8 @@ import { exampleSetups, nearSizes, piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
 import { confusion, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
-import { strokes } from './bench-strokes.ts';
+import { mannered, strokes } from './bench-strokes.ts';
+import { manners } from '../src/core/standins/manners.ts';
 
 let missed = 0;
 function hold(name: string, value: number, limit: number, unit: string, note = ''): void {
@@ -251,6 +252,8 @@ const pressed = strokes('report', 1000, 31);
 atLeast('strokes, right verdict on 1,000 made-up ones', pressed.right, 97, '%');
 atLeast('strokes, seat within 0.5 mm and before 10 kN or a half more', pressed.seatInTime, 97, '%');
 atLeast('strokes, cocked start called before 5 mm', pressed.cockedInTime, 97, '%');
+for (const manner of [...manners, 'ideal'] as const)
+  atLeast(`strokes ${manner}, right verdict on 1,000`, mannered(manner, 1000, 77).right, 98, '%');
 console.log(pressed.text);
 
 // The judgement: 10,000 made-up cars, matched and perturbed.

@@ -1,4 +1,6 @@
 import {
+  classFits,
+  type Fits,
   type Adapter,
   type Setup,
   setupFor,
@@ -58,15 +60,21 @@ export const exampleWork: WorkOf<'P1'> = {
   },
 };
 
-export function exampleSetup(operation: Operation, work: Work = exampleWork): Setup {
-  return setupFor(operation, work, {
-    id: 'p',
-    name: 'Press',
-    capacityKn: 196,
-    ramMm: 45,
-    daylightMm: 420,
-  })!;
+export function exampleSetup(
+  operation: Operation,
+  work: Work = exampleWork,
+  fits: Fits = classFits(work),
+): Setup {
+  const press = { id: 'p', name: 'Press', capacityKn: 196, ramMm: 45, daylightMm: 420 };
+  return setupFor(operation, work, press, fits)!;
 }
+
+/** Seats as they are measured before anything goes on: by class alone many may be loose. */
+export const measuredFits: Fits = {
+  bore: { low: 0.024, likely: 0.031, high: 0.038 },
+  journal: { low: 0.022, likely: 0.028, high: 0.034 },
+  measured: { bore: true, journal: true },
+};
 
 /** A piece of steel with what matters named. */
 export const piece = (

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
-import { upcastCard } from '../../src/core/card/index.ts';
+import { type CardDocument, upcastCard } from '../../src/core/card/index.ts';
 
 /** A database as the demo made it before cards were kept: every later version opens, shows and verifies it. */
 const fixture = (name: string) => readFileSync(new URL(`../fixtures/${name}`, import.meta.url));
@@ -33,6 +33,18 @@ const then = JSON.parse(fixture('first-demo.json').toString()) as {
 const ruledSince = <T extends object>(card: T): T =>
   JSON.parse(JSON.stringify(card).replace('max 0.1 mm', 'max 0.05 mm')) as T;
 
+/**
+ * The bands of force were not kept with the strokes then: peaks flattened in the seats are counted since, and what comes
+ * off is by class. Their verdicts have to be the same all the same.
+ */
+const verdictsOf = (card: CardDocument) => ({
+  ...card,
+  strokes: card.strokes.map(({ expectedKn: _band, plannedMm, ...s }) => ({
+    ...s,
+    ...(s.fitting ? { plannedMm } : {}),
+  })),
+});
+
 describe('a database of the first demo', () => {
   it('shows the same floor', async () => {
     const { rows } = await floorView();
@@ -58,7 +70,7 @@ describe('a database of the first demo', () => {
       expect((await jobRecord(jobId)).ctx.tables).toMatchObject({ version: 0, edits: {} });
       const { seal, ...said } = card;
       const { seal: sealNow, ...now } = jobCard(await jobRecord(jobId));
-      expect(now).toEqual(upcastCard(ruledSince(said)));
+      expect(verdictsOf(now)).toEqual(verdictsOf(upcastCard(ruledSince(said))));
       expect(sealNow).toEqual(seal);
     },
   );

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { JobCornerId, SideId } from '../corner.ts';
 import { operations } from '../press/operations.ts';
-import { closed, oneOf } from '../schemas/common.ts';
+import { closed, oneOf, Three } from '../schemas/common.ts';
 import { eventBodies } from '../schemas/events.ts';
 
 /** The job card as an open document: for paper, JSON and CSV, and kept as it was signed. */
@@ -10,7 +10,6 @@ const StatusId = oneOf(['good', 'check', 'stop'] as const);
 const Said = { who: Type.String(), atMs: Type.Number() };
 const Nullable = <T extends Parameters<typeof Type.Union>[0][number]>(schema: T) =>
   Type.Union([schema, Type.Null()]);
-const Three = closed({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });
 
 /** One line of the card: what was looked at, what was found, within which limit, by whom. */
 export const CardLineSchema = closed({

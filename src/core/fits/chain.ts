@@ -1,4 +1,4 @@
-import type { Band } from '../verdict.ts';
+import { band, type Band } from '../verdict.ts';
 import { forceN, type PressFit, pressureMpa } from './pressure.ts';
 
 /** A quantity known to a mean and a standard deviation. */
@@ -21,6 +21,8 @@ export interface FitChain {
   /** Sum of the roughness heights Rz of both seats; 0.8 of it is flattened (DIN 7190-1). */
   roughness: Normal;
   friction: Normal;
+  /** What a chilled ring gives back while it is pressed, mm; it grips again when it is warm. */
+  chilled?: Normal | undefined;
   fit: Omit<PressFit, 'interferenceMm'>;
   lengthMm: number;
   /** Grip that is lost under load, and the grip from which the outer body yields or the clearance is gone; absent where not known. */
@@ -29,6 +31,15 @@ export interface FitChain {
 }
 
 export const smoothingShare = 0.8;
+
+/** Roughness heights Rz of a turned or bored seat and a ground ring together, mm (judgement; measured where it can be). */
+export const bothRz: Normal = { mean: 0.008, sd: 0.002 };
+
+/** What is left of an interference once the peaks of both seats are flattened, mm: what grips, and what the force comes from. */
+export function smoothed({ low, likely, high }: Band): Band {
+  const flattened = smoothingShare * bothRz.mean;
+  return band(low - flattened, likely - flattened, high - flattened);
+}
 
 /** Mean and deviation of the effective interference, mm: a sum of independent parts, so exact for any of their shapes. */
 export function gripOf(c: FitChain): Normal {
@@ -126,10 +137,11 @@ export function drawChain(c: FitChain, draws: number, seed: number): ChainResult
     counts[Math.max(0, Math.min(bins - 1, ((g - from) * perStep) | 0))]! += 1;
     if (g <= c.creepMm) creeps += 1;
     if (g >= tight) tooTight += 1;
+    const cold = c.chilled ? c.chilled.mean + c.chilled.sd * next() : 0;
     if (i < forces.length)
       forces[i] =
         forceN(
-          perMm * Math.max(0, g),
+          perMm * Math.max(0, g - Math.max(0, cold)),
           Math.max(0.01, c.friction.mean + c.friction.sd * next()),
           c.fit.diameterMm,
           c.lengthMm,

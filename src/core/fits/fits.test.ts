@@ -10,6 +10,7 @@ import {
   judgeSeat,
   type PressFit,
   pressureMpa,
+  type Material,
   racewayChangeMm,
   tolerance,
 } from './index.ts';
@@ -153,8 +154,14 @@ describe('press fit', () => {
 
   it('changes the raceways', () => {
     // Worked by hand from Lamé, equal moduli
-    expect(racewayChangeMm('inner', 0.025, 40, 48, 25)).toBeCloseTo(0.0174, 4);
-    expect(racewayChangeMm('outer', 0.03, 72, 62, 110)).toBeCloseTo(-0.0216, 4);
+    const steel = { outerMaterial: 'steel', innerMaterial: 'steel' } as const;
+    const inner = { interferenceMm: 0.025, diameterMm: 40, outerDiameterMm: 48, innerBoreMm: 25 };
+    const outer = { interferenceMm: 0.03, diameterMm: 72, outerDiameterMm: 110, innerBoreMm: 62 };
+    expect(racewayChangeMm('inner', { ...inner, ...steel }, 48)).toBeCloseTo(0.0174, 4);
+    expect(racewayChangeMm('outer', { ...outer, ...steel }, 62)).toBeCloseTo(-0.0216, 4);
+    // A softer housing presses less, so the ring closes less.
+    const soft = { ...outer, ...steel, outerMaterial: 'aluminium' } as const;
+    expect(-racewayChangeMm('outer', soft, 62)).toBeLessThan(0.0216 * 0.7);
   });
 
   it('shrinks a cold ring', () => {
@@ -164,7 +171,7 @@ describe('press fit', () => {
 });
 
 describe('seat', () => {
-  const seat = (readingsMm: number[][], doubtMm = 0.003) =>
+  const seat = (readingsMm: number[][], doubtMm = 0.003, material: Material = 'ductile-iron') =>
     judgeSeat({
       kind: 'bore',
       nominalMm: 76,
@@ -172,6 +179,8 @@ describe('seat', () => {
       classSource: 'test',
       readingsMm,
       instrument: { id: 'x', name: 'gauge', doubtMm },
+      material,
+      series: 'radial',
     });
   it('passes a bore that is round, straight and to size', () => {
     const r = seat([
@@ -190,6 +199,14 @@ describe('seat', () => {
         [76.01, 76.01],
       ]).verdicts[0],
     ).toMatchObject({ status: 'stop', rule: 'seat.no-grip' }));
+  it('says of an aluminium bore that holds cold that it gives its grip back when it is warm', () => {
+    // 76 mm, 60 K, 11e-6/K between aluminium and steel: 0.050 mm (linear expansion, Machinery's Handbook, from memory)
+    const read = [75.954, 75.954];
+    const rows = [read, read, read];
+    expect(worst(seat(rows).verdicts)).toBe('good');
+    expect(seat(rows, 0.003, 'aluminium').verdicts).toMatchObject([{ rule: 'seat.warm' }]);
+    expect(seat(rows).grip.likely).toBeCloseTo(seat(rows).interference.likely - 0.0064, 6);
+  });
   it('stops an oval bore and a tapered one', () => {
     expect(
       seat([

@@ -48,6 +48,13 @@ export const gripWarmMm = (
   interferenceMm -
   expansionMm(seatMm, materials[housing].alphaPerK - materials.steel.alphaPerK, deltaK);
 
+/** How much warmer than the shop a housing runs on the road, K (judgement). */
+export const serviceK = 60;
+
+/** Grip that a bore gives back when it is warm, mm: nothing to speak of in iron, much in aluminium. */
+export const givenBackWarmMm = (seatMm: number, housing: Material): number =>
+  housing === 'aluminium' ? -gripWarmMm(0, seatMm, housing, serviceK) : 0;
+
 export interface Warming {
   diameterMm: number;
   material: Material;

@@ -83,6 +83,24 @@ export const normalBore: readonly (readonly [number, number])[] = [
   [250, 30],
   [315, 35],
 ];
+/** Taper roller bearings have wider bands of their own, ISO 492 class Normal (from memory). */
+export const taperBore: readonly (readonly [number, number])[] = [
+  [50, 12],
+  [80, 15],
+  [120, 20],
+  [180, 25],
+  [250, 30],
+];
+export const taperOutside: readonly (readonly [number, number])[] = [
+  [30, 12],
+  [50, 14],
+  [80, 16],
+  [120, 18],
+  [150, 20],
+  [180, 25],
+  [250, 30],
+  [315, 35],
+];
 export const normalOutside: readonly (readonly [number, number])[] = [
   [18, 8],
   [30, 9],

@@ -8,6 +8,8 @@ import {
   ranges,
   shaftJ,
   shaftT,
+  taperBore,
+  taperOutside,
   upperShaft,
 } from './iso286.data.ts';
 
@@ -81,9 +83,20 @@ export function tolerance(sizeMm: number, toleranceClass: string): Deviations {
   return { upperUm: -ei + delta, lowerUm: -ei + delta - it };
 }
 
+/** Bearings with balls, and taper roller bearings, have tolerance tables of their own. */
+export type BearingSeries = 'radial' | 'taper';
+const normalBands = {
+  radial: { bore: normalBore, outside: normalOutside },
+  taper: { bore: taperBore, outside: taperOutside },
+};
+
 /** Bearing tolerance, ISO 492 class Normal, µm: bore or outside mean diameter. */
-export function bearingNormal(sizeMm: number, what: 'bore' | 'outside'): Deviations {
-  const row = (what === 'bore' ? normalBore : normalOutside).find(([upTo]) => sizeMm <= upTo);
+export function bearingNormal(
+  sizeMm: number,
+  what: 'bore' | 'outside',
+  series: BearingSeries = 'radial',
+): Deviations {
+  const row = normalBands[series][what].find(([upTo]) => sizeMm <= upTo);
   if (!row) throw new RangeError(`sizeMm: ${sizeMm} mm is outside the table`);
   return { upperUm: 0, lowerUm: -row[1] };
 }

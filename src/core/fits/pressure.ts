@@ -75,21 +75,19 @@ export const removalFactor: Band = { low: 1, likely: 1.8, high: 4 };
 export const expansionMm = (diameterMm: number, alphaPerK: number, deltaK: number): number =>
   alphaPerK * diameterMm * deltaK;
 
-/** Change of the raceway diameter when a ring is fitted, mm; equal moduli, Lamé. */
-export function racewayChangeMm(
-  ring: 'inner' | 'outer',
-  interferenceMm: number,
-  seatMm: number,
-  racewayMm: number,
-  otherMm: number,
-): number {
-  return ring === 'inner'
-    ? interferenceMm *
-        (seatMm / racewayMm) *
-        ((1 - (otherMm / seatMm) ** 2) / (1 - (otherMm / racewayMm) ** 2))
-    : -interferenceMm *
-        (racewayMm / seatMm) *
-        ((1 - (seatMm / otherMm) ** 2) / (1 - (racewayMm / otherMm) ** 2));
+/**
+ * Change of the raceway diameter of a steel ring when it is fitted, mm: the pressure of the fit, each body with its own
+ * modulus, widens an inner ring and closes an outer one. The ring is taken as thick as its raceway. Lamé, as above.
+ */
+export function racewayChangeMm(ring: 'inner' | 'outer', fit: PressFit, racewayMm: number): number {
+  const { diameterMm: seat } = fit;
+  const p = pressureMpa({
+    ...fit,
+    ...(ring === 'inner' ? { outerDiameterMm: racewayMm } : { innerBoreMm: racewayMm }),
+  });
+  const wall = Math.abs(racewayMm ** 2 - seat ** 2);
+  const change = (2 * p * racewayMm * seat ** 2) / (materials.steel.eMpa * wall);
+  return ring === 'inner' ? change : -change;
 }
 
 /** Fit band from limits of shaft-like and hole-like sizes in mm; likely is the difference of the middles. */

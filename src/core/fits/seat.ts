@@ -1,8 +1,10 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { closed, Id, Text } from '../schemas/common.ts';
 import { type Band, verdict, type Verdict, worst } from '../verdict.ts';
-import { bearingNormal, itGrade, limitsMm, tolerance } from './iso286.ts';
-import { interferenceBand } from './pressure.ts';
+import { smoothed } from './chain.ts';
+import { givenBackWarmMm, serviceK } from './grip.ts';
+import { bearingNormal, type BearingSeries, itGrade, limitsMm, tolerance } from './iso286.ts';
+import { interferenceBand, type Material } from './pressure.ts';
 
 export type SeatKind = 'bore' | 'journal';
 
@@ -22,6 +24,9 @@ export interface SeatReadings {
   /** ISO 286 class of the seat, e.g. P7 or m6. */
   toleranceClass: string;
   classSource: string;
+  /** What the seat is made of: aluminium gives grip back when it is warm. */
+  material: Material;
+  series: BearingSeries;
   /** Rows are depths, columns are angles; every reading in mm. */
   readingsMm: readonly (readonly number[])[];
   instrument: Instrument;
@@ -35,8 +40,9 @@ export interface SeatResult {
   taperMm: number;
   limitMm: number;
   classLimits: { lowMm: number; highMm: number };
-  /** How tight the new ring will sit, mm. */
+  /** Difference of the sizes, and how tight the new ring will sit once the peaks are flattened, mm. */
   interference: Band;
+  grip: Band;
   verdicts: Verdict[];
 }
 
@@ -65,26 +71,30 @@ export function judgeSeat(s: SeatReadings): SeatResult {
   const classLimits = limitsMm(s.nominalMm, tolerance(s.nominalMm, s.toleranceClass));
   const ring =
     s.ringMm === undefined
-      ? limitsMm(s.nominalMm, bearingNormal(s.nominalMm, s.kind === 'bore' ? 'outside' : 'bore'))
+      ? limitsMm(
+          s.nominalMm,
+          bearingNormal(s.nominalMm, s.kind === 'bore' ? 'outside' : 'bore', s.series),
+        )
       : { lowMm: s.ringMm - s.instrument.doubtMm, highMm: s.ringMm + s.instrument.doubtMm };
   const seat = { lowMm: meanMm - s.instrument.doubtMm, highMm: meanMm + s.instrument.doubtMm };
   const interference =
     s.kind === 'bore' ? interferenceBand(ring, seat) : interferenceBand(seat, ring);
-  const verdicts = seatVerdicts(s, {
+  const result = {
     meanMm,
     outOfRoundMm,
     taperMm,
     limitMm,
     classLimits,
     interference,
-  });
-  return { meanMm, outOfRoundMm, taperMm, limitMm, classLimits, interference, verdicts };
+    grip: smoothed(interference),
+  };
+  return { ...result, verdicts: seatVerdicts(s, result) };
 }
 
 function seatVerdicts(s: SeatReadings, r: Omit<SeatResult, 'verdicts'>): Verdict[] {
   const bore = s.kind === 'bore';
   const part = s.part ?? (bore ? 'knuckle bore' : 'hub journal');
-  const { classLimits, interference: grip, limitMm } = r;
+  const { classLimits, grip, limitMm } = r;
   const doubt = s.instrument.doubtMm;
   const size = {
     part,
@@ -117,6 +127,9 @@ function seatVerdicts(s: SeatReadings, r: Omit<SeatResult, 'verdicts'>): Verdict
     const names = { way: loose ? 'looser' : 'tighter', class: s.toleranceClass };
     out.push(verdict('seat.size', { ...size, with: { ...names, fit: grip.likely.toFixed(3) } }));
   }
+  const warmMm = grip.likely - (bore ? givenBackWarmMm(s.nominalMm, s.material) : 0);
+  if (grip.likely > 0 && warmMm <= 0)
+    out.push(verdict('seat.warm', { part, value: warmMm, min: 0, unit: 'mm', with: { serviceK } }));
   const form = { part, max: limitMm, unit: 'mm' as const };
   if (r.outOfRoundMm > limitMm) out.push(verdict('seat.round', { ...form, value: r.outOfRoundMm }));
   if (r.taperMm > limitMm) out.push(verdict('seat.taper', { ...form, value: r.taperMm }));

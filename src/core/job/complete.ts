@@ -1,19 +1,9 @@
-import { follower, type StrokeCall } from '../press/index.ts';
+import { traceCall } from '../press/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import type { JobNow } from './job-now.ts';
 import { chosenPart } from './part-on-job.ts';
 import { setupOf } from './press-on-job.ts';
 import { samplesOf } from './state.ts';
-
-/** What the follower says of a whole trace; what was claimed stands where the geometry is missing. */
-function traceCall(b: EventBody<'stroke-traced'>, job: JobNow): StrokeCall {
-  const setup = setupOf(job, b.operation);
-  if (!setup) return b.call;
-  const follow = follower(setup);
-  let call: StrokeCall = 'waiting';
-  for (const s of samplesOf(b)) ({ call } = follow(s));
-  return call;
-}
 
 type Completed = { [T in EventType]?: (body: EventBody<T>, job: JobNow) => EventBody<T> };
 
@@ -25,9 +15,25 @@ const withPart = <B extends object>(b: B, job: JobNow): B & { partNumber?: strin
 
 const completed: Completed = {
   'encoder-checked': withPart,
+  'stroke-recorded': withExpected,
   'item-marked': (b, job) => (b.itemId === 'bearing' ? withPart(b, job) : b),
-  'stroke-traced': (b, job) => ({ ...b, call: traceCall(b, job) }),
+  // Without the geometry nothing can be said of a trace, whatever a tablet says.
+  'stroke-traced': (b, job) => {
+    const setup = setupOf(job, b.operation);
+    return { ...b, call: setup ? traceCall(samplesOf(b), setup) : 'waiting' };
+  },
 };
+
+/** What is expected of a stroke when it is recorded; what a tablet claims of it does not count. */
+function withExpected(
+  { expected: _claimed, ...b }: EventBody<'stroke-recorded'>,
+  job: JobNow,
+): EventBody<'stroke-recorded'> {
+  const setup = setupOf(job, b.operation, b.pressId);
+  if (!setup) return b;
+  const { forceKn, requirement } = setup;
+  return { ...b, expected: { forceKn, travelMm: requirement.travelMm } };
+}
 
 /** An entry as it goes into the record: what follows from the job is written by the record's keeper, never taken from a tablet. */
 export function complete<T extends EventType>(

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { exampleWork, piece } from '../../../tests/example.ts';
 import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import type { FactId } from '../families/index.ts';
+import { drawChain } from '../fits/index.ts';
 import { compare } from '../matching/index.ts';
 import type { Choices, EventBody, JobEvent } from '../schemas/events.ts';
 import {
@@ -23,6 +24,7 @@ import {
   seatChain,
   seatResult,
   sensorSide,
+  setupOf,
   spine,
 } from './index.ts';
 
@@ -390,6 +392,19 @@ describe('family, measuring and seats on the job', () => {
     expect(
       reuse([bore(76.02), event('overridden', { rule: 'seat.bore', reason: 'sleeved' })]),
     ).toBeUndefined();
+  });
+  it.each([
+    ['oiled', false],
+    ['dry', false],
+    ['paste', true],
+  ] as const)('expects the force that the spread of the same fit has, %s', (film, chill) => {
+    const plan = { version: 1, value: { route: 'bench', chill, soak: false, film } } as const;
+    const now = { ...job([bore(75.962)]), choices: { plan } };
+    const drawn = drawChain(seatChain(now, 'bore')!, 40_000, 5).forceKn;
+    const expected = setupOf(now, 'bearing-in')!.forceKn;
+    expect(Math.abs(expected.likely / drawn.likely - 1)).toBeLessThan(0.1);
+    expect(expected.low).toBeLessThanOrEqual(drawn.low);
+    expect(expected.high).toBeGreaterThan(drawn.high);
   });
   it('leaves out of the chain of a fit what is not on record', () => {
     const now = job([bore(75.96)]);

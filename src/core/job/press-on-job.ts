@@ -1,6 +1,7 @@
 import { type FactId, strokesIn, type Task } from '../families/index.ts';
 import {
   type Adapter,
+  classFits,
   hammer,
   judgeStroke,
   type Operation,
@@ -47,11 +48,24 @@ export const pressById = ({ ctx }: JobNow, id: string | undefined): Press | unde
 /** The setup of a stroke with one tool; undefined while geometry is missing. */
 function setupWith(job: JobNow, operation: Operation, press: Press): Setup | undefined {
   const work = workOf(job);
-  const fits = fitsOf(job);
+  const r = requirementOf(job, operation);
+  // The old part's fit is not the new one's: what was measured since says nothing of the force that took it off.
+  const fits = r?.fitting === false ? work && classFits(work) : fitsOf(job);
   const setup = work && fits && setupFor(operation, work, press, fits, schoolOf(job));
   if (!setup) return undefined;
   const goesBack = job.choices[`stack-${operation}`]?.value.usedAgain === true;
   return !setup.requirement.fitting && goesBack ? { ...setup, usedAgain: true } : setup;
+}
+
+/** A stroke that was made is held against what was expected of it then, not against what was learned since. */
+function asRecorded({ state }: JobNow, operation: Operation, setup: Setup): Setup {
+  const made = state.strokes[operation];
+  if (!made) return setup;
+  const { requirement: r, forceKn } = setup;
+  // Strokes recorded before this was written down counted a hub's way by the ring it goes through.
+  const travelMm = operation === 'hub-in' ? r.seat.lengthMm : r.travelMm;
+  const then = made.expected ?? { travelMm, forceKn };
+  return { ...setup, forceKn: then.forceKn, requirement: { ...r, travelMm: then.travelMm } };
 }
 
 const setupOnJob = onceEach((job, operation: Operation): Setup | undefined => {
@@ -60,7 +74,8 @@ const setupOnJob = onceEach((job, operation: Operation): Setup | undefined => {
   const { strokes } = job.state;
   const named = strokes[operation]?.pressId ?? job.choices[`stack-${operation}`]?.value.pressId;
   const press = pressById(job, named);
-  if (press) return setupWith(job, operation, press);
+  const setup = press && setupWith(job, operation, press);
+  if (press) return setup && asRecorded(job, operation, setup);
   // The first tool that a stack of this kit can be laid for.
   const setups = toolsFor(job, r).flatMap((p) => setupWith(job, operation, p) ?? []);
   return setups.find((b) => solve(job.ctx.adapters, b, 1).solutions.length > 0) ?? setups[0];

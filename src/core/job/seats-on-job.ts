@@ -2,9 +2,10 @@ import {
   bearingNormal,
   type FitChain,
   frictions,
+  bothRz,
   fromLimits,
+  givenBackWarmMm,
   gripLostMm,
-  gripWarmMm,
   holds,
   hoopMpa,
   judgeDamage,
@@ -14,7 +15,6 @@ import {
   racewayChangeMm,
   type SeatKind,
   type SeatResult,
-  smoothingShare,
   yieldMpa,
   yieldsAtMm,
 } from '../fits/index.ts';
@@ -24,10 +24,11 @@ import {
   type Fits,
   seatsOf,
   type SeatSpec,
+  shrinkMm,
   type Work,
   workFrom,
 } from '../press/index.ts';
-import { gravestFirst, verdict, type Verdict } from '../verdict.ts';
+import { gravestFirst } from '../verdict.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job-now.ts';
 import { chosenPart, sensorSide } from './part-on-job.ts';
@@ -88,40 +89,23 @@ export function judgeReadings(
     nominalMm: seat.nominalMm,
     toleranceClass: seat.toleranceClass,
     classSource: `${seat.toleranceClass}, ${record.source}`,
+    material: seat.material,
+    series: seat.series,
   });
 }
 
 /** Verdict on the kept readings of a seat; undefined before they are read. */
 export const seatResult = onceEach((job, kind: SeatKind): SeatResult | undefined => {
   const read = job.state.seats[kind];
-  const seat = seatOf(job, kind);
   const result = read && judgeReadings(job, kind, read);
-  if (!result || !seat) return undefined;
+  if (!result) return undefined;
   const marks = job.state.damage[kind];
-  const more = [
-    ...(marks ? judgeDamage(seatPart(job, kind), marks) : []),
-    ...warmVerdict(kind, result, seat),
-  ];
+  const more = marks ? judgeDamage(seatPart(job, kind), marks) : [];
   // A seat with a mark on it is no longer simply good.
   const own =
     more.length > 0 ? result.verdicts.filter((v) => v.status !== 'good') : result.verdicts;
   return { ...result, verdicts: gravestFirst([...own, ...more]) };
 });
-
-/** How much warmer than the shop a housing runs on the road, K (judgement). */
-const serviceK = 60;
-
-/** An aluminium housing gives grip back when it is warm: what is left then. */
-function warmVerdict(
-  kind: SeatKind,
-  { interference }: SeatResult,
-  { nominalMm, material }: SeatSpec,
-): Verdict[] {
-  if (kind !== 'bore' || material !== 'aluminium') return [];
-  const left = gripWarmMm(interference.likely, nominalMm, 'aluminium', serviceK);
-  if (left > 0) return [];
-  return [verdict('seat.warm', { value: left, min: 0, unit: 'mm', with: { serviceK } })];
-}
 
 /** Fits of the two seats: measured where they were read, classes where not. */
 export const fitsOf = once((job): Fits | undefined => {
@@ -137,9 +121,6 @@ export const fitsOf = once((job): Fits | undefined => {
   };
 });
 
-/** Roughness heights Rz of a turned or bored seat and a ground ring together, mm (judgement; measured where it can be). */
-const bothRz = { mean: 0.008, sd: 0.002 };
-
 /** What a measured fit does to the parts: pressure, stresses against yield, loss of clearance, what it can hold. Likely values. */
 export function fitEffects(job: JobNow, kind: SeatKind) {
   const work = workOf(job);
@@ -148,12 +129,11 @@ export function fitEffects(job: JobNow, kind: SeatKind) {
   if (!work || !seat || !result) return undefined;
   const { fit, lengthMm } = seat;
   const { bearing: b } = work;
-  const tightMm = Math.max(0, result.interference.likely - smoothingShare * bothRz.mean);
-  const whole = { ...fit, interferenceMm: tightMm };
+  const whole = { ...fit, interferenceMm: Math.max(0, result.grip.likely) };
   const race =
     kind === 'bore'
-      ? racewayChangeMm('outer', tightMm, b.outerMm, b.pitchMm + b.ballMm, fit.outerDiameterMm)
-      : racewayChangeMm('inner', tightMm, b.boreMm, b.pitchMm - b.ballMm, fit.innerBoreMm);
+      ? racewayChangeMm('outer', whole, b.pitchMm + b.ballMm)
+      : racewayChangeMm('inner', whole, b.pitchMm - b.ballMm);
   return {
     pressureMpa: pressureMpa(whole),
     hoopMpa: hoopMpa(whole).outerMpa,
@@ -173,11 +153,16 @@ export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
   const { fit, lengthMm, nominalMm } = spec;
   const bore = kind === 'bore';
   const seat = { mean: result.meanMm, sd: instrument.doubtMm / 2 };
-  const limits = limitsMm(nominalMm, bearingNormal(nominalMm, bore ? 'outside' : 'bore'));
+  const limits = limitsMm(
+    nominalMm,
+    bearingNormal(nominalMm, bore ? 'outside' : 'bore', spec.series),
+  );
   const ring = fromLimits(limits.lowMm, limits.highMm);
   const radialN = cornerRecord(job)?.limits?.radialN;
   const creeps = !bore && radialN !== undefined;
-  const friction = frictions[schoolOf(job).film];
+  const school = schoolOf(job);
+  const film = frictions[school.film];
+  const shrink = bore ? shrinkMm(nominalMm, school) : 0;
   return {
     fit,
     lengthMm,
@@ -185,7 +170,10 @@ export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
       ? { inside: ring, outside: seat, tightMm: yieldsAtMm(fit) }
       : { inside: seat, outside: ring }),
     roughness: bothRz,
-    friction: fromLimits(friction.low, friction.high, 2),
-    creepMm: creeps ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm) : 0,
+    friction: { ...fromLimits(film.low, film.high, 2), mean: film.likely },
+    ...(shrink > 0 ? { chilled: { mean: shrink / 2, sd: shrink / 4 } } : {}),
+    creepMm: creeps
+      ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm)
+      : givenBackWarmMm(nominalMm, bore ? spec.material : 'steel'),
   };
 }

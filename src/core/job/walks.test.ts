@@ -5,12 +5,12 @@ import { spine } from './index.ts';
 
 /** What the centre line says of the signed job, from the match to the axle nut. */
 const walks: readonly (readonly [Walked, string])[] = [
-  [walked[0]!, '40 × 76 × 37, bench press, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
-  [walked[1]!, '40 × 76 × 37, on the car, peak 16 kN, seat 41.5 mm, 70 N·m + 60°'],
-  [walked[2]!, '32 × 72 × 45, on the car, half-shells, peak 9 kN, seat 38.0 mm, 80 N·m + 50°'],
-  [walked[3]!, '32 × 72 × 45, bench press, peak 9 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[0]!, '40 × 76 × 37, bench press, peak 12 kN, seat 41.5 mm, 70 N·m + 60°'],
+  [walked[1]!, '40 × 76 × 37, on the car, peak 12 kN, seat 41.5 mm, 70 N·m + 60°'],
+  [walked[2]!, '32 × 72 × 45, on the car, half-shells, peak 6 kN, seat 38.0 mm, 80 N·m + 50°'],
+  [walked[3]!, '32 × 72 × 45, bench press, peak 6 kN, seat 38.0 mm, 80 N·m + 50°'],
   [walked[4]!, '41 × 64 × 22, on the car, puller and slide hammer, seat 24.0 mm, 15 N·m + 30 N·m'],
-  [walked[5]!, '40 × 80 × 30, bench press, peak 18 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
+  [walked[5]!, '40 × 80 × 30, bench press, peak 13 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
   [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
   [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
 ];

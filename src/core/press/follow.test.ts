@@ -1,25 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleSetup } from '../../../tests/example.ts';
-import { faultsOf, madeUpStroke, type RamFault, tuningRange } from '../standins/ram.ts';
+import { exampleSetup, exampleWork, measuredFits } from '../../../tests/example.ts';
+import { faultsOf, madeUpStroke, type RamFault, rightCall, tuningRange } from '../standins/ram.ts';
+import { manners, readInManner } from '../standins/manners.ts';
 import {
   endsStroke,
   follower,
   type LiveCall,
   type StrokeCall,
   thinned,
+  traceCall,
   traceFault,
   type TraceSample,
 } from './index.ts';
 
-const setup = exampleSetup('bearing-in');
-const right: Record<RamFault, StrokeCall> = {
-  good: 'seated',
-  cocked: 'cocked',
-  galling: 'galling',
-  worn: 'easy',
-  rusted: 'stuck',
-};
+const setup = exampleSetup('bearing-in', exampleWork, measuredFits);
 
 /** Pumps until the follower says to release; every call on the way. */
 function press(
@@ -42,7 +37,7 @@ function press(
 describe('following a stroke', () => {
   it.each(faultsOf(true))('calls %s what it is', (fault) => {
     for (let seed = 1; seed <= 12; seed++)
-      expect(press(fault, seed).calls, `seed ${seed}`).toContain(right[fault]);
+      expect(press(fault, seed).calls, `seed ${seed}`).toContain(rightCall(fault, true));
   });
   it.each(['hub-out', 'bearing-out'] as const)(
     'follows %s until it is free, or says that it is stuck or galls',
@@ -51,7 +46,7 @@ describe('following a stroke', () => {
       for (const fault of faultsOf(false))
         for (let seed = 1; seed <= 12; seed++) {
           const { calls } = press(fault, seed, off);
-          expect(calls.at(-1), `${fault} ${seed}`).toBe(fault === 'good' ? 'free' : right[fault]);
+          expect(calls.at(-1), `${fault} ${seed}`).toBe(rightCall(fault, false));
           if (fault === 'good') expect(calls).toEqual(['waiting', 'square', 'free']);
         }
     },
@@ -112,6 +107,19 @@ describe('following a stroke', () => {
     expect(traceFault([s(0), s(20), s(10)])?.field).toBe('samples.2.ms');
     expect(traceFault([s(0), s(20, -4)])?.field).toBe('samples.1');
     expect(traceFault([s(0), s(20)])).toBeUndefined();
+  });
+  it.each(manners)('calls a stroke the same when it is %s', (manner) => {
+    for (const on of [setup, exampleSetup('hub-in', exampleWork, measuredFits)])
+      for (const fault of ['good', 'debris', 'worn'] as const)
+        for (let seed = 1; seed <= 6; seed++) {
+          const samples = readInManner(madeUpStroke(on, fault, seed, tuningRange), manner, seed);
+          const follow = follower(on);
+          const calls = samples.map((s) => follow(s).call);
+          const at = `${on.requirement.operation} ${fault} ${seed}`;
+          expect(calls, at).toContain(rightCall(fault, true));
+          for (const bad of ['cocked', 'galling'] as const) expect(calls, at).not.toContain(bad);
+          expect(traceCall(samples, on), at).toBe(calls.at(-1));
+        }
   });
   it('keeps the peaks when it thins', () => {
     const samples = Array.from({ length: 400 }, (_, i): TraceSample => ({

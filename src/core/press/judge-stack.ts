@@ -101,10 +101,18 @@ export function judgeRiser(support: Adapter, riser: Adapter | undefined, setup: 
     min: overlapMm / 2,
     unit: 'mm',
   }));
-  const wanted = r.support.windows.some((w) => stops(w) && grows(w) && missesWindow(support, w));
-  say(carriesNut(support) && !wanted, 'press.riser-spare', () => on);
+  // Whether what is drawn needs the depth is known with its pusher only: judgeDrawing says it.
+  say(
+    !r.drawn && carriesNut(support) && !wantsRiser(support, r.support),
+    'press.riser-spare',
+    () => on,
+  );
   return out;
 }
+
+/** A support that is too low or not deep enough by itself. */
+const wantsRiser = (support: Adapter, need: Need): boolean =>
+  need.windows.some((w) => stops(w) && grows(w) && missesWindow(support, w));
 
 /** Rules that need all pieces at once, and the press. */
 export function judgeTogether(s: Stack, setup: Setup): Verdict[] {
@@ -122,9 +130,13 @@ export function judgeTogether(s: Stack, setup: Setup): Verdict[] {
 /** What is drawn comes into a receiver that has to be deep enough and pass round it. */
 function judgeDrawing(s: Stack, { press, requirement: r }: Setup): Verdict[] {
   const { out, say } = sayings();
-  const { support, pusher, cap } = s;
+  const { riser, ...low } = s;
+  const { support, pusher, cap } = low;
   say((press.kind ?? 'press') === 'press', 'press.draws', () => ({ part: press.name }));
-  if (!support) return out;
+  if (!support || !r.support) return out;
+  const bridges = press.kind === 'screw' && !carriesNose(support, press);
+  const spare = riser && !bridges && takesIn(low, r) && !wantsRiser(support, r.support);
+  say(spare === true, 'press.riser-spare', () => ({ role: 'riser', part: riser!.name }));
   const on: Found = { role: 'support', part: support.name, unit: 'mm' };
   say(!takesIn(s, r), 'press.drawn-in', () => ({
     ...on,

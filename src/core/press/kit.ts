@@ -107,28 +107,6 @@ export function pressFaults(p: Press): { field: string; reason: string }[] {
   return faults;
 }
 
-/** Force of a hydraulic ram from its pressure, kN: pressure × piston area. 1 bar = 0.1 MPa (exact). */
-export const ramForceKn = (bar: number, pistonMm: number): number =>
-  (bar * 0.1 * (Math.PI / 4) * pistonMm ** 2) / 1000;
-
-/**
- * Force from what a gauge shows: kN, or a pressure in bar turned to force by the press's piston. Undefined where the text is no
- * pressure; a sentence where it is one but the piston is not on record.
- */
-export function fromPressureText(
-  text: string,
-  press: Press,
-): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
-  const found = /^\s*(\d+(?:[.,]\d+)?)\s*bar\s*$/iu.exec(text);
-  if (!found) return undefined;
-  if (press.pistonMm === undefined)
-    return {
-      ok: false,
-      reason: `The piston of ${press.name} is not on record, so bar cannot be turned into force.`,
-    };
-  return { ok: true, forceKn: ramForceKn(Number(found[1]!.replace(',', '.')), press.pistonMm) };
-}
-
 /** What is ground off an old ring, so that it comes out of the bore again, mm on diameter (common practice, no published source). */
 export const grindMm = 0.3;
 /** What an old ring may carry as a driver, kN: far under what hardened steel of its wall bears (judgement). */

@@ -10,7 +10,7 @@ import {
   adapterFaults,
   type Setup,
   classFits,
-  fromPressureText,
+  readGauge,
   judgePiece,
   judgeReading,
   judgeStack,
@@ -18,7 +18,10 @@ import {
   keptRing,
   type Operation,
   operations,
+  type Press,
   ramForceKn,
+  screwForceKn,
+  screws,
   requirement,
   solve,
   type Stack,
@@ -313,14 +316,20 @@ describe('the press itself', () => {
   });
   it('gives force from pressure by the piston: 100 bar on 80 mm is 50.3 kN (pressure × area)', () =>
     expect(ramForceKn(100, 80)).toBeCloseTo(50.27, 2));
-  it('reads a pressure gauge only where the piston is on record', () => {
-    const press = exampleSetup('bearing-in').press;
-    expect(fromPressureText('120 bar', { ...press, pistonMm: 80 })).toMatchObject({ ok: true });
-    expect(fromPressureText('120 bar', press)).toMatchObject({
-      ok: false,
-      reason: expect.stringContaining('not on record'),
-    });
-    expect(fromPressureText('12 kN', press)).toBeUndefined();
+  it('reads a tool by the unit that is written, and a bare number as its own field shows', () => {
+    const { press } = exampleSetup('bearing-in');
+    const screw = { ...press, kind: 'screw' as const, screw: { ...screws[1]!.tool, rodMm: 24 } };
+    const read = (text: string, tool: Press = press) => {
+      const r = readGauge(text, tool);
+      return r.ok ? Number(r.forceKn.toFixed(2)) : r.reason;
+    };
+    expect([read('12'), read('12 kN'), read('12 kN', screw)]).toEqual([12, 12, 12]);
+    const byThread = Number(screwForceKn(120, screw.screw).toFixed(2));
+    expect([read('120', screw), read('120 Nm', screw)]).toEqual([byThread, byThread]);
+    expect(read('100 bar', { ...press, pistonMm: 80 })).toBe(50.27);
+    expect(read('100 bar')).toContain('not on record');
+    expect(read('120 Nm')).toContain('not a unit of force');
+    expect(read('many', screw)).toContain('not a number');
   });
 });
 

@@ -13,7 +13,9 @@ import {
   type Judgement,
   letsScrew,
   measured,
+  overlapMm,
   type Role,
+  screwClearMm,
   type Stack,
   takesIn,
 } from './stack.ts';
@@ -156,17 +158,17 @@ function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
       .filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows)))
       .flatMap((support): Ranked<Foot>[] => {
         const base = pieceScore(support, need, forceKn);
-        if (
+        const alone =
           sound(judgePiece(support, 'support', need, forceKn)) &&
-          sound(judgeRiser(support, undefined, setup))
-        )
-          return [{ item: { support }, score: base }];
-        const found: Ranked<Foot>[] = [];
+          sound(judgeRiser(support, undefined, setup));
+        const found: Ranked<Foot>[] = alone ? [{ item: { support }, score: base }] : [];
+        // Whether a receiver is deep enough is known with what is drawn into it only.
+        if (alone && !r.drawn) return found;
         const kept = new Map<string, number>();
         for (const riser of risers) {
           const touched = contactKey('support', { support, riser }, r);
           const alike = kept.get(touched) ?? 0;
-          if (alike === spare) continue;
+          if (alike === spare && !r.drawn) continue;
           if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
             continue;
           if (
@@ -280,18 +282,27 @@ function missing(kit: readonly Adapter[], heads: number, feet: number, setup: Se
       role: 'press',
       text: `a press or a ram: ${press.name} does not go through the work`,
     });
-  const pushers = kit.filter((a) => sound(judgePiece(a, 'pusher', r.pusher, forceKn)));
-  if (pushers.length === 0 && heads === 0)
-    out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}` });
+  const pushers = kit.filter(
+    (a) => letsScrew(a, press) && sound(judgePiece(a, 'pusher', r.pusher, forceKn)),
+  );
+  const open = pushers.filter(openBehind).map(backMm);
+  if (heads === 0 && open.length === 0)
+    out.push({ role: 'pusher', text: `a pusher with ${windowText(r.pusher)}${forScrew(press)}` });
   else if (heads === 0)
     out.push({
       role: 'cap',
-      text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...pushers.filter(openBehind).map(backMm)) + 6).toFixed(1)} across to lay on the pusher`,
+      text: `a ${press.kind === 'screw' ? 'bored plate' : 'solid disc'} at least ${(Math.min(...open) + overlapMm).toFixed(1)} across to lay on the pusher`,
     });
   if (feet === 0) out.push({ role: 'support', text: `a support with ${windowText(r.support!)}` });
   if (out.length === 0) out.push({ role: 'support', text: together(setup) });
   return out;
 }
+
+/** What a screw asks of every piece besides. */
+const forScrew = ({ screw }: Setup['press']): string =>
+  screw
+    ? `, bored at least ${(screw.rodMm + screwClearMm).toFixed(1)} mm right through for the screw`
+    : '';
 
 function together({ requirement: r, press }: Setup): string {
   const daylight = `${press.daylightMm.toFixed(0)} mm`;

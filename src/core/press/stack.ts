@@ -72,9 +72,12 @@ export const goesRound = (support: Adapter, pusher: Adapter): boolean =>
 /** How far what draws comes into the receiver, and how far it can, mm. */
 export const drawnInMm = ({ pusher, cap }: Stack, r: Requirement): number =>
   r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3;
-export function footDepthMm({ support, riser }: Stack, r: Requirement): number {
+export function footDepthMm({ support, riser, pusher, cap }: Stack, r: Requirement): number {
   if (!support) return 0;
-  return riser ? footHollowMm(support, riser, r.riserMm) : hollowMm(support);
+  if (!riser) return hollowMm(support);
+  // What draws passes the spacer too, or stops at it.
+  const widest = r.drawn ? Math.max(pusher.outerMm, cap?.outerMm ?? 0) + screwClearMm : 0;
+  return footHollowMm(support, riser, Math.max(r.riserMm, widest));
 }
 export const takesIn = (s: Stack, r: Requirement): boolean => footDepthMm(s, r) >= drawnInMm(s, r);
 /** The screw of a tool goes through every piece of its stack. */

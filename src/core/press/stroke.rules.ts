@@ -148,6 +148,13 @@ export const followRules = ruleTable({
     source: `${band}; factors ${judgement}`,
     sentence: (f) => `Seated at ${travel(f)} mm. Stop, do not chase it.`,
   },
+  'follow.short': {
+    title: 'A hard stop before the plan',
+    says: ['stop'],
+    source: `${band}; ${judgement}`,
+    sentence: (f) =>
+      `Hard stop at ${travel(f)} mm, short of the plan. Release; look for dirt, a burr or a ring left under it.`,
+  },
   'follow.past': {
     title: 'Past the stop',
     says: ['stop'],

@@ -9,6 +9,7 @@ import {
   materials,
   pressureMpa,
   removalFactor,
+  smoothed,
   tolerance,
 } from '../fits/index.ts';
 import type { Found, RuleId } from '../rules/index.ts';
@@ -35,7 +36,7 @@ export function classFits(work: Work): Fits {
     ...(bore
       ? {
           bore: interferenceBand(
-            limitsMm(bore.nominalMm, bearingNormal(bore.nominalMm, 'outside')),
+            limitsMm(bore.nominalMm, bearingNormal(bore.nominalMm, 'outside', bore.series)),
             limits(bore),
           ),
         }
@@ -44,7 +45,7 @@ export function classFits(work: Work): Fits {
       ? {
           journal: interferenceBand(
             limits(journal),
-            limitsMm(journal.nominalMm, bearingNormal(journal.nominalMm, 'bore')),
+            limitsMm(journal.nominalMm, bearingNormal(journal.nominalMm, 'bore', journal.series)),
           ),
         }
       : {}),
@@ -62,19 +63,23 @@ export const usualSchool: School = { film: 'oiled' };
 /** A domestic freezer, °C. */
 export const freezerC = -18;
 
+/** What a ring out of the freezer is smaller by, mm; 0 when it is not chilled. */
+export const shrinkMm = (diameterMm: number, { chilledC }: School): number =>
+  chilledC === undefined
+    ? 0
+    : Math.abs(expansionMm(diameterMm, materials.steel.alphaPerK, chilledC - 20));
+
 /**
  * Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its
  * whole shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
  */
 export function strokeForceKn(r: Requirement, fits: Fits, school: School = usualSchool): Band {
   const { fit, lengthMm, kind, tightMm } = r.seat;
-  const delta = kind === 'fixed' ? tightMm : fits[kind];
-  if (!delta) throw new RangeError(`fits.${kind}: missing`);
+  const tight = kind === 'fixed' ? tightMm : fits[kind];
+  if (!tight) throw new RangeError(`fits.${kind}: missing`);
+  const delta = kind === 'fixed' ? tight : smoothed(tight);
   const rust = r.fitting ? band(1, 1, 1) : removalFactor;
-  const chilled = r.fitting && kind === 'bore' && school.chilledC !== undefined;
-  const shrink = chilled
-    ? Math.abs(expansionMm(fit.diameterMm, materials.steel.alphaPerK, school.chilledC! - 20))
-    : 0;
+  const shrink = r.fitting && kind === 'bore' ? shrinkMm(fit.diameterMm, school) : 0;
   const cold: Band = { low: shrink, likely: shrink / 2, high: 0 };
   // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
   const friction = frictions[r.fitting ? school.film : 'oiled'];
@@ -90,10 +95,13 @@ export function strokeForceKn(r: Requirement, fits: Fits, school: School = usual
   return band(at('low'), at('likely'), at('high'));
 }
 
-/** Share of the full force at a travel: grows with engaged length when fitting, falls when removing. */
+/**
+ * Share of the full force at a travel: grows with engaged length when fitting, falls when removing once the leading end is
+ * out. Where the way is longer than the seat, a stretch of it is made with all of the seat engaged.
+ */
 export function engagedShare(r: Requirement, travelMm: number): number {
-  const x = Math.max(0, Math.min(1, travelMm / r.seat.lengthMm));
-  return r.fitting ? x : 1 - x;
+  const engagedMm = r.fitting ? travelMm : r.travelMm - travelMm;
+  return Math.max(0, Math.min(1, engagedMm / r.seat.lengthMm));
 }
 
 /** Expected band at a travel, kN. */

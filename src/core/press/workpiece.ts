@@ -10,7 +10,7 @@ import type {
   Stud,
 } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
-import type { Material, PressFit, SeatKind } from '../fits/index.ts';
+import type { BearingSeries, Material, PressFit, SeatKind } from '../fits/index.ts';
 
 /** Seal and wheel stud go with any family. */
 interface Extras {
@@ -59,11 +59,14 @@ export interface SeatSpec {
   /** What carries the seat: named when it has to be replaced. */
   part: string;
   material: Material;
+  /** Which tolerance table the new ring is made to. */
+  series: BearingSeries;
 }
 
 /** The seats of a family that must be measured: a bore, a journal, or both. */
 export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
   const { bearing: b } = w;
+  const series = w.family === 'T2' || w.family === 'A3' ? 'taper' : 'radial';
   const inBore = (
     h: Pick<Housing, 'boreClass' | 'outerMm' | 'material' | 'seatDepthMm'>,
     part: string,
@@ -75,6 +78,7 @@ export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
     fromMm: Math.max(0, h.seatDepthMm - b.widthMm),
     part,
     material: h.material,
+    series,
     fit: {
       diameterMm: b.outerMm,
       outerDiameterMm: h.outerMm,
@@ -83,13 +87,19 @@ export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
       innerMaterial: 'steel',
     },
   });
-  const onJournal = (toleranceClass: string, innerBoreMm: number, part: string): SeatSpec => ({
+  const onJournal = (
+    toleranceClass: string,
+    innerBoreMm: number,
+    part: string,
+    journalMm = b.innerWidthMm,
+  ): SeatSpec => ({
     nominalMm: b.boreMm,
     toleranceClass,
-    lengthMm: b.innerWidthMm,
+    lengthMm: Math.min(b.innerWidthMm, journalMm),
     fromMm: 0,
     part,
     material: 'steel',
+    series,
     fit: {
       diameterMm: b.boreMm,
       outerDiameterMm: b.innerFaceOuterMm,
@@ -102,7 +112,7 @@ export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
     case 'P1':
       return {
         bore: inBore({ ...w.knuckle, outerMm: w.knuckle.bossOuterMm }, 'knuckle'),
-        journal: onJournal(w.hub.journalClass, w.hub.boreMm, 'hub'),
+        journal: onJournal(w.hub.journalClass, w.hub.boreMm, 'hub', w.hub.journalLengthMm),
       };
     case 'P2':
       return { bore: inBore(w.housing, 'knuckle') };

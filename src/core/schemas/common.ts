@@ -19,6 +19,8 @@ export const Uuid = Type.String({
   pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$',
   description: 'UUID, made by the client (version 7)',
 });
+/** An uncertain figure: low, likely, high. */
+export const Three = closed({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });
 export const DateOnly = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
 export const Km = Type.Integer({ minimum: 0, maximum: 5_000_000 });
 export const Currency = Type.String({ pattern: '^[A-Z]{3}$' });

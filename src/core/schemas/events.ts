@@ -8,9 +8,9 @@ import { familyCodes } from '../families/families.data.ts';
 import { films } from '../fits/pressure.ts';
 import { stations } from '../job/stations.ts';
 import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
-import { strokeCalls } from '../press/follow.ts';
+import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
-import { closed, Id, Maybe, Mm, oneOf, Text } from './common.ts';
+import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
 
@@ -23,6 +23,9 @@ const Taken = {
   zeroMm: Maybe(Type.Number({ minimum: -50, maximum: 50 })),
   partC: Maybe(Type.Number({ minimum: -60, maximum: 200 })),
 };
+
+/** Force and travel that were expected of a stroke when it was made; written by the server. */
+const ExpectedStroke = closed({ travelMm: Type.Number(), forceKn: Three });
 
 /** The part that an entry was about; written by the server. */
 const PartInHand = Maybe(Id);
@@ -146,6 +149,7 @@ export const eventBodies = {
       Type.Number({ minimum: 0, maximum: 2000 }),
     ),
     depthMm: Maybe(Type.Number({ minimum: 0, maximum: 500 })),
+    expected: Maybe(ExpectedStroke),
   }),
   'stage-recorded': closed({
     stageId: Id,

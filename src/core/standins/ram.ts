@@ -1,11 +1,24 @@
-import type { Setup, TraceSample } from '../press/index.ts';
+import { engagedShare, type Setup, type StrokeCall, type TraceSample } from '../press/index.ts';
 import { normal, random } from './cars.ts';
 
-export const ramFaults = ['good', 'cocked', 'galling', 'worn', 'rusted'] as const;
+export const ramFaults = ['good', 'cocked', 'galling', 'worn', 'debris', 'rusted'] as const;
 export type RamFault = (typeof ramFaults)[number];
+/** What a follower has to call a stroke of this kind. */
+export const rightCall = (fault: RamFault, fitting: boolean): StrokeCall =>
+  (
+    ({
+      good: fitting ? 'seated' : 'free',
+      cocked: 'cocked',
+      galling: 'galling',
+      worn: 'easy',
+      debris: 'short',
+      rusted: 'stuck',
+    }) as const
+  )[fault];
+const offFaults: ReadonlySet<RamFault> = new Set<RamFault>(['good', 'galling', 'rusted']);
 /** What can go wrong with a part going on, and with one coming off. */
 export const faultsOf = (fitting: boolean): RamFault[] =>
-  ramFaults.filter((f) => (fitting ? f !== 'rusted' : f !== 'cocked' && f !== 'worn'));
+  ramFaults.filter((f) => (fitting ? f !== 'rusted' : offFaults.has(f)));
 
 /** Range that the hidden parameters of a stroke are drawn from; tuning and report use different ones. */
 export interface RamRange {
@@ -38,6 +51,9 @@ export const reportRange: RamRange = {
   pump: [0.8, 1.2],
 };
 
+/** A gauge without noise on a pump without rests. */
+export const idealRange: RamRange = { ...tuningRange, gaugeKn: 0, travelMm: 0, rest: [0, 0] };
+
 /** What a made-up stroke hides: what it truly is. */
 export interface MadeUpStroke {
   fault: RamFault;
@@ -68,7 +84,9 @@ export function madeUpStroke(
   const length = requirement.seat.lengthMm;
   const inBand = full.low + (full.high - full.low) * (0.05 + 0.9 * r());
   const ramp = fault === 'worn' ? full.low * (0.15 + 0.5 * r()) : inBand;
-  const seatMm = requirement.travelMm + Math.max(-0.28, Math.min(0.28, 0.14 * normal(r)));
+  const off = Math.max(-0.28, Math.min(0.28, 0.14 * normal(r)));
+  // Something under the ring: it stands early, by more than a reading is off.
+  const seatMm = requirement.travelMm + (fault === 'debris' ? -0.6 - 1.5 * r() ** 2 : off);
   const stiff = 1 / (1 / between(r, range.shoulder) + 1 / between(r, range.frame));
   const rest = between(r, range.rest);
   const pump = between(r, range.pump);
@@ -85,7 +103,7 @@ export function madeUpStroke(
     drop: 0.25 + 0.2 * r(),
   };
   const forceAt = (x: number): number => {
-    const base = ramp * Math.min(1, Math.max(0, x / length));
+    const base = ramp * engagedShare(requirement, x);
     if (fault === 'cocked') {
       // Bites and slips until it is far askew.
       const bite =
@@ -165,7 +183,7 @@ function madeUpRemoval(
     tooth: 1 + r(),
   };
   const slides = (x: number) => {
-    const base = sliding * Math.max(0, 1 - x / length);
+    const base = sliding * engagedShare(requirement, x);
     return fault === 'galling' && x > gall.from
       ? base +
           (gall.rise * (x - gall.from)) / length +
@@ -175,7 +193,7 @@ function madeUpRemoval(
   };
   return {
     fault,
-    seatMm: length,
+    seatMm: requirement.travelMm,
     fittingKn: breakKn,
     samples: function* samples() {
       let ms = 0;
@@ -197,7 +215,7 @@ function madeUpRemoval(
           }
           ms += 1000 / hz;
           yield at(force);
-          if (travel > length + 2 || force > breakKn + 60) return;
+          if (travel > requirement.travelMm + 2 || force > breakKn + 60) return;
         }
         for (let i = 0; i < 18; i++) {
           ms += 1000 / hz;

@@ -1,12 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useRef } from 'react';
-import {
-  fromPressureText,
-  type Operation,
-  type Press,
-  screwForceKn,
-  type ScrewTool,
-} from '../../core/press/index.ts';
+import { gaugeDimension, type Operation, type Press, readGauge } from '../../core/press/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -23,20 +17,18 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
     set(t);
   };
   const form = useRef<HTMLFormElement>(null);
-  // A gauge may read pressure, and a wrench on a screw torque: force by the piston, or by the greased thread.
-  const other = press.screw ? fromTorque(force, press.screw) : fromPressureText(force, press);
+  const read = readGauge(force, press);
+  const turned = read.ok && read.by !== undefined;
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
-    const converted = other?.ok && { ok: true as const, value: other.forceKn, typed: force.trim() };
-    const f = other ? converted || { ok: false as const } : parseQuantity(force, 'force');
     const t = parseQuantity(travel, 'length');
-    if (!f.ok || !t.ok) return form.current?.querySelectorAll('input')[f.ok ? 0 : 1]?.focus();
+    if (!read.ok || !t.ok) return form.current?.querySelectorAll('input')[read.ok ? 0 : 1]?.focus();
     if (
       await send('stroke-reading', {
         operation,
-        forceKn: f.value,
+        forceKn: read.forceKn,
         travelMm: t.value,
-        typed: `${f.typed} at ${t.typed}`.slice(0, 80),
+        typed: `${read.typed} at ${t.typed}`.slice(0, 80),
       })
     ) {
       clearForce();
@@ -56,28 +48,18 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
       />
       <QuantityInput
         label={press.screw ? 'Wrench or gauge' : 'Gauge'}
-        dimension="force"
+        dimension={gaugeDimension(press)}
         text={force}
         onText={typed(setForce)}
-        fault={faultOf(problem, 'forceKn') ?? (other && !other.ok ? other.reason : undefined)}
-        {...(other?.ok
-          ? { said: `${other.forceKn.toFixed(1)} kN by the ${press.screw ? 'thread' : 'piston'}` }
-          : {})}
+        fault={
+          faultOf(problem, 'forceKn') ?? (read.ok || force.trim() === '' ? undefined : read.reason)
+        }
+        {...(turned ? { said: `${read.forceKn.toFixed(1)} kN by the ${read.by}` } : {})}
+        {...(press.screw && read.ok && !turned ? { said: `${read.forceKn.toFixed(1)} kN` } : {})}
       />
       <button type="submit" className="btn quiet small" aria-label="Add reading">
         <Plus aria-hidden="true" />
       </button>
     </form>
   );
-}
-
-/** Force of the greased screw from a torque with its unit; undefined where the text is a force. */
-function fromTorque(
-  text: string,
-  screw: ScrewTool,
-): { ok: true; forceKn: number } | { ok: false; reason: string } | undefined {
-  if (/k?n\s*$|kip|tonf?\s*$|lbf\s*$/iu.test(text) && !/m\s*$/iu.test(text)) return undefined;
-  const t = parseQuantity(text, 'torque');
-  if (t.ok) return { ok: true, forceKn: screwForceKn(t.value, screw) };
-  return text.trim() === '' ? undefined : { ok: false, reason: t.reason };
 }

@@ -8,6 +8,7 @@ import { Choices } from '../../ui/Panels.tsx';
 import type { GaugeHandle } from './useGauge.ts';
 
 const faultWords: Record<RamFault, string> = {
+  debris: 'Dirt under it',
   good: 'sound',
   cocked: 'cocked start',
   galling: 'galling',

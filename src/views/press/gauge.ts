@@ -2,6 +2,7 @@ import {
   type Setup,
   endsStroke,
   follower,
+  keptSample,
   type LiveCall,
   type Operation,
   type StrokeReading,
@@ -84,7 +85,7 @@ export class Gauge {
     this.#source = source;
     this.#lastAt = performance.now();
     source.onmessage = (e: MessageEvent<string>) => {
-      const sample = JSON.parse(e.data) as TraceSample;
+      const sample = keptSample(JSON.parse(e.data) as TraceSample);
       this.#lastAt = performance.now();
       this.#samples.push(sample);
       const next = follow(sample);
@@ -134,11 +135,7 @@ export class Gauge {
       operation: this.#operation,
       gauge: 'stand-in ram',
       call: this.#call?.call ?? 'waiting',
-      samples: this.#samples.map((s) => [
-        s.ms,
-        Number(s.travelMm.toFixed(3)),
-        Number(s.forceKn.toFixed(3)),
-      ]),
+      samples: this.#samples.map((s) => [s.ms, s.travelMm, s.forceKn]),
     };
   }
 

@@ -27,7 +27,7 @@ export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
   const drop = h.journalLengthMm + h.overhangMm;
   const up = 'inboard';
   const seated = seatedMm(w, up);
-  const shoulder = seated + b.widthMm;
+  const shoulder = seated + b.widthMm + innerProudMm(b);
   const stands: [number, number] = [
     k.snapRingSide === 'outboard' ? k.boreMm : k.shoulderMm,
     k.wheelSideReachMm,
@@ -37,7 +37,8 @@ export function hubOut(w: W, c: Clearances = usualClearances): Requirement {
     operation: 'hub-out',
     fitting: false,
     up,
-    travelMm: b.innerWidthMm,
+    // The end of the journal has to come through the whole ring, and what stands beyond the ring with it.
+    travelMm: Math.max(b.innerWidthMm, h.journalLengthMm),
     workHeightMm: k.bossDepthMm,
     followMm: h.journalLengthMm,
     entryMm: b.boreMm,
@@ -226,7 +227,8 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     k.snapRingSide === 'inboard' ? k.seatDepthMm - b.widthMm : k.bossDepthMm - k.seatDepthMm;
   const encoderDown = b.encoder.kind !== 'none' && encoderSide === 'inboard';
   const seated = seatedMm(w, up);
-  const shoulder = seated - b.innerWidthMm;
+  // Above the ring by its whole journal: that is its way to go, however much of it comes out below.
+  const shoulder = seated - innerProudMm(b) - h.journalLengthMm;
   const hubR = (h.journalMm + h.boreMm) / 4;
   const innerR = (b.boreMm + b.innerFaceOuterMm) / 4;
   const snapFaceDown = k.snapRingSide === opposite(up);
@@ -253,8 +255,8 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
     lastByHandMm: 10,
     fitting: true,
     up,
-    travelMm: b.innerWidthMm,
-    workHeightMm: b.innerWidthMm + h.journalLengthMm + h.flangeThickMm,
+    travelMm: h.journalLengthMm,
+    workHeightMm: b.innerWidthMm + h.journalLengthMm + h.overhangMm,
     followMm: 0,
     entryMm: k.boreMm,
     riserMm: h.journalMm + c.generalMm,
@@ -295,7 +297,7 @@ export function hubIn(w: W, c: Clearances = usualClearances): Requirement {
         snapRing(w, up),
       ],
       pusherAtMm: shoulder - h.overhangMm,
-      supportAtMm: seated + b.widthMm,
+      supportAtMm: seated + b.widthMm + innerProudMm(b),
       leadMm: shoulder,
       ways: {
         ...waysOf(w, seated, false),
