@@ -38,6 +38,8 @@ export interface Clue {
   /** What it speaks for, in short words. */
   points: string;
   weight: (s: Suspect) => number;
+  /** The test that asks the same: once it was made, the driver's word is not counted beside it. */
+  test?: string;
 }
 
 const soundWeights: Record<Sound, Partial<Record<Suspect['kind'], number>>> = {
@@ -68,11 +70,13 @@ export function clues(c: Complaint): Clue[] {
     out.push({
       label: c.sound[0]!.toUpperCase() + c.sound.slice(1),
       points: strongest(soundWeights[c.sound]),
-      weight: byKind(soundWeights[c.sound]),
+      // Somebody heard something: nothing wrong is that much less likely.
+      weight: byKind({ nothing: 0.6, ...soundWeights[c.sound] }),
     });
   if (c.bend === 'same')
     out.push({
       label: 'Same in both bends',
+      test: 'bend',
       points: 'tyre',
       weight: byKind({ bearing: 0.7, tyre: 1.3 }),
     });
@@ -80,6 +84,7 @@ export function clues(c: Complaint): Clue[] {
     const loaded = c.bend === 'left' ? 'right' : 'left';
     out.push({
       label: `Louder bending ${c.bend}`,
+      test: 'bend',
       points: `${loaded} side`,
       weight: (s) => {
         if (s.kind !== 'bearing' || !s.corner) return 0.8;
@@ -97,10 +102,10 @@ export function clues(c: Complaint): Clue[] {
     out.push({
       label: 'ABS lamp',
       points: 'sensor, bearing',
-      weight: byKind({ sensor: 8, bearing: 1.6 }),
+      weight: byKind({ sensor: 8, bearing: 1.6, nothing: 0.3 }),
     });
   if (c.lamps.includes('brake'))
-    out.push({ label: 'Brake lamp', points: 'brake', weight: byKind({ brake: 3 }) });
+    out.push({ label: 'Brake lamp', points: 'brake', weight: byKind({ brake: 3, nothing: 0.5 }) });
   if (c.lamps.includes('none'))
     out.push({ label: 'No lamps', points: 'not the sensor', weight: byKind({ sensor: 0.3 }) });
   if (c.goneKmh !== undefined && c.goneKmh <= 130)

@@ -27,7 +27,7 @@ export function contradictions(m: Model, results: readonly TestResult[]): Contra
   rows.forEach((x, i) =>
     rows.slice(i + 1).forEach((y) => {
       const fit = Math.max(...x.l.map((v, k) => v * y.l[k]!));
-      if (fit >= together) return;
+      if (fit >= together || twoBearings(m, x, y)) return;
       const again = x.t.minutes <= y.t.minutes ? x.t : y.t;
       found.push({
         a: x.r,
@@ -41,6 +41,17 @@ export function contradictions(m: Model, results: readonly TestResult[]): Contra
     .sort((p, q) => p.fit - q.fit)
     .slice(0, 2)
     .map(({ a, b, text }) => ({ a, b, text }));
+}
+
+/** Found at two corners, each a thing of its own bearing: a second bad bearing, and no contradiction. */
+function twoBearings(
+  m: Model,
+  x: { r: TestResult; l: readonly number[] },
+  y: { r: TestResult; l: readonly number[] },
+): boolean {
+  const own = ({ r, l }: typeof x) =>
+    m.suspects.some((s, k) => s.kind === 'bearing' && s.corner === r.place && l[k]! >= together);
+  return x.r.place !== y.r.place && own(x) && own(y);
 }
 
 const at = (r: TestResult) => (r.place === 'car' ? '' : ` ${r.place}`);

@@ -124,7 +124,9 @@ describe('judgement', () => {
         fc.array(anyResult, { maxLength: 3 }),
         (instance, rs) => {
           const { test: t, place } = instance as { test: (typeof tests)[number]; place: Place };
-          const evidence = evidenceOf(said, rs);
+          // The bend test takes the place of the driver's word of a bend; elsewhere evidence only adds.
+          const words = { ...said, bend: undefined };
+          const evidence = evidenceOf(words, rs);
           const now = posterior(suspects, evidence);
           const brute =
             h(now) -
@@ -139,7 +141,7 @@ describe('judgement', () => {
                   h(
                     posterior(
                       suspects,
-                      evidenceOf(said, [...rs, { testId: t.id, place, result: r.id }]),
+                      evidenceOf(words, [...rs, { testId: t.id, place, result: r.id }]),
                     ),
                   )
               );
@@ -174,8 +176,8 @@ describe('judgement', () => {
     const call = (probability: number) =>
       callOf(
         [
-          { name: 'Bearing', probability },
-          { name: 'Tyre', probability: 1 - probability },
+          { id: 'b', name: 'Bearing', probability },
+          { id: 't', name: 'Tyre', probability: 1 - probability },
         ],
         [cheap],
         { wrongMinutes: 200 },
@@ -270,6 +272,71 @@ describe('judgement', () => {
     });
     expect(resultFault({ testId: 'nose', place: 'car' })).toMatchObject({ field: 'testId' });
   });
+});
+
+describe('more than one fault, and none', () => {
+  const spring = (place: 'LF' | 'RF' | 'LR' | 'RR', result: string) =>
+    ({ testId: 'spring', place, result }) as const;
+  const listen = (place: 'LF' | 'RF', result: string) =>
+    ({ testId: 'listen', place, result }) as const;
+  const look = (place: 'LF' | 'RF') => ({ testId: 'look', place, result: 'grease' }) as const;
+  it('takes two gritty wheels for two bad bearings, calls both, and still shares out one whole', () => {
+    const both = [
+      spring('LF', 'gritty'),
+      spring('RF', 'gritty'),
+      listen('LF', '4'),
+      listen('RF', '4'),
+      look('LF'),
+      look('RF'),
+      spring('LR', 'smooth'),
+      spring('RR', 'smooth'),
+    ];
+    const j = judge('front', undefined, both);
+    expect(j.contradictions).toEqual([]);
+    expect(j.suspects[0]!.kind).toBe('bearing');
+    expect(j.second?.suspect.kind).toBe('bearing');
+    expect(j.second!.probability).toBeGreaterThan(0.8);
+    expect(j.call).toBe('replace');
+    expect(j.callText).toMatch(/^Both:/u);
+    expect(j.suspects.reduce((sum, s) => sum + s.probability, 0)).toBeCloseTo(1, 9);
+  });
+  it('comes to nothing wrong where every test is clean', () => {
+    const clean = (['LF', 'RF', 'LR', 'RR'] as const).flatMap((place) => [
+      spring(place, 'smooth'),
+      { testId: 'rock', place, result: 'none' },
+      { testId: 'nuts', place, result: 'tight' },
+      { testId: 'signal', place, result: 'agrees' },
+      { testId: 'look', place, result: 'clean' },
+    ]);
+    const road = [
+      { testId: 'road', place: 'car', result: 'none' },
+      { testId: 'surface', place: 'car', result: 'same' },
+      { testId: 'recording', place: 'car', result: 'nothing' },
+      { testId: 'coast', place: 'car', result: 'same' },
+      { testId: 'load', place: 'car', result: 'same' },
+      { testId: 'lock', place: 'car', result: 'quiet' },
+      { testId: 'heat', place: 'front', value: 0 },
+      { testId: 'heat', place: 'rear', value: 0 },
+    ] as const;
+    const j = judge('front', undefined, [...clean, ...road]);
+    expect(j.suspects[0]!.id).toBe('nothing');
+  });
+  it('counts a bend once: the test in place of the driver’s word', () => {
+    const bend = [{ testId: 'bend', place: 'car', result: 'left' }] as const;
+    const of = (c: Complaint) =>
+      judge('front', c, bend).suspects.map((s) => [s.id, s.probability] as const);
+    expect(of(said)).toEqual(of({ ...said, bend: undefined }));
+  });
+  it.each(tests.filter((t) => t.graded).map((t) => [t.short, t] as const))(
+    '%s: a worse degree never speaks less for what it speaks of',
+    (_short, t) => {
+      const rows = t.rows!;
+      for (const [key, row] of Object.entries(rows)) {
+        const odds = row.map((p, i) => p / rows['rest']![i]!);
+        expect(odds, key).toEqual([...odds].sort((a, b) => a - b));
+      }
+    },
+  );
 });
 
 describe('worse is never better', () => {

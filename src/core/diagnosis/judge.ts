@@ -80,9 +80,11 @@ export function evidenceOf(
   m?: Model,
   history?: UnitHistory,
 ): Evidence[] {
+  const made = new Set(results.filter((r) => !r.skipped).map((r) => r.testId));
+  const words = complaint ? clues(complaint).filter((c) => !made.has(c.test ?? '')) : [];
   return [
     ...(history ? historyEvidence(history) : []),
-    ...(complaint ? clues(complaint).map((c) => ({ ...c, group: 'driver' })) : []),
+    ...words.map((c) => ({ ...c, group: 'driver' })),
     ...results
       .filter((r) => !r.skipped)
       .flatMap((r): Evidence[] => {
@@ -209,14 +211,15 @@ export function judge(
     state,
     stakes,
   );
+  const second = secondFault(m, ranked[0]!, results);
   const top = next[0];
   if (top) top.answers = answersOf(m, evidence, top, ranked[0]!);
   return {
     suspects: ranked,
     next,
-    second: secondFault(m, ranked[0]!, results),
+    second,
     contradictions: contradictions(m, results),
-    ...callOf(ranked, next, stakes),
+    ...callOf(ranked, next, stakes, second),
   };
 }
 
@@ -246,6 +249,14 @@ export function answersOf(
 /** Below this no call is made on the ground that further tests do not pay (judgement). */
 export const leastForCall = 0.95;
 
+/** From here two bad bearings are called together: which of them is the main one need not be found out (judgement). */
+const sureOfTwo = 0.9;
+/** Share of two faults at once against all single ones: the pair against the main one alone, by its odds. */
+const shareOfBoth = (main: number, second: number): number => {
+  const both = (main * second) / (1 - second);
+  return both / (both + 1);
+};
+
 /** Bits below which a test tells nothing worth its minutes (judgement). */
 const nothingLeft = 0.004;
 
@@ -257,9 +268,10 @@ const seriesFactor = 4;
  * (1 − p) × loss ≤ minutes; or once no test left can be expected to save what it costs.
  */
 export function callOf(
-  ranked: readonly { name: string; probability: number }[],
+  ranked: readonly { id: string; name: string; probability: number }[],
   tests: readonly NextTest[],
   { wrongMinutes }: Stakes,
+  second?: SecondFault,
 ): Pick<Judgement, 'replaceLine' | 'lineReason' | 'call' | 'callText'> {
   const next = tests[0];
   const minutes = next?.minutes ?? wrongMinutes;
@@ -271,7 +283,18 @@ export function callOf(
       replaceLine,
       lineReason,
       call: 'replace',
-      callText: 'Another test costs more than it can save.',
+      callText:
+        top.id === 'nothing'
+          ? 'Nothing points at a fault. Drive it with the driver until it is heard, or hand it back.'
+          : 'Another test costs more than it can save.',
+    };
+  const twin = second?.suspect;
+  if (twin?.kind === 'bearing' && shareOfBoth(top.probability, second!.probability) >= sureOfTwo)
+    return {
+      replaceLine,
+      lineReason,
+      call: 'replace',
+      callText: `Both: ${top.name.toLowerCase()} first, then ${twin.name.toLowerCase()} in a job of its own.`,
     };
   const pays = tests.some((n) => seriesFactor * n.saves > n.minutes);
   if (!pays && top.probability >= leastForCall)

@@ -181,6 +181,7 @@ const kindWords: Record<string, string> = {
   final: 'Final drive',
   gearbox: 'Gearbox',
   engine: 'Engine',
+  nothing: 'Nothing wrong',
   rest: 'Every other cause',
 };
 

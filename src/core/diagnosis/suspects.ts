@@ -20,7 +20,8 @@ export type SuspectKind =
   | 'ujoint'
   | 'final'
   | 'gearbox'
-  | 'engine';
+  | 'engine'
+  | 'nothing';
 export type Axle = 'front' | 'rear';
 
 export interface Suspect {
@@ -106,6 +107,7 @@ export function suspectsFor(layout: Layout): Suspect[] {
       : []),
     { id: 'gearbox', kind: 'gearbox', name: 'Gearbox bearing', prior: 0.03 },
     { id: 'engine', kind: 'engine', name: 'Engine or exhaust', prior: 0.05 },
+    { id: 'nothing', kind: 'nothing', name: 'Nothing wrong', prior: 0.05 },
   ];
   const real = list.filter((s) => s.prior > 0);
   const sum = real.reduce((a, s) => a + s.prior, 0);

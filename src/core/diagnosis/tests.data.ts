@@ -1,5 +1,8 @@
 import type { TestKind } from './tests.ts';
 
+const runningWheel =
+  'Wheel driven on the lift: nobody in line with or near the tyre, sleeves and leads clear, low speed.';
+
 /**
  * Likelihood of each result under each suspect, by how the suspect stands to the place tested.
  * Engineering judgement of ours, no published source; the reason stands beside each test.
@@ -108,6 +111,7 @@ export const tests: readonly TestKind[] = [
     state: 'lifted',
     group: 'hand',
     tools: [],
+    graded: true,
     results: [
       { id: 'smooth', name: 'Smooth' },
       { id: 'rough', name: 'Rough' },
@@ -115,21 +119,48 @@ export const tests: readonly TestKind[] = [
     ],
     rows: {
       'bearing:here': [0.14, 0.5, 0.36],
-      'brake:here': [0.52, 0.43, 0.05],
-      'cv:here': [0.8, 0.17, 0.03],
+      'brake:here': [0.52, 0.4, 0.08],
+      'cv:here': [0.8, 0.165, 0.035],
       rest: [0.87, 0.11, 0.02],
     },
     why: 'Roughness of the raceway travels into the spring. One of the strongest tests.',
   },
   {
+    id: 'listen',
+    name: 'Stethoscope on the knuckle, wheel run on the lift',
+    short: 'Listen at the knuckle',
+    place: 'corner',
+    minutes: 2,
+    state: 'lifted',
+    group: 'hand',
+    tools: ['stethoscope'],
+    graded: true,
+    results: [
+      { id: '0', name: '0 Nothing' },
+      { id: '1', name: '1 Faint' },
+      { id: '2', name: '2 Clear' },
+      { id: '3', name: '3 Loud' },
+      { id: '4', name: '4 Grinding' },
+    ],
+    rows: {
+      'bearing:here': [0.07, 0.13, 0.25, 0.33, 0.22],
+      'brake:here': [0.3, 0.31, 0.22, 0.12, 0.05],
+      'cv:here': [0.36, 0.31, 0.2, 0.09, 0.04],
+      rest: [0.5, 0.3, 0.14, 0.045, 0.015],
+    },
+    why: 'The knuckle stands still: the probe goes there, never on what turns. Against the other side; with an open differential and one wheel held, the free wheel turns at twice the shown speed.',
+    caution: runningWheel,
+  },
+  {
     id: 'ear',
-    name: 'Stethoscope on both knuckles, wheels run on the lift',
-    short: 'Listen at the knuckles',
+    name: 'Level meter on both knuckles, wheels run on the lift',
+    short: 'Level at the knuckles',
     place: 'axle',
     minutes: 4,
     state: 'lifted',
     group: 'hand',
-    tools: ['stethoscope'],
+    tools: ['level meter'],
+    caution: runningWheel,
     numeric: { unit: 'dB', label: 'Left over right', from: -24, to: 24, step: 4 },
     bells: {
       'bearing:left': [8, 5.5],
@@ -149,6 +180,7 @@ export const tests: readonly TestKind[] = [
     state: 'lifted',
     group: 'play',
     tools: [],
+    graded: true,
     results: [
       { id: 'tight', name: 'Tight' },
       { id: 'loose', name: 'Loose' },
@@ -249,6 +281,7 @@ export const tests: readonly TestKind[] = [
     state: 'lifted',
     group: 'tyre',
     tools: [],
+    graded: true,
     results: [
       { id: 'none', name: 'Even' },
       { id: 'some', name: 'Cupped or feathered' },
@@ -413,6 +446,7 @@ export const tests: readonly TestKind[] = [
     state: 'off',
     group: 'bench',
     tools: [],
+    graded: true,
     results: [
       { id: 'smooth', name: 'Smooth' },
       { id: 'sandy', name: 'Sandy or loose' },

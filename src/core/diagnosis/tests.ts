@@ -20,12 +20,16 @@ interface TestBase {
   /** Tests of one group share their errors, so together they count for less than apart. */
   group: string;
   why: string;
+  /** What can hurt while it is made. */
+  caution?: string;
 }
 
 export type TestKind = TestBase &
   (
     | {
         results: readonly { id: string; name: string }[];
+        /** The results are degrees of one thing, mildest first: worse never clears what it speaks of. */
+        graded?: true;
         rows: Readonly<Record<string, readonly number[]>>;
         numeric?: undefined;
         bells?: undefined;
@@ -33,6 +37,7 @@ export type TestKind = TestBase &
     | {
         numeric: { unit: string; label: string; from: number; to: number; step: number };
         bells: Readonly<Record<string, readonly [mean: number, spread: number]>>;
+        graded?: undefined;
         results?: undefined;
         rows?: undefined;
       }

@@ -1,8 +1,10 @@
 import { lazy, Suspense, useState } from 'react';
 import {
   layoutNames,
+  type Judgement,
   type NextTest,
   type Place,
+  type RankedSuspect,
   resultInWords,
   testById,
   tests,
@@ -15,6 +17,7 @@ import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.
 import { CloseJobDialog } from '../shell/CloseJobDialog.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { AllTests } from './AllTests.tsx';
 import { PlanView } from './PlanView.tsx';
 import { Reasons } from './Reasons.tsx';
 import { Suspects } from './Suspects.tsx';
@@ -139,7 +142,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       }
       side={
         <>
-          <Call status={sure && top.kind === 'bearing' ? 'good' : 'check'}>
+          <Call status={callStatus(j.call, top.kind)}>
             {sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}
             {j.callText}
           </Call>
@@ -180,6 +183,9 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
                 </li>
               ))}
             </ul>
+          </section>
+          <section>
+            <AllTests layout={ctx.unit.layout} onPick={setPicked} />
           </section>
           <section className="tools">
             <h2>Tools at hand</h2>
@@ -231,6 +237,12 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       }
     />
   );
+}
+
+/** A call is a verdict: while tests are still to do there is none. */
+function callStatus(call: Judgement['call'], kind: RankedSuspect['kind']) {
+  if (call === 'test') return 'to-do';
+  return call === 'replace' && kind === 'bearing' ? 'good' : 'check';
 }
 
 /** A test that was done before, opened to be done again. */

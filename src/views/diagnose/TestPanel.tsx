@@ -4,16 +4,11 @@ import type { Judgement, NextTest } from '../../core/diagnosis/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { anchorAt, firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { Caution } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
-
-const stateWords = {
-  driven: 'on the road',
-  lifted: 'on the lift, engine off',
-  'wheel-off': 'wheel off',
-  off: 'part off',
-} as const;
+import { stateWords } from './stateWords.ts';
 
 /** The test to do next and its possible answers: one tap records one. */
 export function TestPanel({
@@ -50,6 +45,7 @@ export function TestPanel({
         </small>
       </p>
       <p className="note">{test.why}</p>
+      {test.caution && <Caution>{test.caution}</Caution>}
       {test.numeric ? (
         <Numeric test={test} place={place} onRecord={record} />
       ) : (
