@@ -1,6 +1,7 @@
 /** The ear on stand-in recordings whose truth is known: right families, false alarms, confusion table. */
 import { analyse, type Finding } from '../src/core/noise/index.ts';
 import { random } from '../src/core/standins/cars.ts';
+import { type Disturbance, disturbances } from '../src/core/standins/disturbances.ts';
 import { type MadeUpDrive, type MadeUpFault, record } from '../src/core/standins/microphone.ts';
 
 /** Hidden parameters are drawn from one range for tuning and from another, not looked at, for reporting. */
@@ -73,6 +74,20 @@ export function hear(d: MadeUpDrive): { finding: Finding; best: number } {
     bearing: d.bearing,
   });
   return { finding: a.finding, best: a.scores[0]!.db };
+}
+
+/** How many of a hundred recordings of each noise of a sound car are called bearing or driveline, worst kind first. */
+export function falseKinds(each: number, seed: number): { kind: Disturbance; called: number }[] {
+  return disturbances
+    .map((beside) => {
+      let called = 0;
+      for (let i = 0; i < each; i++) {
+        const { finding } = hear({ ...drawDrive('report', 'nothing', seed + i), beside });
+        if (finding !== 'nothing' && finding !== 'tyre' && finding !== 'cannot-tell') called += 1;
+      }
+      return { kind: beside, called: (100 * called) / each };
+    })
+    .sort((a, b) => b.called - a.called);
 }
 
 export function confusion(

@@ -27,7 +27,7 @@ import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
 import { exampleSetups, nearSizes, piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
-import { confusion, drawDrive } from './bench-ear.ts';
+import { confusion, falseKinds, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
 import { mannered, strokes } from './bench-strokes.ts';
 import { manners } from '../src/core/standins/manners.ts';
@@ -247,6 +247,8 @@ const ear = confusion('report', 400, 200, 20_000);
 atLeast('ear, right family on 400 faulty recordings', ear.right, 95, '%');
 hold('ear, false alarms on 200 healthy ones', ear.alarms, 2, '%');
 console.log(ear.text);
+const [worstKind] = falseKinds(100, 900);
+hold(`ear, sound cars called bearing or driveline: ${worstKind!.kind}`, worstKind!.called, 2, '%');
 
 const pressed = strokes('report', 1000, 31);
 atLeast('strokes, right verdict on 1,000 made-up ones', pressed.right, 97, '%');

@@ -28,10 +28,14 @@ const then = JSON.parse(fixture('first-demo.json').toString()) as {
 
 /**
  * Signed before cards were kept, this one is read by the rules of now, and each that has changed since stands here: a
- * unit's own limit of runout comes before ours.
+ * unit's own limit of runout comes before ours; a level in dB comes from a meter and is called so.
  */
 const ruledSince = <T extends object>(card: T): T =>
-  JSON.parse(JSON.stringify(card).replace('max 0.1 mm', 'max 0.05 mm')) as T;
+  JSON.parse(
+    JSON.stringify(card)
+      .replace('max 0.1 mm', 'max 0.05 mm')
+      .replaceAll('Listen at the knuckles', 'Level at the knuckles'),
+  ) as T;
 
 /**
  * The bands of force were not kept with the strokes then: peaks flattened in the seats are counted since, and what comes

@@ -13,6 +13,8 @@ export interface Family {
   kind: PartKind;
   /** Which ring must grip, and which slides by design. */
   grips: string;
+  /** Which ring turns with the wheel: a hub on a fixed spindle or tube carries the outer one round. */
+  turns: 'inner' | 'outer';
   routes: readonly Route[];
 }
 
@@ -57,6 +59,7 @@ export const families: readonly Family[] = [
     out: 'Hub pressed out, snap ring, outer ring pressed out.',
     kind: 'ring-set',
     grips: 'Both rings are tight: outer in the knuckle, inner on the hub.',
+    turns: 'inner',
     routes: [
       onCar('On the car', 'Needs a portable screw tool of this size.'),
       bench('Square and easy to see; alignment to be checked.', 'checked, 45 min'),
@@ -77,6 +80,7 @@ export const families: readonly Family[] = [
     out: 'Pulled towards the wheel with half-shells on the outer ring; never through the flange.',
     kind: 'cartridge',
     grips: 'The outer ring is tight in the knuckle; a clip holds it.',
+    turns: 'inner',
     routes: [
       onCar('On the car, half-shells', 'Force on the outer ring’s shoulder only.'),
       bench('When it will not move on the car.', 'checked, 45 min'),
@@ -90,6 +94,7 @@ export const families: readonly Family[] = [
     out: 'Bolts out, rust bond broken, lifted off.',
     kind: 'hub-unit',
     grips: 'Nothing is pressed: the unit is bolted on a pilot.',
+    turns: 'inner',
     routes: [onCar('On the car', 'The rust bond decides the time.')],
   },
   {
@@ -99,6 +104,7 @@ export const families: readonly Family[] = [
     out: 'Locking hub, snap ring, washers, nuts, unit.',
     kind: 'hub-unit',
     grips: 'Nothing is pressed; the order of the washers decides.',
+    turns: 'inner',
     routes: [onCar('On the car', 'The vacuum seal is tested at the end.')],
   },
   {
@@ -108,6 +114,7 @@ export const families: readonly Family[] = [
     out: 'Driven out one side at a time.',
     kind: 'ball-set',
     grips: 'Inner rings tight on the journal, outer rings tight in the hub.',
+    turns: 'inner',
     routes: [
       bench('Each ring on its own.'),
       onCar('By hand, old ring as driver', 'Blows start a ring crooked.'),
@@ -120,6 +127,7 @@ export const families: readonly Family[] = [
     out: 'Nut off, hub slides off, cups driven out.',
     kind: 'taper-set',
     grips: 'Cups tight in the hub; cones slide on the spindle by hand, by design.',
+    turns: 'outer',
     routes: [onCar('On the car', 'The cups are driven in the hub, on the bench or in place.')],
   },
   {
@@ -129,6 +137,7 @@ export const families: readonly Family[] = [
     out: 'Seal levered out, bearing drawn with an expanding puller.',
     kind: 'axle-roller',
     grips: 'The thin shell is tight in the tube; the shaft is its inner track.',
+    turns: 'inner',
     routes: [
       onCar('On the car, puller and slide hammer', 'The bore is not seen while it is driven.'),
     ],
@@ -140,6 +149,7 @@ export const families: readonly Family[] = [
     out: 'Press ring split, bearing pressed off.',
     kind: 'axle-bearing',
     grips: 'Inner ring tight on the shaft; the outer slides in the housing.',
+    turns: 'inner',
     routes: [bench('Plate and seal on first, right way round.'), sentOut],
   },
   {
@@ -149,6 +159,7 @@ export const families: readonly Family[] = [
     out: 'Shaft out, lock screws, nut, hub.',
     kind: 'taper-set',
     grips: 'Cups tight in the hub; cones slide on the tube by design.',
+    turns: 'outer',
     routes: [onCar('On the car', 'The hub is heavy: a stand or a second hand.')],
   },
   {
@@ -158,6 +169,7 @@ export const families: readonly Family[] = [
     out: 'Driven out with a cranked drift.',
     kind: 'needle',
     grips: 'The thin shell is tight in its bore.',
+    turns: 'inner',
     routes: [
       onCar('On the car, clamp', 'Even, gentle force; a blow dents the shell.'),
       bench('When the stub is off.'),

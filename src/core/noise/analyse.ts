@@ -1,3 +1,4 @@
+import { explained, linesOf, onWholeOrders } from './lines.ts';
 import { type BearingGeometry, bearingOrders, type BearingOrders, wheelHz } from './orders.ts';
 import {
   envelope,
@@ -34,6 +35,8 @@ export interface Peak {
 }
 
 export interface Analysis {
+  /** What was left out of the recording. */
+  note?: string | undefined;
   finding: Finding;
   /** 0 to 1. */
   confidence: number;
@@ -116,11 +119,12 @@ function at({ db, step }: OrderSpectrum, order: number): number {
 }
 
 /** A comb's mean dB at the best common factor; no single tooth may carry it alone. */
-function score(comb: Comb, s: OrderSpectrum): { db: number; factor: number } {
+function score(comb: Comb, s: OrderSpectrum, more = 0): { db: number; factor: number } {
   let best = { db: -Infinity, factor: 1 };
   const orders = comb.orders.filter((o) => o < s.db.length * s.step - 1);
   const finest = s.step / (3 * Math.max(...orders));
-  for (let f = 1 - comb.slack; f <= 1 + comb.slack; f += finest) {
+  const slack = comb.slack + more;
+  for (let f = 1 - slack; f <= 1 + slack; f += finest) {
     const db = orders.reduce((a, o) => a + Math.min(30, at(s, o * f)), 0) / orders.length;
     // A still outer ring's blows are even; sidebands on its comb say that something else turns there.
     const loud = comb.quiet
@@ -139,12 +143,151 @@ const names: Record<Heard, string> = {
   driveline: 'Driveline',
 };
 
+/** What knocks besides the bearing: once a turn of the wheel, or at a beat of its own. */
+type Knock = 'once-a-turn' | 'own-beat';
+const knockWords: Record<Knock, string> = {
+  'once-a-turn': 'Something knocks once a turn of the wheel: look for a stone in the tread.',
+  'own-beat':
+    'Something knocks at a beat of its own: joints of the road, an indicator, a loose thing.',
+};
+/** How far speed and rolling circumference may be off together. */
+const wheelSlack = 0.02;
+/**
+ * Least share of the envelope's lines that a bearing's own series has to explain, up to so many lines: a bearing makes few,
+ * short blows on the road make many, and a comb finds its teeth in them by chance. Tuned with the bench.
+ */
+const ownShare: readonly (readonly [upTo: number, share: number])[] = [
+  [6, 0],
+  [16, 0.38],
+  [22, 0.6],
+  [Infinity, 1.01],
+];
+/** Share of lines on whole orders from which they are knocks once a turn, unless nearly all are the bearing's too. */
+const turnShare = 0.7;
+const surelyOwn = 0.72;
+
+/** A comb with what it scored. */
+interface Scored {
+  comb: Comb;
+  db: number;
+  factor: number;
+}
+
+/** What else knocks where a bearing's comb stands out and does not explain what is there; undefined when it is the bearing. */
+function knockIn({ comb, factor }: Scored, o: BearingOrders, s: OrderSpectrum): Knock | undefined {
+  const [base, side] = bearingSeries(o)[comb.family as BearingFamily];
+  const lines = linesOf(s, 4 * base);
+  const own = explained(lines, { base: base * factor, side: side * factor }, s.step);
+  const least = ownShare.find(([upTo]) => lines.length <= upTo)![1];
+  const few = least === 0;
+  if (
+    !few &&
+    (own < surelyOwn || own < least) &&
+    onWholeOrders(lines, wheelSlack, s.step) > turnShare
+  )
+    return 'once-a-turn';
+  return own < least ? 'own-beat' : undefined;
+}
+
+/** More lines than this under this order are the blows of something on the road. */
+const blowLines = 22;
+const blowsTo = 25;
+
+/** How near to whole orders of the wheel a driveline's teeth may lie before a tyre with as many blocks sounds the same. */
+const wholeNear = 0.022;
+/** Lines between the turns of the shaft, and their dB over the floor: only an engine makes them, by its firing. */
+const firing = [1 / 3, 0.5, 2 / 3, 1.5];
+const firingDb = 5;
+
+/** What the teeth of a driveline's comb may be as well: an engine's at the same turns, or a tread's. */
+function notDriveline({ comb, factor }: Scored, s: OrderSpectrum): 'engine' | 'tread' | undefined {
+  if (comb.family !== 'driveline') return undefined;
+  const teeth = comb.orders.map((o) => at(s, o * factor)).sort((a, b) => b - a);
+  // One tooth alone is any note there is.
+  if (teeth[1]! < leastDb) return 'engine';
+  const [shaft = 1, second = 1] = comb.orders.map((o) => o * factor);
+  const twice = Math.abs(second / shaft - 2) < 0.01;
+  if (twice && firing.some((k) => at(s, k * shaft) > firingDb)) return 'engine';
+  const whole = Math.max(1, Math.round(shaft));
+  return twice && Math.abs(shaft / whole - 1) < wholeNear ? 'tread' : undefined;
+}
+
+type BearingFamily = 'outer-ring' | 'inner-ring' | 'ball';
+/** Base of each family's lines and the distance of its side lines. */
+const bearingSeries = (o: BearingOrders): Record<BearingFamily, readonly [number, number]> => ({
+  'outer-ring': [o.bpfo, 0],
+  'inner-ring': [o.bpfi, 1],
+  ball: [2 * o.bsf, o.ftf],
+});
+
 const silences: Record<'nothing' | 'cannot-tell', (db: number) => string> = {
   nothing: (db) =>
     `Nothing stands out: the strongest comb is ${db.toFixed(0)} dB over the floor, ${leastDb} are needed.`,
   'cannot-tell': () =>
     'Cannot tell: without the size of its bearing only tyre and driveline can be looked for, and neither stands out.',
 };
+
+function findingOf(
+  stands: boolean,
+  alike: boolean,
+  family: Heard,
+  silence: 'nothing' | 'cannot-tell',
+): Finding {
+  if (!stands) return silence;
+  return alike ? 'cannot-tell' : family;
+}
+
+function textOf(a: {
+  top: Scored;
+  alike: boolean;
+  margin: number;
+  silence: 'nothing' | 'cannot-tell';
+  other: Knock | undefined;
+  /** The speed at which it fits, where that is not the one typed. */
+  otherKmh: number | undefined;
+}): string {
+  const { comb, db, factor } = a.top;
+  const order = (comb.orders[0]! * factor).toFixed(2);
+  if (a.margin <= 0)
+    return [silences[a.silence](db), a.other ? knockWords[a.other] : ''].join(' ').trim();
+  if (a.alike)
+    return `Cannot tell: order ${order} may be the propshaft or a tread of as many blocks. Swap the wheels, or record at another load.`;
+  const fits = `${names[comb.family]}: order ${order} and its family stand ${db.toFixed(0)} dB over the floor.`;
+  return a.otherKmh === undefined
+    ? fits
+    : `${fits} It fits only if the speed was about ${a.otherKmh.toFixed(0)} km/h: check it.`;
+}
+
+/** How far a typed speed may be off, as a share, and by how much a comb must stand out more to say so. */
+const speedOff = 0.07;
+const shiftedDb = 2.5;
+
+/** Combs that stand for what they look for, best first, and what else knocks where none of the bearing's does. */
+function standing(
+  looked: readonly Comb[],
+  spectra: { raw: OrderSpectrum; envelope: OrderSpectrum },
+  orders: BearingOrders | undefined,
+  off: number,
+): { found: Scored[]; other: Knock | undefined } {
+  const heard = looked
+    .map((c): Scored => ({ comb: c, ...score(c, spectra[c.spectrum], off) }))
+    .sort((a, b) => b.db - a.db);
+  const knocks = new Map(
+    heard
+      .filter((h) => orders && h.comb.spectrum === 'envelope' && h.db > leastDb)
+      .map((h) => [h, knockIn(h, orders!, spectra.envelope)]),
+  );
+  // Many short blows fill the plain spectrum too, up to where a mesh is looked for.
+  const blows = linesOf(spectra.envelope, blowsTo).length > blowLines;
+  // A comb that does not explain what is there has only found its teeth in it.
+  const found = heard.filter(
+    (h) =>
+      knocks.get(h) === undefined &&
+      notDriveline(h, spectra.raw) !== 'engine' &&
+      !(blows && h.comb.orders[0]! > blowsTo),
+  );
+  return { found, other: found.some((h) => knocks.has(h)) ? undefined : [...knocks.values()][0] };
+}
 
 /**
  * What repeats in a recording, over wheel orders: envelope spectrum of the most unsteady band for the bearing, plain
@@ -163,14 +306,22 @@ export function analyse(
   const thin = thinned(recording);
   const rawSpectrum = orderSpectrum(toAngle(thin.values, thin.rate, speeds, circumferenceMm));
   const envSpectrum = orderSpectrum(toAngle(env.values, env.rate, speeds, circumferenceMm));
-  const found = combs(settings, orders)
-    .map((c) => ({ comb: c, ...score(c, c.spectrum === 'raw' ? rawSpectrum : envSpectrum) }))
-    .sort((a, b) => b.db - a.db);
+  const looked = combs(settings, orders);
+  const spectra = { raw: rawSpectrum, envelope: envSpectrum };
+  const asTyped = standing(looked, spectra, orders, 0);
+  const silent = (asTyped.found[0]?.db ?? -Infinity) <= leastDb;
+  // A speed that was typed wrong shifts every order alike: looked for only where nothing fits as it was typed.
+  const turning = looked.filter((c) => c.family !== 'driveline');
+  const shifted = silent ? standing(turning, spectra, orders, speedOff) : undefined;
+  const otherSpeed =
+    (shifted?.found[0]?.db ?? -Infinity) > leastDb + shiftedDb ? shifted : undefined;
+  const { found, other } = otherSpeed ?? asTyped;
   const top = found[0]!;
   const margin = top.db - leastDb;
   // Silence where no bearing was looked for is not the bearing's silence.
   const silence = bearing ? 'nothing' : 'cannot-tell';
-  const finding: Finding = margin > 0 ? top.comb.family : silence;
+  const alike = notDriveline(top, rawSpectrum) === 'tread';
+  const finding: Finding = findingOf(margin > 0, alike, top.comb.family, silence);
   const spectrumOf = (c: Comb) => (c.spectrum === 'raw' ? rawSpectrum : envSpectrum);
   const peaks = found
     .flatMap(({ comb, factor }) =>
@@ -185,13 +336,18 @@ export function analyse(
   tick?.(1);
   return {
     finding,
+    note: recording.note,
     peaks,
     orders,
     confidence: 1 / (1 + Math.exp(-Math.abs(margin) * 0.9)),
-    text:
-      margin <= 0
-        ? silences[silence](top.db)
-        : `${names[top.comb.family]}: order ${(top.comb.orders[0]! * top.factor).toFixed(2)} and its family stand ${top.db.toFixed(0)} dB over the floor.`,
+    text: textOf({
+      top,
+      alike,
+      margin,
+      silence,
+      other,
+      otherKmh: otherSpeed && speeds[0]!.kmh * top.factor,
+    }),
     scores: found.map(({ comb, db, factor }) => ({ family: comb.family, db, factor })),
     raw: rawSpectrum,
     envelope: envSpectrum,

@@ -3,6 +3,7 @@ import FFT from 'fft.js';
 import { FFT as SecondFft } from 'ml-fft';
 import nodeWav from 'node-wav';
 import { describe, expect, it } from 'vitest';
+import { disturbances } from '../standins/disturbances.ts';
 import { type MadeUpDrive, record } from '../standins/microphone.ts';
 import {
   analyse,
@@ -100,6 +101,8 @@ describe('WAV', () => {
     ['24 bit', { float: false, bitDepth: 24 }],
     ['32 bit', { float: false, bitDepth: 32 }],
     ['float', { float: true, bitDepth: 32 }],
+    ['float of 64 bit', { float: true, bitDepth: 64 }],
+    ['8 bit', { float: false, bitDepth: 8 }],
   ] as const)('reads stereo %s, mixed to one', (_name, format) => {
     const made =
       format.bitDepth === 24
@@ -108,6 +111,15 @@ describe('WAV', () => {
             .buffer;
     const r = decodeWav(made as ArrayBuffer);
     expect(r.samples.length).toBe(tone.length);
+    expect(r.samples[1234]!).toBeCloseTo(tone[1234]!, format.bitDepth === 8 ? 1 : 4);
+  });
+  it('leaves a clipped channel out and says so', () => {
+    const loud = tone.map((x) => Math.max(-1, Math.min(1, 8 * x)));
+    const both = new Uint8Array(
+      nodeWav.encode([loud, tone], { sampleRate: 8000, float: true, bitDepth: 32 }),
+    );
+    const r = decodeWav(both.slice().buffer as ArrayBuffer);
+    expect(r.note).toBe('Channel 1 is clipped and left out.');
     expect(r.samples[1234]!).toBeCloseTo(tone[1234]!, 4);
   });
   const wav = (samples: Float32Array, rate = 8000) => encodeWav({ sampleRate: rate, samples });
@@ -196,6 +208,19 @@ describe('the ear', () => {
     for (const fault of ['outer-ring', 'inner-ring', 'nothing'] as const)
       expect(analyse(record(drive({ fault })), blind).finding).toBe('cannot-tell');
     expect(analyse(record(drive({ fault: 'tyre' })), blind).finding).toBe('tyre');
+  });
+  it.each(disturbances)('calls %s of a sound car neither bearing nor driveline', (beside) => {
+    for (const seed of [5, 6, 7]) {
+      const d = drive({ fault: 'nothing', beside, seed });
+      expect(['nothing', 'tyre', 'cannot-tell']).toContain(analyse(record(d), settings(d)).finding);
+    }
+  });
+  it('finds a bearing at a speed that was typed 6 % wrong, and says so', () => {
+    const d = drive({ fault: 'inner-ring' });
+    const a = analyse(record(d), { ...settings(d), speeds: [{ atS: 0, kmh: 80 * 1.06 }] });
+    expect(a.finding).toBe('inner-ring');
+    const said = Number(/about (\d+) km\/h/u.exec(a.text)?.[1]);
+    expect(Math.abs(said - 80)).toBeLessThan(2);
   });
   it('follows a drive that gathers speed', () => {
     const d = drive({

@@ -2,6 +2,8 @@
 export interface Recording {
   sampleRate: number;
   samples: Float32Array;
+  /** What was left out of it, and why. */
+  note?: string;
 }
 
 /** Why a file is not a recording that can be used: what is wrong and the way on. */
@@ -17,16 +19,28 @@ const minSeconds = 3;
 /** Share of samples at the rail from which the peaks are gone (judgement). */
 const clippedShare = 0.005;
 
-function typedView(view: DataView, start: number, n: number, code: number, bytes: number) {
-  const from = view.byteOffset + start;
-  if (code === 3) return new Float32Array(view.buffer, from, n);
-  if (bytes === 2) return new Int16Array(view.buffer, from, n);
-  return bytes === 4 ? new Int32Array(view.buffer, from, n) : undefined;
+/** Reads one sample, as a share of full scale. */
+function reader(view: DataView, code: number, bits: number): (p: number) => number {
+  if (code === 3)
+    return bits === 64 ? (p) => view.getFloat64(p, true) : (p) => view.getFloat32(p, true);
+  switch (bits) {
+    // Eight bits have no sign: silence is 128.
+    case 8:
+      return (p) => (view.getUint8(p) - 128) / 128;
+    case 16:
+      return (p) => view.getInt16(p, true) / 32_768;
+    case 24:
+      return (p) =>
+        (view.getUint8(p) | (view.getUint8(p + 1) << 8) | (view.getInt8(p + 2) << 16)) / 8_388_608;
+    default:
+      return (p) => view.getInt32(p, true) / 2_147_483_648;
+  }
 }
+const readable: Readonly<Record<number, readonly number[]>> = { 1: [8, 16, 24, 32], 3: [32, 64] };
 
 /**
- * Reads a RIFF/WAVE file: PCM 16, 24 or 32 bit, or float 32, any number of channels mixed to one,
- * 8 to 192 kHz, 3 s to 10 min. Refuses what is not WAV, cut short, silent or clipped.
+ * Reads a RIFF/WAVE file: PCM 8, 16, 24 or 32 bit, or float 32 or 64, its channels mixed to one, 8 to 192 kHz, 3 s to
+ * 10 min. A clipped channel is left out and told where another is sound. Refuses what is not WAV, cut short, silent or clipped.
  */
 export function decodeWav(bytes: ArrayBuffer): Recording {
   const view = new DataView(bytes);
@@ -41,7 +55,7 @@ export function decodeWav(bytes: ArrayBuffer): Recording {
       : '';
   if (tag(0) !== 'RIFF' || tag(8) !== 'WAVE')
     fault('This is not a WAV file. Save the recording as WAV and try again.');
-  let format: { code: number; channels: number; rate: number; bits: number } | undefined;
+  let format: Format | undefined;
   for (let at = 12; at + 8 <= bytes.byteLength;) {
     const size = view.getUint32(at + 4, true);
     const body = at + 8;
@@ -60,70 +74,79 @@ export function decodeWav(bytes: ArrayBuffer): Recording {
         fault(
           `The file is cut short: ${Math.round((100 * (bytes.byteLength - body)) / size)} % of it is here. Copy it again.`,
         );
-      return checked({ sampleRate: format.rate, samples: mono(view, body, size, format) });
+      return checked(format.rate, mixed(channelsOf(view, body, size, format)));
     }
     at = body + size + (size % 2);
   }
   return fault('The file holds no sound.');
 }
 
-function mono(
+interface Format {
+  code: number;
+  channels: number;
+  rate: number;
+  bits: number;
+}
+
+function channelsOf(
   view: DataView,
   start: number,
   size: number,
-  { code, channels, rate, bits }: { code: number; channels: number; rate: number; bits: number },
-): Float32Array {
+  { code, channels, rate, bits }: Format,
+): Float32Array[] {
   if (rate < 8000 || rate > 192_000) fault(`A rate of ${rate} Hz is outside 8 to 192 kHz.`);
   if (channels < 1 || channels > 8) fault(`${channels} channels: one or two are expected.`);
-  const bytes = bits / 8;
-  if (!((code === 1 && [2, 3, 4].includes(bytes)) || (code === 3 && bytes === 4)))
+  if (!readable[code]?.includes(bits))
     fault(
-      `This kind of WAV (code ${code}, ${bits} bit) is not read here. PCM of 16, 24 or 32 bit or float is.`,
+      `This kind of WAV (code ${code}, ${bits} bit) is not read here. PCM of 8, 16, 24 or 32 bit or float is.`,
     );
+  const bytes = bits / 8;
   const n = Math.floor(size / (bytes * channels));
   if (n / rate > maxSeconds)
     fault(`The recording is ${Math.round(n / rate)} s long; ten minutes is the most.`);
-  const out = new Float32Array(n);
-  const aligned = (view.byteOffset + start) % bytes === 0;
-  // A typed view over the file is read far faster than sample by sample; 24 bit has no such view.
-  const typed = aligned ? typedView(view, start, n * channels, code, bytes) : undefined;
-  const scale = (code === 3 ? 1 : 2 ** (1 - bits)) / channels;
-  const at = (i: number): number => {
-    const p = start + i * bytes;
-    if (code === 3) return view.getFloat32(p, true);
-    if (bytes === 2) return view.getInt16(p, true);
-    if (bytes === 4) return view.getInt32(p, true);
-    return view.getUint8(p) | (view.getUint8(p + 1) << 8) | (view.getInt8(p + 2) << 16);
-  };
-  if (typed && channels === 1) {
-    for (let i = 0; i < n; i++) out[i] = typed[i]! * scale;
+  const read = reader(view, code, bits);
+  return Array.from({ length: channels }, (_, c) => {
+    const out = new Float32Array(n);
+    const step = bytes * channels;
+    for (let i = 0, p = start + c * bytes; i < n; i++, p += step) out[i] = read(p);
     return out;
-  }
-  for (let i = 0, k = 0; i < n; i++) {
-    let sum = 0;
-    for (let c = 0; c < channels; c++, k++) sum += typed ? typed[k]! : at(k);
-    out[i] = sum * scale;
-  }
-  return out;
+  });
 }
 
-function checked(r: Recording): Recording {
-  const seconds = r.samples.length / r.sampleRate;
+/** Share of a channel at the rail. */
+function clippedOf(x: Float32Array): number {
+  let rail = 0;
+  for (let i = 0; i < x.length; i++) if (x[i]! >= 0.999 || x[i]! <= -0.999) rail += 1;
+  return rail / x.length;
+}
+
+/** The sound channels as one; refuses where all of them are clipped. */
+function mixed(channels: readonly Float32Array[]): Pick<Recording, 'samples' | 'note'> {
+  const clipped = channels.map(clippedOf);
+  const good = channels.filter((_, c) => clipped[c]! <= clippedShare);
+  const [first] = good;
+  if (!first)
+    return fault(
+      `The recording is clipped: ${(100 * Math.max(...clipped)).toFixed(1)} % of it is at full scale. Record again with less level.`,
+    );
+  const samples = good.length === 1 ? first : first.map((_, i) => mean(good, i));
+  if (good.length === channels.length) return { samples };
+  const out = clipped.flatMap((share, c) => (share > clippedShare ? [c + 1] : []));
+  return { samples, note: `Channel ${out.join(', ')} is clipped and left out.` };
+}
+const mean = (channels: readonly Float32Array[], i: number): number =>
+  channels.reduce((a, x) => a + x[i]!, 0) / channels.length;
+
+function checked(
+  sampleRate: number,
+  { samples, ...note }: Pick<Recording, 'samples' | 'note'>,
+): Recording {
+  const seconds = samples.length / sampleRate;
   if (seconds < minSeconds)
     fault(`The recording is ${seconds.toFixed(1)} s long; at least ${minSeconds} s are needed.`);
-  let rail = 0;
-  let energy = 0;
-  for (let i = 0; i < r.samples.length; i++) {
-    const x = r.samples[i]!;
-    if (x >= 0.999 || x <= -0.999) rail += 1;
-    energy += x * x;
-  }
-  if (!(energy / r.samples.length > 1e-10)) fault('The recording is silent.');
-  if (rail / r.samples.length > clippedShare)
-    fault(
-      `The recording is clipped: ${((100 * rail) / r.samples.length).toFixed(1)} % of it is at full scale. Record again with less level.`,
-    );
-  return r;
+  const energy = samples.reduce((a, x) => a + x * x, 0);
+  if (!(energy / samples.length > 1e-10)) fault('The recording is silent.');
+  return { sampleRate, samples, ...note };
 }
 
 /** A mono recording as a 16-bit PCM WAV file. */

@@ -7,13 +7,16 @@ import {
   type SpeedMark,
 } from '../noise/index.ts';
 import { normal, random } from './cars.ts';
+import { type Disturbance, disturbance } from './disturbances.ts';
 
-/** What the stand-in microphone is asked to hear. */
 /** What a made-up drive can have, or nothing at all. */
 export type MadeUpFault = Exclude<Finding, 'cannot-tell'>;
 
+/** What the stand-in microphone is asked to hear. */
 export interface MadeUpDrive {
   fault: MadeUpFault;
+  /** What else is heard, where nothing is wrong. */
+  beside?: Disturbance;
   bearing: BearingGeometry;
   speeds: SpeedMark[];
   circumferenceMm: number;
@@ -40,10 +43,10 @@ export function record(d: MadeUpDrive): Recording {
   const r = random(d.seed);
   const n = Math.round(d.seconds * d.sampleRate);
   const road = roadNoise(n, r);
-  const fault = faultSignal(d, n, r);
+  const fault = d.beside ? disturbance(d.beside, d, n, r) : faultSignal(d, n, r);
   const energy = (x: Float32Array) => x.reduce((a, v) => a + v * v, 0);
   const gain =
-    d.fault === 'nothing'
+    d.fault === 'nothing' && !d.beside
       ? 0
       : Math.sqrt((energy(road) / (energy(fault) || 1)) * 10 ** (d.faultDb / 10));
   const out = road.map((v, i) => v + gain * fault[i]!);

@@ -1,6 +1,6 @@
 import { Mic, Square } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { chosenPart } from '../../core/job/index.ts';
+import { chosenPart, familyOf } from '../../core/job/index.ts';
 import {
   type Analysis,
   bearingOrders,
@@ -41,7 +41,9 @@ function heardOf(
   const sure = Math.min(99, Math.round(a.confidence * 100));
   return {
     status: a.finding === 'nothing' || a.finding === 'cannot-tell' ? 'check' : 'good',
-    text: a.finding === 'cannot-tell' ? a.text : `${a.text} Confidence ${sure} %.`,
+    text: [a.text, a.note, a.finding === 'cannot-tell' ? '' : `Confidence ${sure} %.`]
+      .filter(Boolean)
+      .join(' '),
   };
 }
 
@@ -63,7 +65,8 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
     ballMm: part.bearing.ballMm,
     pitchMm: part.bearing.pitchMm,
     angleDeg: part.bearing.contactAngleDeg,
-    rotating: 'inner' as const,
+    // Before the family is named the likelier one; only the cage's order knows the difference.
+    rotating: familyOf(view)?.turns ?? ('inner' as const),
   };
   const read = drive.read;
   const settings: Settings | undefined = read.ok
