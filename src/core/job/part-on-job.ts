@@ -1,5 +1,6 @@
 import type { Side } from '../corner.ts';
 import {
+  blockedBy,
   candidates,
   type CataloguePart,
   compare,
@@ -10,9 +11,11 @@ import {
   meanOf,
   type OldPart,
   readingsNeeded,
+  recordBlockers,
 } from '../matching/index.ts';
 import { type Misfit, misfits } from '../press/index.ts';
 import type { Found } from '../rules/index.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 import { familyCodeOf, kindOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
 
@@ -59,16 +62,52 @@ export const oldPart = once((job): OldPart => {
   };
 });
 
-/** Parts that may be right: all that lie near what was read, or near the part on record. */
-export const candidatesFor = once((job): Comparison[] =>
-  candidates(
-    oldPart(job),
-    job.ctx.parts.filter((p) => p.kind === kindOf(job)),
-  ),
-);
+/** What is known of this corner besides the old part: sizes of its record, seats as read, the part that the record names. */
+function knownOf(job: JobNow, part: CataloguePart): Verdict[] {
+  const named = partOnRecord(job);
+  return [
+    ...misfitsOf(job, part).map((m) => verdict('match.unit', misfitFound(m))),
+    ...seatMisfits(job, part),
+    ...(named ? recordBlockers(oldPart(job), part, named) : []),
+  ];
+}
+
+/** A new ring and a seat further apart than any wear of a seat, mm (judgement). */
+const seatWearMm = 0.3;
+
+/** A seat that was read and cannot take this part, both figures said. */
+function seatMisfits({ state }: JobNow, { bearing }: CataloguePart): Verdict[] {
+  return [['bore', bearing.outerMm] as const, ['journal', bearing.boreMm] as const].flatMap(
+    ([seat, partMm]) => {
+      const readMm = meanOf(state.seats[seat]?.readingsMm.flat());
+      return readMm !== undefined && Math.abs(readMm - partMm) > seatWearMm
+        ? [
+            verdict('match.seat', {
+              part: seat,
+              value: partMm,
+              unit: 'mm',
+              with: { read: readMm.toFixed(2) },
+            }),
+          ]
+        : [];
+    },
+  );
+}
+
+/** A part held against the old one, as far as it was read, and against all that is known of the corner. */
+export const heldAgainst = (job: JobNow, part: CataloguePart): Comparison =>
+  blockedBy(compare(oldPart(job), part), knownOf(job, part));
+
+/** Parts that may be right, best first; while nothing was read, only the part on record and the one that was chosen. */
+export const candidatesFor = once((job): Comparison[] => {
+  const read = Object.keys(job.state.oldReadings).length > 0 || job.state.oldEncoder !== undefined;
+  const known = [partOnRecord(job), chosenPart(job)];
+  const parts = job.ctx.parts.filter((p) => p.kind === kindOf(job) && (read || known.includes(p)));
+  return candidates(oldPart(job), parts, 6, (p) => knownOf(job, p));
+});
 export const chosenComparison = once((job): Comparison | undefined => {
   const part = chosenPart(job);
-  return part && compare(oldPart(job), part);
+  return part && heldAgainst(job, part);
 });
 
 /** The part on the job has been held against the old one since it was chosen. */

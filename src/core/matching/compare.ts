@@ -211,14 +211,49 @@ function encoderNames(old: Encoder, part: Encoder) {
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
 
+/** A comparison with further blockers: what stands on record of the unit. */
+export const blockedBy = (c: Comparison, blockers: readonly Verdict[]): Comparison =>
+  blockers.length === 0 ? c : { ...c, blockers: [...c.blockers, ...blockers], status: 'stop' };
+
+/**
+ * What a part differs in from the part that the unit's record names, as far as the old one has not been read: what is known
+ * already counts. A size within the doubt of a record is the same.
+ */
+export function recordBlockers(old: OldPart, part: CataloguePart, named: CataloguePart): Verdict[] {
+  if (part.number === named.number || part.kind !== named.kind) return [];
+  const out: Verdict[] = [];
+  const say = (what: string, record: string, mine: string) =>
+    out.push(verdict('match.record', { part: what, with: { record, new: mine } }));
+  const size = (what: string, record: number | undefined, mine: number | undefined) => {
+    if (record !== undefined && mine !== undefined && Math.abs(record - mine) > nominalStepMm)
+      say(what, record.toFixed(1), mine.toFixed(1));
+  };
+  for (const d of dimensionsOf(old.kind))
+    if (!old.readings[d]?.length) size(dimensionNames[d], sizeOf(named, d), sizeOf(part, d));
+  size('Inner-ring width', named.bearing.innerWidthMm, part.bearing.innerWidthMm);
+  if (!old.encoder && encoderMark(named.bearing.encoder, part.bearing.encoder) === 'different')
+    say('Encoder', encoderWords(named.bearing.encoder), encoderWords(part.bearing.encoder));
+  if (!old.rolling && equal(named.rolling, part.rolling) === 'different')
+    say('What rolls', rollingWords[named.rolling!], rollingWords[part.rolling!]);
+  if (!old.spacer && equal(named.spacer, part.spacer) === 'different')
+    say('Spacer', named.spacer!, part.spacer!);
+  if (!old.seals && sealMark(named.seals, part.seals) === 'different') {
+    const sides = (s: NonNullable<OldPart['seals']>) =>
+      `${sealWords[s.inboard]} inboard, ${sealWords[s.outboard]} outboard`;
+    say('Seals', sides(named.seals!), sides(part.seals!));
+  }
+  return out;
+}
+
 /** Candidates best first: status, then how few blockers, then score, then stock, then price. */
 export function candidates(
   old: OldPart,
   catalogue: readonly CataloguePart[],
   most = 6,
+  known: (part: CataloguePart) => readonly Verdict[] = () => [],
 ): Comparison[] {
   return catalogue
-    .map((p) => compare(old, p))
+    .map((p) => blockedBy(compare(old, p), known(p)))
     .sort(
       (a, b) =>
         order[a.status] - order[b.status] ||

@@ -57,6 +57,29 @@ export const matchRules = ruleTable({
     sentence: (f) =>
       `Static rating ${f.value} kN is below the ${f.is('recordKn')} kN of the part on record.`,
   },
+  'match.unit': {
+    title: 'The sizes on the unit’s record',
+    says: ['stop'],
+    source: 'the unit’s record; ±0.1 mm until it says better, our judgement',
+    digits: 1,
+    sentence: (f) =>
+      `The ${f.part} of this part is ${f.at} mm, the unit’s record has ${f.is('record')} mm. It is another part, or the record is wrong.`,
+  },
+  'match.seat': {
+    title: 'The seats as they were read',
+    says: ['stop'],
+    source: judgement,
+    digits: 2,
+    sentence: (f) =>
+      `This part is ${f.at} mm where the ${f.part} was read as ${f.is('read')} mm: more apart than any wear.`,
+  },
+  'match.record': {
+    title: 'As the unit’s record has it, where the old part was not read',
+    says: ['stop'],
+    source: 'the unit’s record; ±0.1 mm until it says better, our judgement',
+    sentence: (f) =>
+      `${f.part} ${f.is('new')} against ${f.is('record')} on the unit’s record. Where the record is wrong, read it on the old part.`,
+  },
   'match.reading': {
     title: 'A reading that can be of this part',
     says: ['refuses'],

@@ -6,12 +6,12 @@ import {
   chosenPart,
   cornerRecord,
   familyOf,
+  heldAgainst,
   oldPart,
   sensorSide,
 } from '../../core/job/index.ts';
 import {
   type CataloguePart,
-  compare,
   type Comparison,
   dimensionNames,
   dimensionsOf,
@@ -52,7 +52,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
   const kind = familyOf(view)?.kind ?? 'ring-set';
   const old = oldPart(view);
   const read = Object.keys(state.oldReadings).length > 0;
-  const list = found ? found.parts.map((p) => compare(old, p)) : candidatesFor(view);
+  const list = found ? found.parts.map((p) => heldAgainst(view, p)) : candidatesFor(view);
   const nearest = read ? list.find((c) => c.status !== 'stop') : undefined;
   const shown = part && own ? own : nearest;
   const again = measureAgain(list, old, ctx.instruments);
