@@ -64,11 +64,22 @@ export const floorJob = async (page: Page, fleetNo: string): Promise<string> => 
   };
   return floor.rows.find((r) => r.fleetNo === fleetNo)!.id;
 };
-/** Opens a test of the Diagnose station: it may already stand as the next best one. */
-export async function openTest(page: Page, panel: RegExp, listed: RegExp): Promise<void> {
+/** Opens a test of the Diagnose station at a place: it may already stand as the next best one; any other is at hand too. */
+export async function openTest(
+  page: Page,
+  panel: RegExp,
+  short: string,
+  place: string,
+): Promise<void> {
   const what = page.locator('.test-panel .what');
   if (panel.test((await what.textContent()) ?? '')) return;
-  await page.locator('.not-yet button', { hasText: listed }).click();
+  const all = page.locator('details.all-tests');
+  if (!(await all.evaluate((d) => (d as HTMLDetailsElement).open)))
+    await all.locator('summary').click();
+  await all
+    .getByRole('group', { name: short, exact: true })
+    .getByText(place, { exact: true })
+    .click();
   await page.locator('.test-panel .what', { hasText: panel }).waitFor();
 }
 

@@ -38,15 +38,15 @@ const leader = async (page: Page) =>
 it('decides a case with three tests', async () => {
   const { page } = await tablet(browser);
   await jobAtDiagnose(page);
-  await openTest(page, /coil spring: RF/u, /Hand on the spring, RF/u);
+  await openTest(page, /coil spring: RF/u, 'Hand on the spring', 'RF');
   await button(page, /^Gritty/u).click();
   await page.locator('.heard', { hasText: 'gritty' }).waitFor();
-  await openTest(page, /Stethoscope.*front/u, /Listen at the knuckles, front/u);
+  await openTest(page, /Level meter.*front/u, 'Level at the knuckles', 'front');
   await page.getByLabel(/Left, level/u).fill('50');
   await page.getByLabel(/Right, level/u).fill('61');
   await button(page, 'Record both').click();
   await page.locator('.heard', { hasText: 'left −11 dB' }).waitFor();
-  await openTest(page, /Rock the wheel.*RF/u, /Rock the wheel, RF/u);
+  await openTest(page, /Rock the wheel.*RF/u, 'Rock the wheel', 'RF');
   await button(page, /^Alike both ways/u).click();
   await page.locator('.call.is-good').waitFor();
   expect(await page.locator('h1').textContent()).toContain('Right front wheel bearing');

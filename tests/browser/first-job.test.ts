@@ -100,10 +100,10 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'To the tests').click();
 
   await at(page, 'diagnose');
-  await openTest(page, /coil spring: LF/u, /Hand on the spring, LF/u);
+  await openTest(page, /coil spring: LF/u, 'Hand on the spring', 'LF');
   await button(page, /^Gritty/u).click();
   await page.locator('.heard', { hasText: 'gritty' }).waitFor();
-  await openTest(page, /Stethoscope.*front/u, /Listen at the knuckles, front/u);
+  await openTest(page, /Level meter.*front/u, 'Level at the knuckles', 'front');
   await page.getByLabel(/Left, level/u).fill('62');
   await page.getByLabel(/Right, level/u).fill('51');
   await button(page, 'Record both').click();
@@ -220,10 +220,11 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'Shield is on').click();
   await button(page, 'Next').click();
   await gauge(page, [
-    ['20', '4.5'],
-    ['37', '9'],
+    ['20', '4'],
+    ['44', '7'],
   ]);
-  await recordStroke(page, 'Record seat', '37.0');
+  // The whole journal goes through: 7 mm of it come out below the ring.
+  await recordStroke(page, 'Record seat', '44.0');
   await button(page, 'Turns smoothly').click();
   await button(page, 'No gap').click();
   await button(page, 'To Torque').click();

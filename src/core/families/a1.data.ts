@@ -1,10 +1,11 @@
 import type { Step } from './steps.ts';
 
-import { drum, ground, parkingBrake, wheel } from './shared.data.ts';
+import { drum, ground, level, parkingBrake, wheel } from './shared.data.ts';
 
 /** Family A1, roller bearing in the axle tube, shaft held by clips. Common practice, no published source. */
 export const a1Steps: readonly Step[] = [
   ground,
+  level,
   wheel,
   parkingBrake,
   drum,
@@ -20,9 +21,9 @@ export const a1Steps: readonly Step[] = [
       caution: 'oil',
     },
     back: {
-      text: 'Cover face clean, gasket on, oil to the level',
-      why: 'Low oil is dry rollers.',
-      look: 'Level with the car level; breather clear',
+      text: 'Cover face clean, gasket on, bolts tight in a cross',
+      why: 'Oil goes in once the cover is tight and the car stands level.',
+      look: 'No old gasket on the face',
       fastener: 'cover',
     },
   },

@@ -1,10 +1,11 @@
 import type { Step } from './steps.ts';
 
-import { drum, ground, parkingBrake, wheel } from './shared.data.ts';
+import { drum, ground, level, parkingBrake, wheel } from './shared.data.ts';
 
 /** Family A2, ball or taper bearing on the axle shaft behind a press ring. Common practice, no published source. */
 export const a2Steps: readonly Step[] = [
   ground,
+  level,
   wheel,
   parkingBrake,
   drum,
@@ -17,7 +18,7 @@ export const a2Steps: readonly Step[] = [
     out: {
       text: 'Nuts of the retainer plate off through the hole in the flange',
       why: 'The brake backing is held by the same bolts: wire it up, no load on the line.',
-      caution: 'hose',
+      caution: 'backing',
     },
     back: {
       text: 'Retainer nuts on by hand, crossed',
@@ -51,11 +52,6 @@ export const a2Steps: readonly Step[] = [
     out: {
       text: 'Shaft looked at: seal track, journal, splines, straight in V-blocks',
       why: 'A bent shaft eats the next bearing; a groove under the lip leaks.',
-    },
-    back: {
-      text: 'Oil level, breather clear',
-      why: 'Low oil is a dry bearing where the axle feeds it.',
-      look: 'Level with the car level',
     },
   },
 ];

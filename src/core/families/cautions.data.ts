@@ -21,6 +21,30 @@ export const cautions: Record<string, { text: string; why: string }> = {
     text: 'Glasses on, guard shut, stand aside of the ram. A bang at break-away is normal.',
     why: 'A press stores energy: nothing loose, nothing tilted, hands clear.',
   },
+  hammer: {
+    text: 'Glasses on, nobody in line. A hardened ring splinters when it is struck.',
+    why: 'A soft drift or the old ring takes the blows; small ones, all round.',
+  },
+  backing: {
+    text: 'Wire the brake backing up: no load on line or hose.',
+    why: 'The damage is inside, where nobody sees it.',
+  },
+  lifting: {
+    text: 'Air suspension in jack mode. Orange cables are left to those trained for them.',
+    why: 'A corner that levels itself comes off the stand.',
+  },
+  spring: {
+    text: 'The strut stays whole: its spring is not part of this job.',
+    why: 'A spring let go without its tool kills.',
+  },
+  heat: {
+    text: 'Warm gently, never by flame: seals, hidden grease, burns.',
+    why: 'Cleaner is flammable, and some castings burn.',
+  },
+  cold: {
+    text: 'Gloves for what comes out of the freezer.',
+    why: 'Frost on the ring is water in the seat: dry it.',
+  },
   cutting: {
     text: 'Face shield. Never into the shaft or the seal track: tape or a sleeve over it.',
     why: 'Chips fly, and a nick under a seal lip is a new shaft.',

@@ -1,3 +1,4 @@
+import { axleNut, ground, sensor, wheel } from './shared.data.ts';
 import type { Step } from './steps.ts';
 
 /**
@@ -5,15 +6,7 @@ import type { Step } from './steps.ts';
  * Common practice, no published source; figures for fasteners come from the unit's own record only.
  */
 export const p1Steps: readonly Step[] = [
-  {
-    id: 'ground',
-    place: 'car',
-    minutes: 6,
-    out: {
-      text: 'Level ground, wheels chocked, gearbox in neutral',
-      why: 'Nothing may roll when the nut lets go.',
-    },
-  },
+  ground,
   {
     id: 'soak',
     place: 'car',
@@ -25,33 +18,8 @@ export const p1Steps: readonly Step[] = [
       tools: ['penetrant'],
     },
   },
-  {
-    id: 'nut',
-    place: 'car',
-    minutes: 5,
-    out: {
-      text: 'Crack the axle nut while the wheel stands on the ground',
-      why: 'The car holds the hub still. Only because this bearing will be replaced: a loaded bearing with a slack nut is damaged.',
-      tools: ['socket for the axle nut', 'breaker bar'],
-      caution: 'bar-slips',
-    },
-  },
-  {
-    id: 'wheel',
-    place: 'car',
-    minutes: 6,
-    out: {
-      text: 'Lift, stands under, wheel off, wheel laid under the sill',
-      why: 'The wheel under the sill is the second safety.',
-      tools: ['stands', 'wheel socket'],
-      caution: 'stands',
-    },
-    back: {
-      text: 'Wheel on, nuts by hand in a cross',
-      why: 'Torqued in two passes on the ground.',
-      look: 'Wheel seat and disc face clean',
-    },
-  },
+  axleNut,
+  wheel,
   {
     id: 'calliper',
     place: 'car',
@@ -80,21 +48,7 @@ export const p1Steps: readonly Step[] = [
       look: 'No rust left on the face',
     },
   },
-  {
-    id: 'sensor',
-    place: 'car',
-    minutes: 4,
-    out: {
-      text: 'Wheel-speed sensor out and tied aside',
-      why: 'It breaks when the bearing passes it.',
-      caution: 'sensor',
-    },
-    back: {
-      text: 'Sensor in, lead clipped',
-      why: 'A loose lead is cut by the wheel.',
-      look: 'Tip clean, no filings',
-    },
-  },
+  sensor,
   {
     id: 'shaft',
     place: 'car',
@@ -153,6 +107,7 @@ export const p1Steps: readonly Step[] = [
       text: 'Cam bolts marked, strut bolts out, knuckle off',
       why: 'The cams set the camber: the mark saves the alignment.',
       tools: ['paint pen'],
+      caution: 'spring',
     },
     back: {
       text: 'Knuckle on, strut bolts to the paint marks',

@@ -75,4 +75,22 @@ export const p2Steps: readonly Step[] = [
       look: 'Boots whole, no grease thrown',
     },
   },
+  {
+    id: 'strut',
+    place: 'car',
+    only: 'bench',
+    minutes: 8,
+    out: {
+      text: 'Cam bolts marked, strut bolts out, knuckle off',
+      why: 'The cams set the camber: the mark saves the alignment.',
+      tools: ['paint pen'],
+      caution: 'spring',
+    },
+    back: {
+      text: 'Knuckle on, strut bolts to the paint marks',
+      why: 'Bush bolts are tightened at ride height.',
+      look: 'Marks in line. Alignment is booked all the same',
+      fastener: 'strut',
+    },
+  },
 ];

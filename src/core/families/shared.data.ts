@@ -8,6 +8,7 @@ export const ground: Step = {
   out: {
     text: 'Level ground, wheels chocked, gearbox in neutral',
     why: 'Nothing may roll while the corner is in the air.',
+    caution: 'lifting',
   },
 };
 export const parkingBrake: Step = {
@@ -36,9 +37,10 @@ export const wheel: Step = {
     caution: 'stands',
   },
   back: {
-    text: 'Wheel on, nuts by hand in a cross',
-    why: 'Torqued in two passes on the ground.',
+    text: 'Wheel on, nuts by hand in a cross; on the ground in a cross, twice',
+    why: 'The first pass seats the wheel, the second finds what it let go.',
     look: 'Wheel seat and face clean',
+    fastener: 'wheel-nuts',
   },
 };
 export const axleNut: Step = {
@@ -97,6 +99,18 @@ export const drum: Step = {
     text: 'Drum on, shoes adjusted until they just drag',
     why: 'No rub when the hub turns; the pedal stands high.',
     look: 'No oil and no grease on the shoes',
+  },
+};
+/** Oil of an axle, last of all: the car is level and the shaft is in. */
+export const level: Step = {
+  id: 'level',
+  place: 'car',
+  minutes: 4,
+  back: {
+    text: 'Oil to the level, car level; breather clear',
+    why: 'Low oil is a dry bearing. Filled before the shaft is in, it shows too much.',
+    look: 'Plug in with its seal',
+    fastener: 'level-plug',
   },
 };
 export const soak: Step = {

@@ -11,7 +11,8 @@ export interface Step {
   only?: 'bench' | 'on-car';
   /** Bodies of the family's section that this step handles. */
   lit?: readonly BodyRole[];
-  out: StepSide;
+  /** Absent for what is only done on the way back. */
+  out?: StepSide;
   /** Absent when nothing has to be done on the way back. */
   back?: StepSide;
 }

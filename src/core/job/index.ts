@@ -9,6 +9,7 @@ export * from './owed.ts';
 export * from './part-on-job.ts';
 export * from './press-on-job.ts';
 export * from './refusal.ts';
+export * from './route-on-job.ts';
 export * from './school-on-job.ts';
 export * from './seats-on-job.ts';
 export * from './state.ts';

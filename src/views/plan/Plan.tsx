@@ -5,10 +5,12 @@ import {
   familyCodeOf,
   familyOf,
   filmNames,
+  filmOf,
   missingFor,
   solvedFor,
   stepsOf,
   strokesOf,
+  usualRoute,
   walkOf,
 } from '../../core/job/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
@@ -58,13 +60,20 @@ function Body() {
   const { view, send, choose } = useJob();
   const { ctx, state, choices, job } = view;
   const family = familyOf(view);
+  const usual = usualRoute(view);
   const routes = family?.routes ?? [];
-  const usual =
-    (routes.find((r) => r.id === 'bench' && r.walked) ?? routes.find((r) => r.walked))?.id ??
-    'bench';
-  const plan = choices.plan?.value ?? { route: usual, soak: true, chill: false, film: undefined };
+  const plan = choices.plan?.value ?? {
+    route: usual.id,
+    soak: true,
+    chill: false,
+    film: undefined,
+  };
   const s = schedule({ ...plan, family: family?.code });
   const strip = stepsOf(view, 'strip');
+  // Only what this corner's own way takes up.
+  const fasteners = stepsOf(view, 'rebuild').flatMap(
+    (x) => ctx.unit.fasteners[x.fastener ?? ''] ?? [],
+  );
   const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
   const told = toldOf(strokes, s.idleMin, routes.find((r) => r.id === plan.route)?.walked === true);
@@ -110,7 +119,7 @@ function Body() {
             <h2>Film on the seat</h2>
             <Choices<Film>
               name="Film on the seat"
-              value={plan.film ?? 'oiled'}
+              value={filmOf(view)}
               onValue={(f) => set(plan.route, waits, f)}
               options={films.map((f) => ({ id: f, label: filmNames[f] }))}
             />
@@ -131,7 +140,9 @@ function Body() {
                     ? hours(schedule({ ...plan, route: r.id, family: family?.code }).endMin)
                     : 'worked outside True Spindle'}
                 </span>
-                <span>Alignment {r.alignment}</span>
+                <span>
+                  Alignment {r.alignmentMin > 0 ? `checked, ${r.alignmentMin} min` : 'not needed'}
+                </span>
                 <span>{r.risk}</span>
               </button>
             ))}
@@ -141,6 +152,7 @@ function Body() {
       side={
         <>
           <Call status={told.status}>{told.text}</Call>
+          {!choices.plan && <p className="cap">{usual.reason}</p>}
           {plan.chill && choices.plan && <Freezer />}
           <section>
             <h2>Take to the car and the press</h2>
@@ -167,22 +179,22 @@ function Body() {
             <h2>Fasteners</h2>
             <table className="rows">
               <tbody>
-                {Object.entries(ctx.unit.fasteners).map(([k, f]) => (
-                  <tr key={k}>
+                {fasteners.map((f) => (
+                  <tr key={f.name}>
                     <td>{f.name}</td>
                     <td className="figure">
                       <b>{f.figure}</b>
                     </td>
                   </tr>
                 ))}
-                {Object.keys(ctx.unit.fasteners).length === 0 && (
+                {fasteners.length === 0 && (
                   <tr>
                     <td>No figures on record: take them from the maker’s data.</td>
                   </tr>
                 )}
               </tbody>
             </table>
-            <p className="cap">{Object.values(ctx.unit.fasteners)[0]?.source}</p>
+            <p className="cap">{fasteners[0]?.source}</p>
           </section>
           <section>
             <h2>New each time</h2>

@@ -39,6 +39,7 @@ export function SetupSheet({
     const b = both(v, 'force', 1);
     return `${b.value} kN / ${b.other}`;
   };
+  const danger = press.kind === 'hammer' ? 'hammer' : 'press';
   return (
     <section ref={here} className="setup">
       <h2 className="no-print">Take it to the press</h2>
@@ -86,7 +87,7 @@ export function SetupSheet({
           {seatToleranceMm} mm. {judgement.verdicts[0] && sentence(judgement.verdicts[0])}
         </p>
         <p>
-          <b>{cautions['press']!.text}</b> {cautions['press']!.why}
+          <b>{cautions[danger]!.text}</b> {cautions[danger]!.why}
         </p>
       </div>
       <ScrewTorques setup={setup} presses={view.ctx.presses} />

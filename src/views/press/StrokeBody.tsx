@@ -60,6 +60,7 @@ function OneStroke({
   const gauge = useGauge(operation, setup);
   const { running } = gauge;
   const idle = !running && !recorded;
+  const danger = setup.press.kind === 'hammer' ? 'hammer' : 'press';
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
   const trace = view.state.traces[operation];
   const readings = running || gauge.points.length > 0 ? gauge.points : stroke.readings;
@@ -118,7 +119,7 @@ function OneStroke({
           {!fitting && row && idle && <GoesBack stroke={stroke} />}
           {!cautionRead && (
             <section className="p-0!">
-              <Caution why={cautions['press']!.why}>{cautions['press']!.text}</Caution>
+              <Caution why={cautions[danger]!.why}>{cautions[danger]!.text}</Caution>
             </section>
           )}
           {open && !running && (

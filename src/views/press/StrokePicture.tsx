@@ -18,7 +18,7 @@ import { NoForce } from './NoForce.tsx';
 import type { Stroke } from './useStroke.ts';
 
 /** Where the band of force comes from, and what is on the seat. */
-function basisOf(seat: Seat, view: Pick<JobView, 'state' | 'choices'>): string {
+function basisOf(seat: Seat, view: JobView): string {
   if (seat.kind === 'fixed') return 'by the record';
   const { film, chilledC } = schoolOf(view);
   const from = view.state.seats[seat.kind] ? 'measured' : 'by class';
