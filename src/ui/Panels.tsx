@@ -81,6 +81,19 @@ export function Frame({
   );
 }
 
+/** Goes to what a locked action waits for: the first field of its dialog or page that is wrong or still empty. */
+function toWhatIsMissing(action: HTMLElement): void {
+  const place = action.closest('dialog') ?? action.closest('main') ?? document;
+  const fields = [...place.querySelectorAll('input')].filter(
+    (f) => f.offsetParent !== null && f.type !== 'checkbox' && f.type !== 'radio',
+  );
+  const missing =
+    fields.find((f) => f.getAttribute('aria-invalid') === 'true') ??
+    fields.find((f) => f.value === '');
+  missing?.scrollIntoView({ block: 'center' });
+  missing?.focus();
+}
+
 /** The main action. While something is missing it says what, keeps focus, and does nothing. */
 export function MainAction({
   label,
@@ -97,7 +110,12 @@ export function MainAction({
 }) {
   if (missing)
     return (
-      <button type="button" className="btn notyet" aria-disabled="true">
+      <button
+        type="button"
+        className="btn notyet"
+        aria-disabled="true"
+        onClick={(e) => toWhatIsMissing(e.currentTarget)}
+      >
         <span>{label}</span>
         <small>{missing}</small>
       </button>

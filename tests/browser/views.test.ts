@@ -197,7 +197,7 @@ it('two tabs on one job tell each other apart by version', async () => {
   await one.page.getByRole('heading', { name: 'Is everything on the bench?' }).waitFor();
   await button(two.page, 'Choose').click();
   const told = two.page.getByRole('dialog', { name: 'Changed meanwhile' });
-  await told.getByText('partNumber: T3564-00').waitFor();
+  await told.getByRole('row', { name: /^Part T3564-00/u }).waitFor();
 });
 
 it('walks the centre line by keyboard and reopens a done station with a reason', async () => {

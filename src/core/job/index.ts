@@ -1,3 +1,4 @@
+export * from './choice-in-words.ts';
 export { complete } from './complete.ts';
 export * from './diagnosis-on-job.ts';
 export * from './family-on-job.ts';

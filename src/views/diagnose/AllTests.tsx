@@ -28,7 +28,7 @@ export function AllTests({
             .filter((t) => t.state === state)
             .map((t) => (
               <div key={t.id} className="one-test" role="group" aria-label={t.short}>
-                <span>{t.short}</span>
+                {t.place !== 'car' && <span>{t.short}</span>}
                 {placesOf(t).map((place) => (
                   <button
                     key={place}
@@ -36,7 +36,7 @@ export function AllTests({
                     className="btn quiet small"
                     onClick={() => onPick({ testId: t.id, place })}
                   >
-                    {place}
+                    {place === 'car' ? t.short : place}
                   </button>
                 ))}
               </div>

@@ -204,7 +204,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
           <div className="grow" />
           {closing && (
             <CloseJobDialog
-              why={`Not a bearing: ${state.diagnosis?.suspectId ?? ''}`}
+              why={`Not a bearing: ${j.suspects.find((s) => s.id === state.diagnosis?.suspectId)?.name ?? 'another cause'}`}
               onClose={() => setClosing(false)}
             />
           )}

@@ -109,7 +109,14 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         ))}
         {due.length === 0 && <p className="note">Nothing is due.</p>}
       </section>
-      {starting && <StartJob units={first.units} who={who} onClose={() => setStarting(false)} />}
+      {starting && (
+        <StartJob
+          units={first.units}
+          open={first.rows}
+          who={who}
+          onClose={() => setStarting(false)}
+        />
+      )}
     </div>
   );
 }

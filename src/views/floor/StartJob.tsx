@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { cornerNames, type JobCorner } from '../../core/corner.ts';
-import type { JobView } from '../../core/job/index.ts';
+import type { FloorRow, JobView } from '../../core/job/index.ts';
 import type { UnitRecord } from '../../core/schemas/workshop.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
@@ -13,10 +13,13 @@ const places: readonly JobCorner[] = ['LF', 'RF', 'LR', 'RR', 'unknown'];
 /** Two taps and a start: which unit, which corner. */
 export function StartJob({
   units,
+  open,
   who,
   onClose,
 }: {
   units: readonly UnitRecord[];
+  /** Jobs that are open now. */
+  open: readonly Pick<FloorRow, 'id' | 'number' | 'fleetNo' | 'corner'>[];
   who: string;
   onClose: () => void;
 }) {
@@ -24,6 +27,8 @@ export function StartJob({
   const [corner, setCorner] = useState<JobCorner>();
   const [id] = useState(() => uuid());
   const [fault, setFault] = useState<string>();
+  const fleetNo = units.find((u) => u.id === unitId)?.fleetNo;
+  const twin = open.find((j) => j.fleetNo === fleetNo && j.corner === corner);
   const start = async () => {
     const r = await call<JobView>('POST', '/api/jobs', { id, unitId, corner, byId: who });
     if (r.ok) location.assign(`/jobs/${r.value.job.id}/complaint`);
@@ -63,6 +68,15 @@ export function StartJob({
           }))}
         />
       </section>
+      {twin && (
+        <div className="caution" role="status">
+          <VerdictShape status="check" size={28} />
+          <span>
+            Job <a href={`/jobs/${twin.id}`}>{twin.number}</a> is open on this corner.
+            <small>Go on with it, or start a second one if it is another matter.</small>
+          </span>
+        </div>
+      )}
       {fault && (
         <p className="verdict-line stop" role="alert">
           <VerdictShape status="stop" size={20} />

@@ -33,6 +33,13 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
   const owned = state.overrides.filter((o) => itemOfRule(o.rule) !== undefined);
   const part = chosenPart(view);
   const gate = missingFor('match', view)[0];
+  // Where nothing was marked one tap says that everything lies here; from the first mark on each is said by itself.
+  const untouched = missing.length > 0 && items.every((i) => state.items[i.id] === undefined);
+  const allHere = async () => {
+    for (const i of missing)
+      if (!(await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState }))) return;
+    finish();
+  };
   return (
     <StationBody
       kicker="Match, 4 of 4"
@@ -150,18 +157,10 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
       }
       actions={
         <>
-          <MainAction label="All here" missing={gate} onAct={finish} />
-          {missing.length > 1 && (
-            <button
-              type="button"
-              className="btn quiet small"
-              onClick={async () => {
-                for (const i of missing)
-                  await send('item-marked', { itemId: i.id, state: 'in-hand' as ItemState });
-              }}
-            >
-              Mark all in hand
-            </button>
+          {untouched ? (
+            <MainAction label={`All ${items.length} are here`} onAct={allHere} />
+          ) : (
+            <MainAction label="All here" missing={gate} onAct={finish} />
           )}
         </>
       }

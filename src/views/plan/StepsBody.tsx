@@ -58,7 +58,12 @@ export function StepsBody({
     if (s === step && !isDone) return 'now';
     return done.includes(s.id) ? 'done' : 'todo';
   };
-  const doneLabel = step.wait && !timer ? 'Done, start the clock' : 'Done';
+  // A step further on takes those before it along, as far as none of them carries a caution or a clock of its own.
+  const upTo = steps.slice(0, at).filter((s) => !done.includes(s.id));
+  const together = upTo.every((s) => !s.caution && !s.wait);
+  const alone = step.wait && !timer ? 'Done, start the clock' : 'Done';
+  const doneLabel =
+    upTo.length > 0 && together ? `Done up to here, ${upTo.length + 1} steps` : alone;
   const startClock = () =>
     step.wait &&
     send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
@@ -66,6 +71,8 @@ export function StepsBody({
     if (isDone) return setPicked(undefined);
     // The wait runs by itself beside the next steps, so the clock starts and the hands go on.
     if (step.wait && !timer) await startClock();
+    if (together)
+      for (const s of upTo) if (!(await send('step-done', { phase, stepId: s.id }))) return;
     await finish();
   };
   return (

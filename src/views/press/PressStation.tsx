@@ -5,6 +5,7 @@ import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StepsBody } from '../plan/StepsBody.tsx';
 import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { useMovesOn } from '../shell/useMovesOn.ts';
 import { useTab } from '../shell/useTab.ts';
 import { EncoderBody } from './EncoderBody.tsx';
 import { FactBody } from './FactBody.tsx';
@@ -55,6 +56,10 @@ function Body({ station }: { station: Station }) {
     tasks.findIndex((t) => t.id === open),
   );
   const task = tasks[at];
+  useMovesOn(task?.id, task !== undefined && done.includes(task.id), () => {
+    const following = own[at + 1];
+    if (at < own.length - 1 && following && task?.kind !== 'stroke') setOpen(following.id);
+  });
   const name = station === 'press-out' ? 'Press out' : 'Press in';
   if (!task)
     return (

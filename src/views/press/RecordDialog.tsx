@@ -9,7 +9,7 @@ import { Dialog, Frame, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
-import { stackIds, type Stroke } from './useStroke.ts';
+import { peakOf, recordOf, type Stroke } from './useStroke.ts';
 
 /** What is measured after the stroke, with the ram released. */
 const depthOf: Partial<Record<Operation, string>> = {
@@ -23,9 +23,9 @@ const depthOf: Partial<Record<Operation, string>> = {
   'stud-in': 'Travel of the stud until its head stands',
 };
 
-/** Keeps the stroke: peak of the readings, and the seat depth measured with the ram released. */
+/** Keeps a fitting stroke: the seat depth is measured with the ram released; the peak is of its readings. */
 export function RecordDialog({
-  stroke: { operation, setup, readings },
+  stroke,
   stack,
   onClose,
 }: {
@@ -34,35 +34,23 @@ export function RecordDialog({
   onClose: () => void;
 }) {
   const { view, send, problem } = useJob();
-  const { fitting, travelMm } = setup.requirement;
+  const { operation, setup } = stroke;
+  const { travelMm } = setup.requirement;
   const [depth, setDepth, clear] = useDraft(`${view.job.id}:${operation}:depth`);
   const parsed = parseQuantity(depth, 'length');
-  // Blows have no gauge, so nothing stands for a force.
-  const peakKn =
-    setup.press.kind === 'hammer' || readings.length === 0
-      ? undefined
-      : Math.max(...readings.map((r) => r.forceKn));
-  const depthMm = fitting && parsed.ok ? parsed.value : undefined;
-  const verdict =
-    !fitting || depthMm !== undefined ? judgeStroke({ peakKn, depthMm }, setup) : undefined;
+  const depthMm = parsed.ok ? parsed.value : undefined;
+  const peakKn = peakOf(stroke);
+  const verdict = depthMm === undefined ? undefined : judgeStroke({ peakKn, depthMm }, setup);
   const record = async (e: React.FormEvent) => {
     e.preventDefault();
-    if (fitting && depthMm === undefined) return;
-    if (
-      await send('stroke-recorded', {
-        operation,
-        pressId: setup.press.id,
-        stack: stackIds(stack),
-        ...(peakKn === undefined ? {} : { peakKn }),
-        ...(depthMm === undefined ? {} : { depthMm }),
-      })
-    ) {
+    if (depthMm === undefined) return;
+    if (await send('stroke-recorded', recordOf(stroke, stack, depthMm))) {
       clear();
       onClose();
     }
   };
   return (
-    <Dialog title={fitting ? 'Record seat' : 'Record stroke'} onClose={onClose}>
+    <Dialog title="Record seat" onClose={onClose}>
       <form className="grid gap-3" onSubmit={record}>
         {peakKn !== undefined && (
           <Frame
@@ -71,17 +59,15 @@ export function RecordDialog({
             limit={`${setup.forceKn.low.toFixed(1)}–${setup.forceKn.high.toFixed(1)}`}
           />
         )}
-        {fitting && (
-          <QuantityInput
-            autoFocus
-            label={depthOf[operation] ?? 'Depth of the ring from where it entered'}
-            dimension="length"
-            text={depth}
-            onText={setDepth}
-            fault={faultOf(problem, 'depthMm')}
-            hint={`Plan ${travelMm.toFixed(1)} ± ${seatToleranceMm} mm. Release the ram, then measure.`}
-          />
-        )}
+        <QuantityInput
+          autoFocus
+          label={depthOf[operation] ?? 'Depth of the ring from where it entered'}
+          dimension="length"
+          text={depth}
+          onText={setDepth}
+          fault={faultOf(problem, 'depthMm')}
+          hint={`Plan ${travelMm.toFixed(1)} ± ${seatToleranceMm} mm. Release the ram, then measure.`}
+        />
         {verdict && <VerdictLines verdicts={verdict.verdicts} />}
         <div className="foot">
           <button type="submit" className={`btn ${verdict ? 'main' : 'notyet'}`}>

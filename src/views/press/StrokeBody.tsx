@@ -19,7 +19,7 @@ import { NoStack, StrokePicture } from './StrokePicture.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
 import { useGauge } from './useGauge.ts';
 import { usePlay } from './usePlay.ts';
-import { stackIds, stackKey, type Stroke, useStroke } from './useStroke.ts';
+import { recordOf, stackIds, stackKey, type Stroke, useStroke } from './useStroke.ts';
 
 interface Props {
   operation: Operation;
@@ -47,7 +47,7 @@ function OneStroke({
   onNext,
   onAgain,
 }: Props & { stroke: Stroke; onAgain: () => void }) {
-  const { view, who, choose } = useJob();
+  const { view, who, choose, send } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
   const [again, setAgain] = useState(false);
@@ -167,7 +167,12 @@ function OneStroke({
           cautionRead={cautionRead}
           running={running}
           readings={readings.length}
-          onRecord={() => setRecording(true)}
+          // What came off has no seat to measure: one tap keeps it.
+          onRecord={() =>
+            fitting || !stack
+              ? setRecording(true)
+              : void send('stroke-recorded', recordOf(stroke, stack))
+          }
           onNext={onNext}
           onAgain={onAgain}
         />

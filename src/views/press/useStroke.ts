@@ -20,7 +20,7 @@ import {
   type SolveResult,
   type Stack,
 } from '../../core/press/index.ts';
-import type { ChoiceBody, ChoiceKey, StackIds } from '../../core/schemas/events.ts';
+import type { ChoiceBody, ChoiceKey, EventBody, StackIds } from '../../core/schemas/events.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { useJob } from '../shell/useJob.ts';
 
@@ -89,4 +89,26 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       refused: done ? undefined : mayBegin(operation, view),
     };
   }, [operation, view, again]);
+}
+
+/** The greatest force that was read of a stroke; undefined for blows, which no gauge reads. */
+export const peakOf = ({ setup, readings }: Stroke): number | undefined =>
+  setup.press.kind === 'hammer' || readings.length === 0
+    ? undefined
+    : Math.max(...readings.map((r) => r.forceKn));
+
+/** A stroke as it is recorded; a depth only where a part went on. */
+export function recordOf(
+  stroke: Stroke,
+  stack: Stack,
+  depthMm?: number,
+): EventBody<'stroke-recorded'> {
+  const peakKn = peakOf(stroke);
+  return {
+    operation: stroke.operation,
+    pressId: stroke.setup.press.id,
+    stack: stackIds(stack),
+    ...(peakKn === undefined ? {} : { peakKn }),
+    ...(depthMm === undefined ? {} : { depthMm }),
+  };
 }

@@ -1,34 +1,37 @@
+import { choiceInWords } from '../../core/job/index.ts';
 import { Dialog } from '../../ui/Panels.tsx';
 import { useJob } from './useJob.ts';
 
-const words = (value: unknown): string =>
-  value === null || value === undefined
-    ? 'nothing'
-    : Object.entries(value as Record<string, unknown>)
-        .map(([k, v]) => `${k}: ${String(v)}`)
-        .join(', ');
-
-/** Two tablets chose differently: both values are shown and nothing is lost. */
+/** Two tablets chose differently: both values are shown, what differs in bold, and nothing is lost. */
 export function ConflictDialog() {
-  const { problem, clear } = useJob();
+  const { problem, clear, view } = useJob();
   if (problem?.status !== 409) return null;
+  const theirs = new Map(choiceInWords(problem.theirs, view).map((x) => [x.what, x.value]));
+  const yours = new Map(choiceInWords(problem.yours, view).map((x) => [x.what, x.value]));
+  const all = [...new Set([...theirs.keys(), ...yours.keys()])];
   return (
     <Dialog title="Changed meanwhile" onClose={clear}>
       <p className="note">{problem.detail}</p>
       <table className="rows">
+        <thead>
+          <tr>
+            <th />
+            <th className="figure">Stands now</th>
+            <th className="figure">You chose</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr>
-            <th>Stands now</th>
-            <td className="figure">
-              <b>{words(problem.theirs)}</b>
-            </td>
-          </tr>
-          <tr>
-            <th>You chose</th>
-            <td className="figure">
-              <b>{words(problem.yours)}</b>
-            </td>
-          </tr>
+          {all.map((what) => {
+            const stands = theirs.get(what) ?? 'not chosen';
+            const mine = yours.get(what) ?? 'not chosen';
+            return (
+              <tr key={what}>
+                <th>{what}</th>
+                <td className="figure">{stands}</td>
+                <td className="figure">{stands === mine ? mine : <b>{mine}</b>}</td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
       <div className="foot">

@@ -3,6 +3,7 @@ import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StepsBody } from '../plan/StepsBody.tsx';
 import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { useMovesOn } from '../shell/useMovesOn.ts';
 import { useTab } from '../shell/useTab.ts';
 import { Nut } from './Nut.tsx';
 
@@ -28,6 +29,7 @@ function Body() {
     { id: 'rebuild', name: 'Rebuild' },
     { id: 'nut', name: view.ctx.procedure?.fastener ?? 'Axle nut' },
   ];
+  useMovesOn(open, open === 'rebuild' && rebuilt, () => setOpen('nut'));
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
   if (open === 'rebuild')
     return (
