@@ -142,10 +142,11 @@ it('goes from an unknown family to an accepted part, with one blocker met and on
   await button(page, 'On to the bench list').click();
   // Everything in hand but one thing, which a name answers for.
   const items = page.locator('svg.bench .item');
-  await page.locator('.btn.notyet', { hasText: 'is not here' }).waitFor();
+  await button(page, /^All 5 are here/u).waitFor();
   for (const name of ['Axle bearing', 'Press ring', 'Axle seal', 'Retainer nuts'])
     await items.filter({ hasText: name }).click();
   await page.locator('.side', { hasText: /4 of 5 in hand/u }).waitFor();
+  expect(await page.locator('.btn.notyet', { hasText: 'is not here' }).count()).toBe(1);
   await button(page, 'Answer for it').click();
   await page.getByLabel('Reason, kept on the job card').fill('Oil comes with the driver');
   await page.getByLabel('PIN of Ines').fill('2580');

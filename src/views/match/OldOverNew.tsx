@@ -169,11 +169,15 @@ export function OldOverNew({
       />
       <text
         className={`figure strong on-paper${lit === 'widthMm' ? ' text-blue' : ''}`}
-        x={x(o.outerMm) + 36}
         y={(top + bottom) / 2}
-        textAnchor="middle"
       >
-        {figure('widthMm', '')}
+        {figure('widthMm', '')
+          .split(' ± ')
+          .map((line, i) => (
+            <tspan key={line} x={x(o.outerMm) + 44} dy={i * 20}>
+              {i > 0 ? `± ${line}` : line}
+            </tspan>
+          ))}
       </text>
       <text className="strong" x="4" y="18">
         {any ? 'Old over new' : 'The new part'}
