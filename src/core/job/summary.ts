@@ -1,5 +1,5 @@
 import type { JobCorner } from '../corner.ts';
-import { complaintInShort } from '../diagnosis/index.ts';
+import { complaintInShort, suspectsFor } from '../diagnosis/index.ts';
 import { strokesIn } from '../families/index.ts';
 import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../prove/index.ts';
@@ -51,6 +51,13 @@ export function spine(job: JobNow): SpineMark[] {
   });
 }
 
+/** "LF bearing"; any other cause by its name. */
+function suspectInShort(id: string, { ctx }: JobNow): string {
+  const suspect = suspectsFor(ctx.unit.layout).find((s) => s.id === id);
+  if (suspect?.kind === 'bearing' && suspect.corner) return `${suspect.corner} bearing`;
+  return suspect?.name.toLowerCase() ?? 'another cause';
+}
+
 function resultOf(station: Station, job: JobNow): string {
   const { state, ctx, choices } = job;
   switch (station) {
@@ -63,7 +70,7 @@ function resultOf(station: Station, job: JobNow): string {
         : '';
     case 'diagnose':
       return state.diagnosis
-        ? `${state.diagnosis.suspectId.replace(/^bearing-(..)$/u, '$1 bearing')} ${Math.round(state.diagnosis.probability * 100)} %`
+        ? `${suspectInShort(state.diagnosis.suspectId, job)} ${Math.round(state.diagnosis.probability * 100)} %`
         : '';
     case 'match': {
       const part = chosenPart(job);
