@@ -1,5 +1,5 @@
 /** The usual cautions, said where the danger is. Common practice, no published source. */
-export const cautions: Record<string, { text: string; why: string }> = {
+const all = {
   'bar-slips': { text: 'A bar that slips breaks fingers.', why: 'Pull, do not push; firm stance.' },
   stands: {
     text: 'Stands under before any pull or blow. A jack is not a stand.',
@@ -62,3 +62,5 @@ export const cautions: Record<string, { text: string; why: string }> = {
     why: 'The splines cut the lip on the way.',
   },
 };
+export type CautionId = keyof typeof all;
+export const cautions: Readonly<Record<CautionId, { text: string; why: string }>> = all;

@@ -1,4 +1,5 @@
 import type { Operation } from '../press/operations.ts';
+import type { CautionId } from './cautions.data.ts';
 import type { FactRule } from './fact.rules.ts';
 import type { BodyRole } from './shapes.ts';
 
@@ -39,6 +40,8 @@ export interface Fact {
   done: string;
   /** The opposite of it, as one may find it, and what to do then. */
   opposite: { seen: string; then: string };
+  /** What can hurt on the way to it, by its name. */
+  caution?: CautionId;
   /** Strokes that stay locked until it is seen, and the rule that locks them. */
   locks?: { before: readonly Operation[]; rule: FactRule };
   /** Bodies of the family's section to light up as its picture; facts of pressed-in bearings have drawings of their own. */
@@ -53,6 +56,7 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Old inner ring off the hub journal',
     why: 'Separator first; cut to two thirds and split only if it will not move. Never touch the journal or the seal track.',
     done: 'Ring is off',
+    caution: 'cutting',
     opposite: {
       seen: 'The ring is still on',
       then: 'Separator first, then cut to two thirds and split. Do not touch the journal.',
@@ -164,6 +168,7 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Press ring off the shaft',
     why: 'Drilled or cut two thirds through, on the slant, split with a chisel. Never into the shaft or the seal track: tape over it.',
     done: 'Ring is off, shaft not touched',
+    caution: 'cutting',
     opposite: {
       seen: 'The ring still holds',
       then: 'Drill or cut further, on the slant, never into the shaft; split with a chisel.',
@@ -281,6 +286,7 @@ export const facts: Record<FactId, Fact> = {
     ask: 'Both bearings out, driven side by side all round',
     why: 'A punch in one place only cocks the ring and tears the bore.',
     done: 'Both are out',
+    caution: 'hammer',
     opposite: {
       seen: 'A ring is stuck',
       then: 'From side to side all round, with warmth; not from one place.',

@@ -1,3 +1,4 @@
+import type { CautionId } from './cautions.data.ts';
 import type { BodyRole } from './shapes.ts';
 
 /** One piece of the job, described once: how it comes apart and how it goes back. */
@@ -21,7 +22,7 @@ export interface StepSide {
   text: string;
   why: string;
   tools?: string[];
-  caution?: string;
+  caution?: CautionId;
   /** What to look at before going on. */
   look?: string;
   /** Key of a figure in the unit's own fastener list. */

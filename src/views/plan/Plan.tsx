@@ -1,4 +1,4 @@
-import { itemsOf, type RouteId } from '../../core/families/index.ts';
+import { cautions, itemsOf, type RouteId } from '../../core/families/index.ts';
 import { expansionMm, type Film, films, materials } from '../../core/fits/index.ts';
 import {
   chosenPart,
@@ -17,7 +17,7 @@ import { chillMinutes, schedule } from '../../core/plan/index.ts';
 import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
-import { Call, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { Call, Caution, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
@@ -240,10 +240,11 @@ function Freezer() {
       {!timer ? (
         <>
           <p className="note">
-            In its wrapping, against frost. Cold after about {chillMinutes} min; gloves.{' '}
+            In its wrapping, against frost. Cold after about {chillMinutes} min.{' '}
             {part &&
               `At −18 °C the ring is ${(-expansionMm(part.bearing.outerMm, materials.steel.alphaPerK, -38)).toFixed(3)} mm smaller outside.`}
           </p>
+          <Caution why={cautions.cold.why}>{cautions.cold.text}</Caution>
           <button
             type="button"
             className="btn quiet small w-full mt-2"

@@ -137,7 +137,7 @@ export function StepsBody({
               </ul>
             )}
             {step.caution && (
-              <Caution why={cautions[step.caution]!.why}>{cautions[step.caution]!.text}</Caution>
+              <Caution why={cautions[step.caution].why}>{cautions[step.caution].text}</Caution>
             )}
             {step.wait && (
               <div className="wait">

@@ -1,11 +1,15 @@
 import type { ReactNode } from 'react';
-import { type FactId, facts } from '../../core/families/index.ts';
+import { type CautionId, cautions, type FactId, facts } from '../../core/families/index.ts';
 import { familyCodeOf, seenNow } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
-import { Call, MainAction } from '../../ui/Panels.tsx';
+import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { FactFigure } from './FactFigure.tsx';
+
+function FactCaution({ id }: { id: CautionId | undefined }) {
+  return id ? <Caution why={cautions[id].why}>{cautions[id].text}</Caution> : null;
+}
 
 /** Things to see with one's own eyes before going on. */
 export function FactBody({
@@ -42,6 +46,7 @@ export function FactBody({
               <div>
                 <h2>{facts[id].ask}</h2>
                 <p className="note">{facts[id].why}</p>
+                {!seen(id) && <FactCaution id={facts[id].caution} />}
                 {view.state.contrary[id] && (
                   <p className="verdict-line stop">
                     <VerdictShape status="stop" size={24} />

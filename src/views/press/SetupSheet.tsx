@@ -87,7 +87,7 @@ export function SetupSheet({
           {seatToleranceMm} mm. {judgement.verdicts[0] && sentence(judgement.verdicts[0])}
         </p>
         <p>
-          <b>{cautions[danger]!.text}</b> {cautions[danger]!.why}
+          <b>{cautions[danger].text}</b> {cautions[danger].why}
         </p>
       </div>
       <ScrewTorques setup={setup} presses={view.ctx.presses} />

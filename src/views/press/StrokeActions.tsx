@@ -11,6 +11,7 @@ export function StrokeActions({
   stroke,
   cautionRead,
   running,
+  keeping,
   readings,
   onRecord,
   onNext,
@@ -19,6 +20,8 @@ export function StrokeActions({
   stroke: Stroke;
   cautionRead: boolean;
   running: boolean;
+  /** The trace of the gauge is not there yet. */
+  keeping: boolean;
   readings: number;
   onRecord: () => void;
   onNext: () => void;
@@ -61,6 +64,7 @@ export function StrokeActions({
         [judgement?.status === 'stop', 'The stack is Stop'],
         [!stack, 'No stack'],
         [running, 'The ram is under load: release it first'],
+        [keeping, 'The trace is being kept'],
         [again, again && reasonOf(again)],
         [!blows && readings === 0, 'Type the gauge first'],
       )}

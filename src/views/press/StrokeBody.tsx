@@ -119,7 +119,7 @@ function OneStroke({
           {!fitting && row && idle && <GoesBack stroke={stroke} />}
           {!cautionRead && (
             <section className="p-0!">
-              <Caution why={cautions[danger]!.why}>{cautions[danger]!.text}</Caution>
+              <Caution why={cautions[danger].why}>{cautions[danger].text}</Caution>
             </section>
           )}
           {open && !running && (
@@ -166,6 +166,7 @@ function OneStroke({
           stroke={stroke}
           cautionRead={cautionRead}
           running={running}
+          keeping={gauge.keeping}
           readings={readings.length}
           // What came off has no seat to measure: one tap keeps it.
           onRecord={() =>

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { cautions } from '../../core/families/index.ts';
 import { halfGoneMin, leftMm, type Warming, warmingFaults } from '../../core/fits/index.ts';
 import { seatOf, workOf } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { anchorAt } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
-import { Choices } from '../../ui/Panels.tsx';
+import { Caution, Choices } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
@@ -55,6 +56,7 @@ export function TemperaturePlan() {
             { id: 'housing', label: 'warm the housing' },
           ]}
         />
+        {what === 'housing' && <Caution why={cautions.heat.why}>{cautions.heat.text}</Caution>}
         <div className="pair-in">
           <QuantityInput
             compact

@@ -17,6 +17,8 @@ const silentMs = 500;
 
 export interface GaugeState {
   running: boolean;
+  /** The trace is on its way to the server: nothing is recorded of the stroke before it is there. */
+  keeping: boolean;
   /** The trace so far, thinned for the strip. */
   points: StrokeReading[];
   live: LiveCall | undefined;
@@ -29,6 +31,7 @@ type Keep = (body: EventBody<'stroke-traced'>) => Promise<boolean>;
 
 const still: GaugeState = {
   running: false,
+  keeping: false,
   points: [],
   live: undefined,
   noSignal: false,
@@ -151,11 +154,14 @@ export class Gauge {
   /** Sends what was laid down; it stays there until it was taken. */
   #send(): void {
     const left = sessionStorage.getItem(this.#place);
-    if (left)
-      void this.#keep(JSON.parse(left) as EventBody<'stroke-traced'>).then((ok) => {
+    if (!left) return;
+    this.#set({ keeping: true });
+    void this.#keep(JSON.parse(left) as EventBody<'stroke-traced'>)
+      .then((ok) => {
         if (ok && sessionStorage.getItem(this.#place) === left)
           sessionStorage.removeItem(this.#place);
-      });
+      })
+      .finally(() => this.#set({ keeping: false }));
   }
 
   /** While the page shows this stroke: a page that goes away in mid-stroke leaves its trace in this browser; the next one sends it. */
