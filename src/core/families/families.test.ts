@@ -15,6 +15,7 @@ import {
   p1Steps,
   questions,
   sectionOf,
+  takenAlong,
   walkSteps,
 } from './index.ts';
 
@@ -27,6 +28,14 @@ describe('steps', () => {
     );
     expect(rebuild[0]!.id).toBe('shield');
     for (const s of rebuild) expect(s.text).not.toBe(p1Steps.find((x) => x.id === s.id)!.out?.text);
+  });
+  it('takes plain steps along with one further on, and none past a caution or a clock', () => {
+    const back = walkSteps(p1Steps, 'rebuild', 'bench');
+    expect(takenAlong(back, 3, [])?.map((s) => s.id)).toEqual(back.slice(0, 3).map((s) => s.id));
+    expect(takenAlong(back, 3, [back[0]!.id])).toHaveLength(2);
+    const strip = walkSteps(p1Steps, 'strip', 'bench');
+    const afterSoak = strip.findIndex((s) => s.wait) + 1;
+    expect(takenAlong(strip, afterSoak, [strip[0]!.id])).toBeUndefined();
   });
   it('every figure asked for is one that a unit can hold', () => {
     expect(walkSteps(p1Steps, 'rebuild').flatMap((s) => s.fastener ?? [])).toEqual([

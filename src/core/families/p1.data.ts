@@ -1,4 +1,4 @@
-import { axleNut, ground, sensor, wheel } from './shared.data.ts';
+import { axleNut, ground, sensor, steering, strut, wheel } from './shared.data.ts';
 import type { Step } from './steps.ts';
 
 /**
@@ -65,23 +65,7 @@ export const p1Steps: readonly Step[] = [
       look: 'Thread clean, in the state the procedure asks for',
     },
   },
-  {
-    id: 'steering',
-    place: 'car',
-    only: 'bench',
-    minutes: 6,
-    single: 'split-pin',
-    out: {
-      text: 'Steering joint parted',
-      why: 'The knuckle has to swing.',
-      tools: ['ball-joint splitter'],
-    },
-    back: {
-      text: 'Steering joint on, new split pin bent both ways',
-      why: 'A pin is used once.',
-      fastener: 'steering-joint',
-    },
-  },
+  steering,
   {
     id: 'lower',
     place: 'car',
@@ -98,24 +82,7 @@ export const p1Steps: readonly Step[] = [
       fastener: 'lower-joint',
     },
   },
-  {
-    id: 'strut',
-    place: 'car',
-    only: 'bench',
-    minutes: 8,
-    out: {
-      text: 'Cam bolts marked, strut bolts out, knuckle off',
-      why: 'The cams set the camber: the mark saves the alignment.',
-      tools: ['paint pen'],
-      caution: 'spring',
-    },
-    back: {
-      text: 'Knuckle on, strut bolts to the paint marks',
-      why: 'Bush bolts are tightened at ride height.',
-      look: 'Marks in line. Alignment is booked all the same',
-      fastener: 'strut',
-    },
-  },
+  strut,
   {
     id: 'shield',
     place: 'bench',

@@ -1,6 +1,6 @@
 import type { Step } from './steps.ts';
 
-import { axleNut, calliper, ground, sensor, soak, wheel } from './shared.data.ts';
+import { axleNut, calliper, ground, sensor, soak, steering, strut, wheel } from './shared.data.ts';
 
 /** Family P2, the cartridge drawn on the car with half-shells, or the knuckle on the bench. Common practice, no published source. */
 export const p2Steps: readonly Step[] = [
@@ -42,23 +42,7 @@ export const p2Steps: readonly Step[] = [
       fastener: 'lower-joint',
     },
   },
-  {
-    id: 'steering',
-    place: 'car',
-    minutes: 6,
-    only: 'bench',
-    single: 'split-pin',
-    out: {
-      text: 'Steering joint parted',
-      why: 'The knuckle has to come off.',
-      tools: ['ball-joint splitter'],
-    },
-    back: {
-      text: 'Steering joint on, new split pin bent both ways',
-      why: 'A pin is used once.',
-      fastener: 'steering-joint',
-    },
-  },
+  steering,
   {
     id: 'aside',
     place: 'car',
@@ -75,22 +59,5 @@ export const p2Steps: readonly Step[] = [
       look: 'Boots whole, no grease thrown',
     },
   },
-  {
-    id: 'strut',
-    place: 'car',
-    only: 'bench',
-    minutes: 8,
-    out: {
-      text: 'Cam bolts marked, strut bolts out, knuckle off',
-      why: 'The cams set the camber: the mark saves the alignment.',
-      tools: ['paint pen'],
-      caution: 'spring',
-    },
-    back: {
-      text: 'Knuckle on, strut bolts to the paint marks',
-      why: 'Bush bolts are tightened at ride height.',
-      look: 'Marks in line. Alignment is booked all the same',
-      fastener: 'strut',
-    },
-  },
+  strut,
 ];

@@ -124,3 +124,38 @@ export const soak: Step = {
     tools: ['penetrant'],
   },
 };
+export const steering: Step = {
+  id: 'steering',
+  place: 'car',
+  only: 'bench',
+  minutes: 6,
+  single: 'split-pin',
+  out: {
+    text: 'Steering joint parted',
+    why: 'The knuckle has to come off.',
+    tools: ['ball-joint splitter'],
+  },
+  back: {
+    text: 'Steering joint on, new split pin bent both ways',
+    why: 'A pin is used once.',
+    fastener: 'steering-joint',
+  },
+};
+export const strut: Step = {
+  id: 'strut',
+  place: 'car',
+  only: 'bench',
+  minutes: 8,
+  out: {
+    text: 'Cam bolts marked, strut bolts out, knuckle off',
+    why: 'The cams set the camber: the mark saves the alignment.',
+    tools: ['paint pen'],
+    caution: 'spring',
+  },
+  back: {
+    text: 'Knuckle on, strut bolts to the paint marks',
+    why: 'Bush bolts are tightened at ride height.',
+    look: 'Marks in line. Alignment is booked all the same',
+    fastener: 'strut',
+  },
+};

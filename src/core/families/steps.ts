@@ -60,3 +60,16 @@ export function walkSteps(steps: readonly Step[], phase: Phase, route?: string):
       : [];
   });
 }
+
+/**
+ * Steps still open before one further on that may be said done with it: all of them where none carries a caution or a clock
+ * of its own, none where one does; undefined then.
+ */
+export function takenAlong(
+  steps: readonly WalkStep[],
+  at: number,
+  done: readonly string[],
+): WalkStep[] | undefined {
+  const before = steps.slice(0, at).filter((s) => !done.includes(s.id));
+  return before.every((s) => !s.caution && !s.wait) ? before : undefined;
+}

@@ -1,4 +1,4 @@
-import { type FactId, strokesIn, type Task } from '../families/index.ts';
+import { type CautionId, type FactId, strokesIn, type Task } from '../families/index.ts';
 import {
   type Adapter,
   classFits,
@@ -44,6 +44,9 @@ export function toolsFor({ ctx, choices }: JobNow, r: Requirement): Press[] {
 /** A press, ram or screw of the shop by its id, or the hammer that is always at hand. */
 export const pressById = ({ ctx }: JobNow, id: string | undefined): Press | undefined =>
   [...ctx.presses, hammer].find((p) => p.id === id);
+
+/** The caution that goes with a tool: blows are another danger than a ram. */
+export const dangerOf = (press: Press): CautionId => (press.kind === 'hammer' ? 'hammer' : 'press');
 
 /** The setup of a stroke with one tool; undefined while geometry is missing. */
 function setupWith(job: JobNow, operation: Operation, press: Press): Setup | undefined {

@@ -23,7 +23,7 @@ describe('the route to begin with', () => {
     const cartridge = shopContext('unit-15', 'RF');
     const { id, reason } = usualRoute(walkedBy(cartridge));
     expect(id).toBe('on-car');
-    expect(reason).toMatch(/\d+ min less|cannot set up|stands better/u);
+    expect(reason).toMatch(/\d+ min less than “Bench press”, alignment counted/u);
   });
   it('takes a cartridge with paste and all else with thin oil until a film is chosen', () => {
     expect(filmOf(walkedBy(shopContext('unit-15', 'RF')))).toBe('paste');

@@ -7,8 +7,8 @@ import {
   said,
   since,
   waiting,
+  type StrokeCall,
 } from './live-call.ts';
-import type { StrokeCall } from './live-call.ts';
 import type { Setup } from './stack.ts';
 import { engagedShare, forceAtKn, seatToleranceMm } from './stroke.ts';
 import type { TraceSample } from './trace.ts';

@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { cautions, type Phase, type WalkStep } from '../../core/families/index.ts';
+import { cautions, type Phase, takenAlong, type WalkStep } from '../../core/families/index.ts';
 import { familyCodeOf, rebuildSteps, stepsOf, type Timer } from '../../core/job/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark } from '../../ui/Marks.tsx';
@@ -58,12 +58,9 @@ export function StepsBody({
     if (s === step && !isDone) return 'now';
     return done.includes(s.id) ? 'done' : 'todo';
   };
-  // A step further on takes those before it along, as far as none of them carries a caution or a clock of its own.
-  const upTo = steps.slice(0, at).filter((s) => !done.includes(s.id));
-  const together = upTo.every((s) => !s.caution && !s.wait);
+  const along = takenAlong(steps, at, done) ?? [];
   const alone = step.wait && !timer ? 'Done, start the clock' : 'Done';
-  const doneLabel =
-    upTo.length > 0 && together ? `Done up to here, ${upTo.length + 1} steps` : alone;
+  const doneLabel = along.length > 0 ? `Done up to here, ${along.length + 1} steps` : alone;
   const startClock = () =>
     step.wait &&
     send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
@@ -71,8 +68,7 @@ export function StepsBody({
     if (isDone) return setPicked(undefined);
     // The wait runs by itself beside the next steps, so the clock starts and the hands go on.
     if (step.wait && !timer) await startClock();
-    if (together)
-      for (const s of upTo) if (!(await send('step-done', { phase, stepId: s.id }))) return;
+    for (const s of along) if (!(await send('step-done', { phase, stepId: s.id }))) return;
     await finish();
   };
   return (

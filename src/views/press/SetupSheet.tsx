@@ -1,6 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useRef } from 'react';
 import { cautions } from '../../core/families/index.ts';
+import { dangerOf } from '../../core/job/index.ts';
 import {
   type Setup,
   impactAdvice,
@@ -39,7 +40,7 @@ export function SetupSheet({
     const b = both(v, 'force', 1);
     return `${b.value} kN / ${b.other}`;
   };
-  const danger = press.kind === 'hammer' ? 'hammer' : 'press';
+  const danger = dangerOf(press);
   return (
     <section ref={here} className="setup">
       <h2 className="no-print">Take it to the press</h2>

@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
+import { dangerOf } from '../../core/job/index.ts';
 import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -60,7 +61,7 @@ function OneStroke({
   const gauge = useGauge(operation, setup);
   const { running } = gauge;
   const idle = !running && !recorded;
-  const danger = setup.press.kind === 'hammer' ? 'hammer' : 'press';
+  const danger = dangerOf(setup.press);
   const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
   const trace = view.state.traces[operation];
   const readings = running || gauge.points.length > 0 ? gauge.points : stroke.readings;
