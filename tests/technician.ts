@@ -8,6 +8,7 @@ import {
   complete,
   currentStation,
   familyCodeOf,
+  dangerOf,
   type JobContext,
   type JobNow,
   nextAction,
@@ -89,7 +90,6 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
   plan: (_job, route) => [
     { choice: 'plan', value: { route, chill: false, soak: false } },
     done('plan'),
-    entry('caution-read', { cautionId: 'press' }),
   ],
   'press-out': (job) => nextTask(job, walkOf(job)?.out ?? []) ?? [done('press-out')],
   'press-in': (job) => nextTask(job, walkOf(job)?.in ?? []) ?? [done('press-in')],
@@ -135,7 +135,7 @@ function forTask(task: Task, job: JobNow): Entry[] {
     case 'encoder':
       return [entry('encoder-checked', { side: 'inboard', method: 'viewing-card' })];
     case 'stroke':
-      return [strokeMade(task.operation, job)];
+      return strokeMade(task.operation, job);
   }
 }
 
@@ -177,12 +177,17 @@ function seatsRead(job: JobNow): Entry[] {
   });
 }
 
-function strokeMade(operation: Extract<Task, { kind: 'stroke' }>['operation'], job: JobNow): Entry {
+function strokeMade(
+  operation: Extract<Task, { kind: 'stroke' }>['operation'],
+  job: JobNow,
+): Entry[] {
   const setup = setupOf(job, operation);
   const best = setup && solve(job.ctx.adapters, setup, 1).solutions[0];
   if (!setup || !best) throw new Error(`No stack for ${operation}`);
   const { cap, pusher, support, riser } = best.stack;
-  return entry('stroke-recorded', {
+  const danger = dangerOf(setup.press);
+  const unread = danger in job.state.cautionsRead ? [] : [{ cautionId: danger }];
+  const made = entry('stroke-recorded', {
     operation,
     pressId: setup.press.id,
     stack: {
@@ -194,6 +199,7 @@ function strokeMade(operation: Extract<Task, { kind: 'stroke' }>['operation'], j
     ...(setup.press.kind === 'hammer' ? {} : { peakKn: setup.forceKn.likely }),
     ...(setup.requirement.fitting ? { depthMm: setup.requirement.travelMm } : {}),
   });
+  return [...unread.map((u) => entry('caution-read', u)), made];
 }
 
 /** A job that is worked without a server: each entry is held against the interlocks, then stands in the record. */

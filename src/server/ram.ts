@@ -1,5 +1,6 @@
 import { beforeStroke, setupOf, reasonOf } from '../core/job/index.ts';
 import { type Operation, operations } from '../core/press/index.ts';
+import type { RuleId } from '../core/rules/index.ts';
 import { type RamFault, ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
 import { jobView } from './job-record.ts';
@@ -11,6 +12,9 @@ const speed = Math.max(1, Number(process.env['STANDIN_SPEED'] ?? 1) || 1);
 
 /** Jobs whose gauge is being read: one tablet at a time. */
 const inUse = new Set<string>();
+
+const notNow = (field: string, reason: string, rule?: RuleId) =>
+  new Problem(422, 'Not now', reason, [{ field, reason }], rule ? { rule } : {});
 
 /** Readings of the stand-in ram for one stroke of a job, as server-sent events, until released. */
 export async function ramStream(
@@ -28,24 +32,13 @@ export async function ramStream(
       },
     ]);
   const view = await jobView(jobId);
-  const early = beforeStroke(operation as Operation, view);
-  if (early)
-    throw new Problem(
-      422,
-      'Not now',
-      reasonOf(early),
-      [{ field: early.field, reason: reasonOf(early) }],
-      { rule: early.rule },
-    );
   const setup = setupOf(view, operation as Operation);
-  if (!setup)
-    throw new Problem(422, 'Not now', 'Dimensions of the parts are missing.', [
-      { field: 'operation', reason: 'No dimensions.' },
-    ]);
-  if (setup.press.kind === 'hammer' || setup.press.kind === 'screw')
-    throw new Problem(422, 'Not now', `${setup.press.name} has no gauge.`, [
-      { field: 'gauge', reason: 'No gauge.' },
-    ]);
+  const kind = setup?.press.kind;
+  if (kind === 'hammer' || kind === 'screw')
+    throw notNow('gauge', `${setup?.press.name} has no gauge.`);
+  const early = beforeStroke(operation as Operation, view);
+  if (early) throw notNow(early.field, reasonOf(early), early.rule);
+  if (!setup) throw notNow('operation', 'Dimensions of the parts are missing.');
   if (inUse.has(jobId))
     throw new Problem(409, 'Gauge in use', 'Another tablet is reading this gauge. One at a time.', [
       { field: 'gauge', reason: 'In use.' },

@@ -42,8 +42,8 @@ export const interlockRules = ruleTable({
     'steps of the family',
   ),
   'press.caution': refuses(
-    'Each who pumps has read the caution',
-    () => 'Read the press caution first: glasses on, guard shut, aside of the ram.',
+    'Each who works a tool has read its caution',
+    (f) => `Read the caution first. ${f.part}`,
   ),
   'press.not-here': refuses(
     'A stroke of this family',

@@ -138,6 +138,16 @@ describe('interlocks', () => {
       )?.rule;
     expect([reading('rafe'), reading('tobi')]).toEqual([undefined, 'press.caution']);
   });
+  it('ask for the caution of the tool that is taken: a ram says nothing of blows', () => {
+    const driven = { ...stroke('ring'), pressId: 'hammer' };
+    const read = event('caution-read', { cautionId: 'hammer' });
+    const refused = (events: JobEvent[]) => refusal('stroke-recorded', driven, job(events), 'rafe');
+    expect(refused(checked)).toMatchObject({
+      rule: 'press.caution',
+      part: expect.stringMatching(/splinters/u) as string,
+    });
+    expect(refused([...checked, read])?.rule).not.toBe('press.caution');
+  });
   it('refuse a fitting stroke whose depth was not measured', () => {
     const { depthMm: _depth, ...bare } = stroke('ring');
     expect(refusal('stroke-recorded', bare, job(checked))).toMatchObject({ field: 'depthMm' });

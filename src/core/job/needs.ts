@@ -18,6 +18,7 @@ import { beforeStroke } from './stroke-interlocks.ts';
 type Body = Partial<
   EventBody<'seat-read'> &
     EventBody<'stroke-reading'> &
+    EventBody<'stroke-recorded'> &
     EventBody<'step-done'> &
     EventBody<'fact-seen'> &
     EventBody<'diagnosis-accepted'> &
@@ -64,7 +65,7 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
   'stroke-in-order': (b, job, by) => {
     const { operation } = b;
     if (!operation) return undefined;
-    return takenApartInOrder(operation, job) ?? beforeStroke(operation, job, by);
+    return takenApartInOrder(operation, job) ?? beforeStroke(operation, job, by, b.pressId);
   },
   'fitted-before-rebuild': (b, job) =>
     b.phase === 'rebuild' ? fittedRefusal('phase', job) : undefined,

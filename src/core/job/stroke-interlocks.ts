@@ -1,4 +1,12 @@
-import { type FactId, factIds, facts, strokesIn, type Task, type Walk } from '../families/index.ts';
+import {
+  cautions,
+  type FactId,
+  factIds,
+  facts,
+  strokesIn,
+  type Task,
+  type Walk,
+} from '../families/index.ts';
 import { hammer, judgeStack, type Operation, operationNames } from '../press/index.ts';
 import { type RuleId } from '../rules/index.ts';
 import type { EventBody } from '../schemas/events.ts';
@@ -7,7 +15,7 @@ import { walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { isHere } from './owed.ts';
 import { confirmed, encoderState, sensorSide } from './part-on-job.ts';
-import { notRight, pressById, setupOf, stackOf, stillSeen } from './press-on-job.ts';
+import { dangerOf, notRight, pressById, setupOf, stackOf, stillSeen } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatKinds, seatName } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
@@ -17,9 +25,14 @@ export const bearingIsOut = ({ strokes, facts: seen }: JobNow['state']): boolean
   (['bearing-out', 'cartridge-out', 'shaft-bearing-off'] as const).some((o) => o in strokes) ||
   outByHand.some((f) => seen.includes(f));
 
-/** Order of the metal: what must be true before a stroke begins. */
-export function beforeStroke(operation: Operation, job: JobNow, by?: string): Refusal | undefined {
-  const unread = cautionRefusal(job, by);
+/** Order of the metal: what must be true before a stroke begins, with the tool it is named with or chosen for. */
+export function beforeStroke(
+  operation: Operation,
+  job: JobNow,
+  by?: string,
+  pressId?: string,
+): Refusal | undefined {
+  const unread = cautionRefusal(operation, job, by, pressId);
   if (unread) return unread;
   const walk = walkOf(job);
   const tasks = walk && [walk.out, walk.in].find((list) => strokesIn(list).includes(operation));
@@ -38,11 +51,19 @@ export function beforeStroke(operation: Operation, job: JobNow, by?: string): Re
   );
 }
 
-/** Each who pumps has read the press caution once a job. */
-function cautionRefusal({ state }: JobNow, by: string | undefined): Refusal | undefined {
-  const readers = state.cautionsRead['press'] ?? [];
+/** Each who works a tool has read its caution once a job: a ram's says nothing of blows. */
+function cautionRefusal(
+  operation: Operation,
+  job: JobNow,
+  by: string | undefined,
+  pressId: string | undefined,
+): Refusal | undefined {
+  const tool = pressById(job, pressId) ?? setupOf(job, operation)?.press;
+  const danger = tool ? dangerOf(tool) : 'press';
+  const readers = job.state.cautionsRead[danger] ?? [];
   const read = by === undefined ? readers.length > 0 : readers.includes(by);
-  return read ? undefined : refuse('operation', 'press.caution');
+  if (read) return undefined;
+  return refuse('operation', 'press.caution', { part: cautions[danger].text });
 }
 
 function orderRefusal(

@@ -1,5 +1,5 @@
 import { undoneBy } from '../../core/families/index.ts';
-import { reasonOf, traceRefusal } from '../../core/job/index.ts';
+import { dangerOf, reasonOf, traceRefusal } from '../../core/job/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -50,8 +50,12 @@ export function StrokeActions({
   if (!cautionRead)
     return (
       <MainAction
-        label="Glasses on, guard shut: read"
-        onAct={() => send('caution-read', { cautionId: 'press' })}
+        label={
+          setup.press.kind === 'hammer'
+            ? 'Glasses on, nobody in line: read'
+            : 'Glasses on, guard shut: read'
+        }
+        onAct={() => send('caution-read', { cautionId: dangerOf(setup.press) })}
       />
     );
   const again = traceRefusal(operation, setup.press.id, view);

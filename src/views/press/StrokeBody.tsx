@@ -62,7 +62,7 @@ function OneStroke({
   const { running } = gauge;
   const idle = !running && !recorded;
   const danger = dangerOf(setup.press);
-  const cautionRead = (view.state.cautionsRead['press'] ?? []).includes(who);
+  const cautionRead = (view.state.cautionsRead[danger] ?? []).includes(who);
   const trace = view.state.traces[operation];
   const readings = running || gauge.points.length > 0 ? gauge.points : stroke.readings;
   const home = recorded && fitting ? planned : 0;
