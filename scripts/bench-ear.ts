@@ -1,5 +1,11 @@
 /** The ear on stand-in recordings whose truth is known: right families, false alarms, confusion table. */
-import { analyse, type Finding } from '../src/core/noise/index.ts';
+import {
+  analyse,
+  type BearingGeometry,
+  type Finding,
+  type RingSize,
+  type Settings,
+} from '../src/core/noise/index.ts';
 import { random } from '../src/core/standins/cars.ts';
 import { type Disturbance, disturbances } from '../src/core/standins/disturbances.ts';
 import { type MadeUpDrive, type MadeUpFault, record } from '../src/core/standins/microphone.ts';
@@ -64,15 +70,19 @@ export function drawDrive(
   };
 }
 
-/** Analyses a drive as a technician would know it: speed to 1 %. */
-export function hear(d: MadeUpDrive): { finding: Finding; best: number } {
+/** What a technician knows of a drive: its speed to 1 %. */
+function asKnown(d: MadeUpDrive): Settings {
   const r = random(d.seed + 99);
-  const a = analyse(record(d), {
+  return {
     speeds: d.speeds.map((m) => ({ ...m, kmh: m.kmh * (1 + 0.01 * (2 * r() - 1)) })),
     circumferenceMm: d.circumferenceMm,
     axleRatio: d.axleRatio,
     bearing: d.bearing,
-  });
+  };
+}
+
+export function hear(d: MadeUpDrive): { finding: Finding; best: number } {
+  const a = analyse(record(d), asKnown(d));
   return { finding: a.finding, best: a.scores[0]!.db };
 }
 
@@ -117,4 +127,43 @@ export function confusion(
     ),
   ].join('\n');
   return { right: 100 * right, alarms: 100 * alarms, text, scores };
+}
+
+/** A bearing of which only the rings are known: size, and within it ball, row and angle as wheel bearings have them. */
+function drawBySize(seed: number): { rings: RingSize; bearing: BearingGeometry } {
+  const r = random(seed * 104_729 + 7);
+  const between = (a: number, b: number) => a + (b - a) * r();
+  const boreMm = between(32, 48);
+  const outerMm = boreMm + between(30, 42);
+  const pitchMm = (outerMm + boreMm) / 2;
+  const ballMm = (outerMm - boreMm) * between(0.29, 0.34);
+  const balls = Math.round(((Math.PI * pitchMm) / ballMm) * between(0.78, 0.92));
+  return {
+    rings: { boreMm, outerMm },
+    bearing: { balls, ballMm, pitchMm, angleDeg: between(30, 40), rotating: 'inner' },
+  };
+}
+
+const ofBearing: readonly Finding[] = ['outer-ring', 'inner-ring', 'ball'];
+
+/** By ring size alone: bearings heard as bearings, sound cars and other noises called one, silences told as clear; each in %. */
+export function bySize(range: keyof typeof ranges, each: number, seed: number) {
+  const share = (truth: MadeUpFault, beside: Disturbance | undefined, as: readonly Finding[]) => {
+    let n = 0;
+    for (let i = 0; i < each; i++) {
+      const { rings, bearing } = drawBySize(seed + i);
+      const d = { ...drawDrive(range, truth, seed + i), bearing, ...(beside ? { beside } : {}) };
+      const { bearing: _unknown, ...known } = asKnown(d);
+      if (as.includes(analyse(record(d), { ...known, rings }).finding)) n += 1;
+    }
+    return (100 * n) / each;
+  };
+  return {
+    heard: (['outer-ring', 'inner-ring', 'ball'] as const).map((f) =>
+      share(f, undefined, ofBearing),
+    ),
+    alarms: (['nothing', 'tyre', 'driveline'] as const).map((f) => share(f, undefined, ofBearing)),
+    beside: disturbances.map((k) => share('nothing', k, ofBearing)),
+    cleared: share('outer-ring', undefined, ['nothing']),
+  };
 }

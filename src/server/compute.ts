@@ -131,6 +131,7 @@ const NoiseSettingsSchema = closed({
   axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })),
   pinionTeeth: Type.Optional(Type.Integer({ minimum: 5, maximum: 30 })),
   bearing: Type.Optional(GeometrySchema),
+  rings: Type.Optional(closed({ boreMm: Mm(), outerMm: Mm() })),
 });
 
 /** The ear on the server: the same function as in the tablet's worker. */
@@ -150,9 +151,13 @@ export function noise(recording: ArrayBuffer, settingsText: string) {
         ...(s.axleRatio ? { axleRatio: s.axleRatio } : {}),
         ...(s.pinionTeeth ? { pinionTeeth: s.pinionTeeth } : {}),
         ...(s.bearing ? { bearing: s.bearing } : {}),
+        ...(s.rings ? { rings: s.rings } : {}),
       };
-      const { finding, confidence, peaks, text, seconds } = analyse(decodeWav(recording), settings);
-      return { finding, confidence, peaks, text, seconds };
+      const { finding, bySize, confidence, peaks, text, seconds } = analyse(
+        decodeWav(recording),
+        settings,
+      );
+      return { finding, bySize, confidence, peaks, text, seconds };
     });
   } catch (e) {
     if (e instanceof RecordingFault) throw invalid([{ field: e.field, reason: e.message }]);

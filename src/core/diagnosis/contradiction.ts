@@ -16,7 +16,8 @@ const together = 0.05;
  * than a twentieth of what each would get from the suspect that explains it best alone.
  */
 export function contradictions(m: Model, results: readonly TestResult[]): Contradiction[] {
-  const done = results.filter((r) => !r.skipped && m.tests.get(r.testId));
+  // What was said with doubt contradicts nothing.
+  const done = results.filter((r) => !r.skipped && !r.doubt && m.tests.get(r.testId));
   const rows = done.map((r) => {
     const t = m.tests.get(r.testId)!;
     const l = m.suspects.map((s) => likelihood(t, r.place, r, s));

@@ -56,12 +56,14 @@ describe('likelihoods', () => {
 
 describe('judgement', () => {
   it('is plain Bayes for one result: equals enumeration by hand', () => {
-    // One result in its group, capped at 9 as c·tanh(x/c), written out again from its definition.
+    // One result in its group, capped at 9 as c·tanh(x/c), written out again from its definition; with doubt half the bits.
     const cap = 9;
     fc.assert(
-      fc.property(anyResult, (r) => {
+      fc.property(anyResult, fc.boolean(), (bare, doubt) => {
+        const r = { ...bare, doubt };
         const t = testById(r.testId)!;
-        const l = suspects.map((s) => Math.log(likelihood(t, r.place, r, s)));
+        const share = doubt ? 0.5 : 1;
+        const l = suspects.map((s) => share * Math.log(likelihood(t, r.place, r, s)));
         const centre = suspects.reduce((a, s, i) => a + s.prior * l[i]!, 0);
         const w = suspects.map(
           (s, i) => s.prior * Math.exp(cap * Math.tanh((l[i]! - centre) / cap)),

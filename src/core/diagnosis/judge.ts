@@ -15,7 +15,14 @@ import { type Contradiction, contradictions } from './contradiction.ts';
 import { historyEvidence, type UnitHistory } from './history.ts';
 import { secondFault, type SecondFault } from './second.ts';
 import { type Layout, type Place, type Suspect } from './suspects.ts';
-import { changeMinutes, likelihood, testById, type TestKind, type TestResult } from './tests.ts';
+import {
+  changeMinutes,
+  likelihood,
+  testById,
+  type TestKind,
+  type TestResult,
+  trustIn,
+} from './tests.ts';
 
 export interface Reason {
   label: string;
@@ -94,7 +101,7 @@ export function evidenceOf(
               {
                 label: resultInWords(t, r),
                 group: t.group,
-                weight: (s) => likelihood(t, r.place, r, s),
+                weight: (s) => likelihood(t, r.place, r, s) ** trustIn(r),
               },
             ]
           : [];
@@ -102,9 +109,9 @@ export function evidenceOf(
   ];
 }
 
-/** "Hand on the spring RF: gritty"; what a simulated instrument read is told as such. */
+/** "Hand on the spring RF: gritty"; what is only likely, or read by a simulated instrument, is told as such. */
 export const resultInWords = (t: TestKind, r: TestResult): string =>
-  `${plainWords(t, r)}${r.standIn ? ', by a stand-in' : ''}`;
+  `${plainWords(t, r)}${r.doubt ? ', with doubt' : ''}${r.standIn ? ', by a stand-in' : ''}`;
 
 function plainWords(t: TestKind, r: TestResult): string {
   const where = r.place === 'car' ? '' : ` ${r.place}`;

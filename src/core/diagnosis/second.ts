@@ -1,6 +1,6 @@
 import type { Model } from './belief.ts';
 import type { Suspect } from './suspects.ts';
-import { background, likelihood, outcomes, type TestResult } from './tests.ts';
+import { background, likelihood, outcomes, type TestResult, trustIn } from './tests.ts';
 
 /** A second fault: at the main one's corner, or another wheel bearing. */
 export interface SecondFault {
@@ -40,7 +40,7 @@ export function secondFault(
           const pair = (x: { result?: string; value?: number }) =>
             (likelihood(t, r.place, x, main) * likelihood(t, r.place, x, s)) / background(t, x);
           const sum = outcomes(t).reduce((a, x) => a + pair(x) * x.width, 0);
-          return o * (pair(r) / sum / likelihood(t, r.place, r, main));
+          return o * (pair(r) / sum / likelihood(t, r.place, r, main)) ** trustIn(r);
         },
         (prior * s.prior) / share / (1 - prior),
       );

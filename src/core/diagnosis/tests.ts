@@ -50,6 +50,8 @@ export const TestResultSchema = closed({
   result: Maybe(Id),
   value: Maybe(Type.Number({ minimum: -500, maximum: 500 })),
   skipped: Maybe(Type.Boolean()),
+  /** What was found may be something else: a bearing's orders by its ring size only. It counts half. */
+  doubt: Maybe(Type.Boolean()),
   /** The reading came from a simulated instrument. */
   standIn: Maybe(Type.Boolean()),
 });
@@ -116,6 +118,9 @@ export function likelihood(
   const i = t.results.findIndex((x) => x.id === r.result);
   return row(t.rows, s, place)[i] ?? 1;
 }
+
+/** Share of its bits that a result counts for: what is only likely to be what it seems counts half (judgement). */
+export const trustIn = (r: TestResult): number => (r.doubt ? 0.5 : 1);
 
 /** Likelihood of a result where nothing that this test sees is wrong. */
 export function background(t: TestKind, r: { result?: string; value?: number }): number {

@@ -1,4 +1,6 @@
 export * from './analyse.ts';
+export type { Heard } from './combs.ts';
 export * from './orders.ts';
+export * from './ring-size.ts';
 export * from './spectra.ts';
 export * from './wav.ts';

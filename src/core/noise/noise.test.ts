@@ -10,6 +10,7 @@ import {
   bearingOrders,
   decodeWav,
   encodeWav,
+  likelyGeometries,
   overFloorDb,
   type Settings,
   speedAt,
@@ -208,6 +209,23 @@ describe('the ear', () => {
     for (const fault of ['outer-ring', 'inner-ring', 'nothing'] as const)
       expect(analyse(record(drive({ fault })), blind).finding).toBe('cannot-tell');
     expect(analyse(record(drive({ fault: 'tyre' })), blind).finding).toBe('tyre');
+  });
+  it('finds a bearing by its ring size alone, with doubt, and never takes silence for a sound one', () => {
+    const { bearing: _inside, ...known } = settings(drive());
+    const rings = { boreMm: 40, outerMm: 76 };
+    for (const fault of ['outer-ring', 'inner-ring', 'nothing'] as const) {
+      const a = analyse(record(drive({ fault })), { ...known, rings });
+      expect([a.finding, a.bySize]).toEqual(
+        fault === 'nothing' ? ['cannot-tell', expect.anything()] : [fault, true],
+      );
+    }
+  });
+  it('knows the row of balls of a ring size to a few, and refuses rings that cannot be', () => {
+    const all = likelyGeometries({ boreMm: 40, outerMm: 76 }, 'inner');
+    // 13 balls of 11.5 mm on 58 mm lie in a 40 × 76 bearing: worked example of ball spacing, recomputed
+    expect(all.some((g) => g.balls === 13 && Math.abs(g.ballMm - 11.5) < 0.3)).toBe(true);
+    for (const g of all) expect(() => bearingOrders(g)).not.toThrow();
+    expect(() => likelyGeometries({ boreMm: 76, outerMm: 40 }, 'inner')).toThrow(/^boreMm: /u);
   });
   it.each(disturbances)('calls %s of a sound car neither bearing nor driveline', (beside) => {
     for (const seed of [5, 6, 7]) {

@@ -2,8 +2,14 @@ import { Field } from '../../ui/Field.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import type { EarSettings } from './earSettings.ts';
 
-/** Speed, tyre and ratios of the drive that was recorded. */
-export function DriveFields({ ear: { texts, set, read } }: { ear: EarSettings }) {
+/** Speed, tyre and ratios of the drive that was recorded; the ring size where no part says what is in the bearing. */
+export function DriveFields({
+  ear: { texts, set, read },
+  askRings,
+}: {
+  ear: EarSettings;
+  askRings: boolean;
+}) {
   return (
     <section className="grid gap-1">
       <QuantityInput
@@ -48,6 +54,25 @@ export function DriveFields({ ear: { texts, set, read } }: { ear: EarSettings })
           inputMode="numeric"
         />
       </div>
+      {askRings && (
+        <div className="pair-in">
+          <QuantityInput
+            compact
+            label="Bearing bore"
+            dimension="length"
+            text={texts.bore}
+            onText={set.bore}
+            hint="From the old part or its box"
+          />
+          <QuantityInput
+            compact
+            label="Bearing outside"
+            dimension="length"
+            text={texts.outer}
+            onText={set.outer}
+          />
+        </div>
+      )}
       {!read.ok && texts.speed !== '' && (
         <p className="cap" role="alert">
           {read.reason}

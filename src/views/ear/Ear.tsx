@@ -5,6 +5,7 @@ import {
   type Analysis,
   bearingOrders,
   type Finding,
+  likelyGeometries,
   type Settings,
 } from '../../core/noise/index.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -91,8 +92,11 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const use = async () => {
     if (!a || a.finding === 'cannot-tell') return;
     const result = asTest[a.finding];
-    const standIn = last?.standIn ? { standIn: true } : {};
-    const body = { testId: 'recording', place: 'car' as const, result, ...standIn };
+    const marks = {
+      ...(a.bySize ? { doubt: true } : {}),
+      ...(last?.standIn ? { standIn: true } : {}),
+    };
+    const body = { testId: 'recording', place: 'car' as const, result, ...marks };
     if (await send('test-recorded', body)) onDone();
   };
   const o = bearing && bearingOrders(bearing);
@@ -134,7 +138,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
               </button>
             </section>
           )}
-          <DriveFields ear={drive} />
+          <DriveFields ear={drive} askRings={!bearing} />
           <section>
             <div className="pair-in">
               <FileButton label="WAV file" accept=".wav,audio/wav,audio/x-wav" onFile={open} />
@@ -154,9 +158,11 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
           </section>
           <StandInMicrophone
             onDrive={(name, make) => {
-              if (!settings || !bearing)
-                return setSaid(read.ok ? 'No bearing geometry on record' : read.reason);
-              hear(name, make(settings, bearing), true);
+              const inside =
+                bearing ?? (settings?.rings && likelyGeometries(settings.rings, 'inner')[0]);
+              if (!settings || !inside)
+                return setSaid(read.ok ? 'Neither a part nor a ring size is known' : read.reason);
+              hear(name, make(settings, inside), true);
             }}
           />
           <div className="grow" />

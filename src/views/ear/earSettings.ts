@@ -1,9 +1,12 @@
-import type { Settings, SpeedMark } from '../../core/noise/index.ts';
+import type { RingSize, Settings, SpeedMark } from '../../core/noise/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { speedAndTyre } from '../shell/speedAndTyre.ts';
 
-type Texts = Record<'speed' | 'speedAfter' | 'at' | 'tyre' | 'ratio' | 'pinion', string>;
+type Texts = Record<
+  'speed' | 'speedAfter' | 'at' | 'tyre' | 'ratio' | 'pinion' | 'bore' | 'outer',
+  string
+>;
 type Read = { ok: true; settings: Omit<Settings, 'bearing'> } | { ok: false; reason: string };
 
 /** What the ear must be told of the drive: its fields, and what they say together. */
@@ -14,7 +17,9 @@ export function useEarSettings(jobId: string, unitTyre: string) {
   const [tyre, setTyre] = useDraft(`${jobId}:ear:tyre`, unitTyre);
   const [ratio, setRatio] = useDraft(`${jobId}:ear:ratio`);
   const [pinion, setPinion] = useDraft(`${jobId}:ear:pinion`);
-  const texts = { speed, speedAfter, at, tyre, ratio, pinion };
+  const [bore, setBore] = useDraft(`${jobId}:ear:bore`);
+  const [outer, setOuter] = useDraft(`${jobId}:ear:outer`);
+  const texts = { speed, speedAfter, at, tyre, ratio, pinion, bore, outer };
   return {
     texts,
     set: {
@@ -24,6 +29,8 @@ export function useEarSettings(jobId: string, unitTyre: string) {
       tyre: setTyre,
       ratio: setRatio,
       pinion: setPinion,
+      bore: setBore,
+      outer: setOuter,
     },
     read: readSettings(texts),
   };
@@ -46,6 +53,8 @@ function readSettings(t: Texts): Read {
   const ratio = t.ratio.trim() === '' ? undefined : parseQuantity(t.ratio, 'ratio');
   if (ratio && (!ratio.ok || ratio.value <= 1))
     return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
+  const rings = readRings(t);
+  if (rings && !rings.ok) return rings;
   const teeth = t.pinion.trim() === '' ? undefined : Number(t.pinion);
   if (teeth !== undefined && !(Number.isInteger(teeth) && teeth >= 5 && teeth <= 30))
     return { ok: false, reason: 'A pinion has 5 to 30 teeth.' };
@@ -56,6 +65,21 @@ function readSettings(t: Texts): Read {
       circumferenceMm: drive.circumferenceMm,
       ...(ratio?.ok ? { axleRatio: ratio.value } : {}),
       ...(teeth === undefined ? {} : { pinionTeeth: teeth }),
+      ...(rings ? { rings: rings.rings } : {}),
     },
   };
+}
+
+/** The ring size, where it is typed because no part is known. */
+function readRings({
+  bore,
+  outer,
+}: Texts): { ok: true; rings: RingSize } | { ok: false; reason: string } | undefined {
+  if (bore.trim() === '' && outer.trim() === '') return undefined;
+  const [b, o] = [parseQuantity(bore, 'length'), parseQuantity(outer, 'length')];
+  if (!b.ok) return { ok: false, reason: `Bore of the bearing: ${b.reason}` };
+  if (!o.ok) return { ok: false, reason: `Outside of the bearing: ${o.reason}` };
+  if (b.value >= o.value)
+    return { ok: false, reason: 'The bore of the bearing is smaller than its outside.' };
+  return { ok: true, rings: { boreMm: b.value, outerMm: o.value } };
 }
