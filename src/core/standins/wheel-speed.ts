@@ -29,10 +29,22 @@ export interface MadeUpDrive {
   circumferenceMm: number;
   seconds: number;
   sampleRate: number;
+  /** Level that an active sensor swings about, V. */
+  levelV?: number;
+  /** A switching sensor's square wave, with so much of each pulse high. */
+  square?: number;
+  /** Share of the time that the named corner is dead, at the end. */
+  deadShare?: number;
   /** Noise, volts r.m.s. */
   noiseV: number;
   seed: number;
 }
+
+/** A sine, or the square wave of a switching sensor with so much of it high. */
+const waveAt = (pulse: number, high: number | undefined): number => {
+  if (high === undefined) return Math.sin(2 * Math.PI * pulse);
+  return pulse % 1 < high ? 1 : -1;
+};
 
 /** The signals of a made-up car with one known fault. Wheels differ a little, as tyres do; a coil's voltage follows speed. */
 export function driveStraight(d: MadeUpDrive): Traces {
@@ -61,7 +73,9 @@ export function driveStraight(d: MadeUpDrive): Traces {
           const gone =
             (own === 'tooth-missing' && Math.floor((turn % 1) * pairs) === 7) ||
             holes.some(([a, b]) => t >= a && t < b);
-          return (gone ? 0 : gain * Math.sin(2 * Math.PI * turn * pairs)) + d.noiseV * normal(r);
+          const dead = c === d.corner && t > d.seconds * (1 - (d.deadShare ?? 0));
+          const wave = gone || dead ? 0 : gain * waveAt(turn * pairs, d.square);
+          return (d.levelV ?? 0) + wave + d.noiseV * normal(r);
         }),
       ];
     }),

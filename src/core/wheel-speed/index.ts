@@ -1,2 +1,3 @@
+export { pulses, toneOf } from './pulses.ts';
 export * from './read.ts';
 export * from './table.ts';

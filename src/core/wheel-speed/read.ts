@@ -1,6 +1,7 @@
 import { type Corner, corners } from '../corner.ts';
+import { median, pulses, toneOf, waveOf } from './pulses.ts';
 
-/** A short recording of the four wheel-speed signals, driven straight at one speed. Volts about zero. */
+/** A short recording of the four wheel-speed signals, driven straight at one speed. Volts about any level. */
 export interface Traces {
   sampleRate: number;
   kmh: number;
@@ -17,7 +18,7 @@ export const signalKinds = [
   'weak',
   'dead',
   'differs',
-  'too-slow',
+  'cannot-read',
 ] as const;
 export type SignalKind = (typeof signalKinds)[number];
 
@@ -25,6 +26,8 @@ export interface WheelReading {
   corner: Corner;
   kind: SignalKind;
   text: string;
+  /** Level that the signal swings about. */
+  centreV: number;
   amplitudeV: number;
   /** Against the median of the other three. */
   amplitudeShare: number;
@@ -47,56 +50,44 @@ const longPulse = 1.6;
 const sameShare = 0.03;
 /** Least whole turns for telling a missing tooth, which comes once a turn, from a drop-out (judgement). */
 const leastTurns = 3;
+/** Samples that a pulse needs to be counted: fewer are read as a slower signal (sampling theorem, with as much again). */
+const samplesAPulse = 4;
+/** Most pulses a turn of any encoder, for where none is on record (judgement). */
+const mostPulses = 100;
+/** Median stray of the steps between pulses, as a share, over which noise is counted and not the encoder (judgement). */
+const unevenShare = 0.2;
+/** Wheels whose counts must be off alike before the speed is blamed and not an encoder (judgement). */
+const leastAlike = 3;
 
-const median = (list: readonly number[]): number => {
-  const s = [...list].sort((a, b) => a - b);
-  return s.length === 0 ? 0 : (s[(s.length - 1) >> 1]! + s[s.length >> 1]!) / 2;
-};
-
-/** Half of the span between the 5th and the 95th hundredth. */
-function amplitude(v: readonly number[]): number {
-  const s = [...v].sort((a, b) => a - b);
-  return s.length === 0
-    ? 0
-    : (s[Math.floor(s.length * 0.95)]! - s[Math.floor(s.length * 0.05)]!) / 2;
+/** One wheel's trace with what was counted in it. */
+interface Counted {
+  corner: Corner;
+  /** Volts about the level of this signal. */
+  swing: readonly number[];
+  centreV: number;
+  amplitudeV: number;
+  share: number;
+  pulses: number;
+  periodS: number;
+  uneven: number;
+  gaps: { fromS: number; lengthS: number }[];
+  perTurn: number | undefined;
 }
 
-/** Amplitude of one frequency (Goertzel), in volts. */
-export function toneOf(v: readonly number[], hz: number, sampleRate: number): number {
-  const k = 2 * Math.cos((2 * Math.PI * hz) / sampleRate);
-  let a = 0;
-  let b = 0;
-  for (const x of v) {
-    const next = x + k * a - b;
-    b = a;
-    a = next;
-  }
-  return (2 * Math.sqrt(Math.max(0, a * a + b * b - k * a * b))) / v.length;
+/** What all four wheels are held against. */
+interface Drive {
+  t: Traces;
+  turnS: number;
+  record: Partial<Record<Corner, number>>;
+  /** Pulses due a turn where none are on record: what the others count. */
+  usual: number | undefined;
+  /** By how much all counts on record are off alike; 1 where they are not. */
+  alike: number;
 }
 
-/** Times of rising crossings, with a hysteresis of ±`level`; linear between samples. */
-export function pulses(v: readonly number[], sampleRate: number, level: number): number[] {
-  const at: number[] = [];
-  let low = false;
-  for (let i = 1; i < v.length; i++) {
-    if (v[i]! < -level) low = true;
-    if (low && v[i - 1]! < level && v[i]! >= level) {
-      at.push((i - 1 + (level - v[i - 1]!) / (v[i]! - v[i - 1]!)) / sampleRate);
-      low = false;
-    }
-  }
-  return at;
-}
+type Said = Pick<WheelReading, 'kind' | 'text'>;
 
-/**
- * Which wheel's signal is not like the others, and how. `perTurn` is the count of pole pairs or teeth on record; without
- * one, counts are held against each other. Throws RangeError naming the field.
- */
-export function readSignals(
-  t: Traces,
-  circumferenceMm: number,
-  perTurn: Partial<Record<Corner, number>> = {},
-): WheelReading[] {
+function mustBeReadable(t: Traces): void {
   if (!(t.kmh > 0)) throw new RangeError('kmh: the wheels must turn; a speed over 0 is needed');
   if (!(t.sampleRate >= 200))
     throw new RangeError(
@@ -107,112 +98,197 @@ export function readSignals(
     throw new RangeError(
       `${short}: under half a second of signal; at least half a second is needed`,
     );
-  const turnS = circumferenceMm / 1000 / (t.kmh / 3.6);
-  const amplitudes = corners.map((c) => amplitude(t.volts[c]));
-  const raw = corners.map((corner, i) => {
-    const v = t.volts[corner];
-    const usual = median(amplitudes.filter((_, k) => k !== i));
-    const at = pulses(v, t.sampleRate, 0.3 * Math.max(amplitudes[i]!, faintShare * usual));
+}
+
+function countedOf(t: Traces, turnS: number, record: Drive['record']): Counted[] {
+  const waves = corners.map((c) =>
+    waveOf(t.volts[c], t.sampleRate, turnS / (record[c] ?? mostPulses / 2)),
+  );
+  return corners.map((corner, i): Counted => {
+    const { centreV, amplitudeV } = waves[i]!;
+    const usual = median(waves.filter((_, k) => k !== i).map((w) => w.amplitudeV));
+    const swing = t.volts[corner].map((x) => x - centreV);
+    const at = pulses(swing, t.sampleRate, 0.3 * Math.max(amplitudeV, faintShare * usual));
     const steps = at.slice(1).map((x, k) => x - at[k]!);
-    const period = median(steps);
-    const gaps = steps.flatMap((s, k) => (s > longPulse * period ? [{ from: at[k]!, s }] : []));
+    const periodS = median(steps);
+    const seconds = swing.length / t.sampleRate;
+    // A signal that is dead when the reading begins or ends has its gap there.
+    const marks = periodS > 0 ? [Math.min(0, at[0]! - periodS), ...at, seconds] : [];
     return {
       corner,
-      v,
-      amplitudeV: amplitudes[i]!,
-      share: usual > 0 ? amplitudes[i]! / usual : 0,
-      at,
-      period,
-      gaps,
-      count: period > 0 ? turnS / period : undefined,
+      swing,
+      centreV,
+      amplitudeV,
+      share: usual > 0 ? amplitudeV / usual : 0,
+      pulses: at.length,
+      periodS,
+      uneven: periodS > 0 ? median(steps.map((s) => Math.abs(s / periodS - 1))) : 0,
+      gaps: [
+        ...(periodS > 0 && at[0]! > longPulse * periodS ? [{ fromS: 0, lengthS: at[0]! }] : []),
+        ...marks.slice(2).flatMap((to, k) => {
+          const fromS = marks[k + 1]!;
+          return to - fromS > longPulse * periodS ? [{ fromS, lengthS: to - fromS }] : [];
+        }),
+      ],
+      perTurn: periodS > 0 ? turnS / periodS : undefined,
     };
   });
-  const usualCount = median(
-    raw.filter((r) => r.share >= weakShare && r.count !== undefined).map((r) => r.count!),
-  );
-  return raw.map(({ corner, v, amplitudeV, share, at, period, gaps, count }): WheelReading => {
-    const due = perTurn[corner] ?? (usualCount || undefined);
-    const seconds = v.length / t.sampleRate;
-    const gapShare = gaps.reduce((a, g) => a + g.s - period, 0) / seconds;
-    const gapsAt = gaps.map((g) => ((g.from + period) / turnS) % 1);
-    const base = { corner, amplitudeV, amplitudeShare: share, perTurn: count, gapShare, gapsAt };
-    if (t.sensor === 'coil' && t.kmh < coilSilentKmh)
-      return {
-        ...base,
-        kind: 'too-slow',
-        text: `A coil is silent below about ${coilSilentKmh} km/h by nature: read it faster.`,
-      };
-    if (share < faintShare) {
-      // Speed is known to a few hundredths, so the tone is looked for about where it should be.
-      const hz = due === undefined ? undefined : due / turnS;
-      const tone =
-        hz === undefined
-          ? 0
-          : Math.max(
-              ...Array.from({ length: 61 }, (_, k) =>
-                toneOf(v, hz * (0.97 + k / 1000), t.sampleRate),
-              ),
-            );
-      const rest = Math.sqrt(v.reduce((a, x) => a + x * x, 0) / v.length);
-      return tone > 0.5 * rest && tone > 0
-        ? {
-            ...base,
-            perTurn: undefined,
-            gapShare: 1,
-            gapsAt: [],
-            kind: 'faint',
-            text: 'The pulses are there, but far too faint: the encoder faces away from the sensor, or the sensor is not home.',
-          }
-        : {
-            ...base,
-            perTurn: undefined,
-            gapShare: 1,
-            gapsAt: [],
-            kind: 'dead',
-            text: 'No pulses at all: sensor, lead or plug, or no encoder.',
-          };
-    }
-    if (due !== undefined && count !== undefined && Math.abs(count / due - 1) > sameShare)
-      return {
-        ...base,
-        kind: 'differs',
-        text: `${count.toFixed(1)} pulses a turn, ${due.toFixed(0)} ${perTurn[corner] === undefined ? 'on the others' : 'on record'}: another encoder, or another tyre.`,
-      };
-    if (gaps.length > 0 && period > 0) {
-      const apart = gaps.slice(1).map((g, k) => g.from - gaps[k]!.from);
-      const regular =
-        seconds / turnS >= leastTurns &&
-        gaps.length >= Math.floor(seconds / turnS) - 1 &&
-        apart.every(
-          (a) => Math.abs(a / turnS - Math.round(a / turnS)) < 0.05 && Math.round(a / turnS) === 1,
-        );
-      return regular
-        ? {
-            ...base,
-            kind: 'tooth-missing',
-            text: `One pulse is missing once every turn: a tooth gone, or a damaged or dirty spot on the encoder.`,
-          }
-        : {
-            ...base,
-            kind: 'drops-out',
-            text: `Drops out for ${Math.round(gapShare * 100)} % of the time, at no fixed place of the turn: play, gap or lead.`,
-          };
-    }
-    if (share < weakShare)
-      return {
-        ...base,
-        kind: 'weak',
-        text: `Only ${Math.round(share * 100)} % of the others’ strength: the air gap is wide. Look for rust under the sensor, and for play.`,
-      };
+}
+
+/** By how much at least three wheels' counts are off their record, all alike: that is the speed, or the tyres. */
+function offAlike(counted: readonly Counted[], record: Drive['record']): number {
+  const off = counted.flatMap(({ corner, perTurn, share }) => {
+    const due = record[corner];
+    return due === undefined || perTurn === undefined || share < faintShare ? [] : [perTurn / due];
+  });
+  const middle = median(off);
+  const same = off.filter((x) => Math.abs(x / middle - 1) <= sameShare);
+  return same.length >= leastAlike && Math.abs(middle - 1) > sameShare ? middle : 1;
+}
+
+/**
+ * Which wheel's signal is not like the others, and how. `record` is the count of pole pairs or teeth on record; without
+ * one, counts are held against each other. What cannot be counted says why. Throws RangeError naming the field.
+ */
+export function readSignals(
+  t: Traces,
+  circumferenceMm: number,
+  record: Partial<Record<Corner, number>> = {},
+): WheelReading[] {
+  mustBeReadable(t);
+  const turnS = circumferenceMm / 1000 / (t.kmh / 3.6);
+  const counted = countedOf(t, turnS, record);
+  const strong = counted.filter((r) => r.share >= weakShare && r.perTurn !== undefined);
+  const usual = median(strong.map((r) => r.perTurn!)) || undefined;
+  const drive: Drive = { t, turnS, record, usual, alike: offAlike(counted, record) };
+  return counted.map((c): WheelReading => {
+    const said =
+      unreadable(c, drive) ??
+      faint(c, drive) ??
+      differs(c, drive) ??
+      gappy(c, drive) ??
+      whole(c, drive);
+    const silent = said.kind === 'faint' || said.kind === 'dead';
+    const countable = !silent && said.kind !== 'cannot-read';
+    const lost = c.gaps.reduce((a, g) => a + g.lengthS - c.periodS, 0);
     return {
-      ...base,
-      kind: 'agrees',
-      text:
-        at.length > 0 && count !== undefined
-          ? `${count.toFixed(1)} pulses a turn, full strength.`
-          : 'Agrees.',
+      ...said,
+      corner: c.corner,
+      centreV: c.centreV,
+      amplitudeV: c.amplitudeV,
+      amplitudeShare: c.share,
+      perTurn: countable ? c.perTurn : undefined,
+      gapShare: silent ? 1 : lost / secondsOf(drive),
+      gapsAt: countable ? c.gaps.map((g) => ((g.fromS + c.periodS) / trueTurnS(drive)) % 1) : [],
     };
   });
+}
+
+/** A turn at the speed that was driven, not the one that was typed. */
+const trueTurnS = ({ turnS, alike }: Drive): number => turnS / alike;
+const secondsOf = ({ t }: Drive): number => t.volts.LF.length / t.sampleRate;
+
+const dueOf = ({ corner }: Counted, { record, usual, alike }: Drive): number | undefined => {
+  const own = record[corner];
+  return own === undefined ? usual : own * alike;
+};
+
+/** What no count can be trusted of: a coil below its speed, samples too far apart. */
+function unreadable({ corner }: Counted, { t, turnS, record }: Drive): Said | undefined {
+  const cannot = (because: string): Said => ({
+    kind: 'cannot-read',
+    text: `Cannot be read, because ${because}`,
+  });
+  if (t.sensor === 'coil' && t.kmh < coilSilentKmh)
+    return cannot(`a coil is silent below about ${coilSilentKmh} km/h by nature: read it faster.`);
+  const most = record[corner] ?? mostPulses;
+  const needed = (samplesAPulse * most) / turnS;
+  if (t.sampleRate < needed)
+    return cannot(
+      `${Math.round(t.sampleRate)} samples a second are too few for ${record[corner] === undefined ? 'up to ' : ''}${most} pulses a turn at ${t.kmh} km/h: ${Math.ceil(needed / 100) * 100} are needed, or a slower drive.`,
+    );
+  return undefined;
+}
+
+/** A signal far under the others': a trace of the right tone, or nothing. */
+function faint(c: Counted, drive: Drive): Said | undefined {
+  if (c.share >= faintShare) return undefined;
+  const due = dueOf(c, drive);
+  const { sampleRate } = drive.t;
+  // Speed is known to a few hundredths, so the tone is looked for about where it should be.
+  const tone =
+    due === undefined
+      ? 0
+      : Math.max(
+          ...Array.from({ length: 61 }, (_, k) =>
+            toneOf(c.swing, (due / drive.turnS) * (0.97 + k / 1000), sampleRate),
+          ),
+        );
+  const rest = Math.sqrt(c.swing.reduce((a, x) => a + x * x, 0) / c.swing.length);
+  return tone > 0.5 * rest && tone > 0
+    ? {
+        kind: 'faint',
+        text: 'The pulses are there, but far too faint: the encoder faces away from the sensor, or the sensor is not home.',
+      }
+    : { kind: 'dead', text: 'No pulses at all: sensor, lead or plug, or no encoder.' };
+}
+
+function differs(c: Counted, drive: Drive): Said | undefined {
+  if (c.uneven > unevenShare)
+    return {
+      kind: 'cannot-read',
+      text: 'Cannot be read, because its pulses come unevenly all the time: interference, or a loose lead of the reader.',
+    };
+  const due = dueOf(c, drive);
+  if (due === undefined || c.perTurn === undefined) return undefined;
+  if (Math.abs(c.perTurn / due - 1) <= sameShare) return undefined;
+  const count = (c.perTurn / drive.alike).toFixed(1);
+  const whose = drive.record[c.corner] === undefined ? 'on the others' : 'on record';
+  return {
+    kind: 'differs',
+    text: `${count} pulses a turn, ${(due / drive.alike).toFixed(0)} ${whose}: another encoder, or another tyre.`,
+  };
+}
+
+/** Pulses that are missing: one at the same place of every turn, or any. */
+function gappy({ gaps }: Counted, drive: Drive): Said | undefined {
+  const [first] = gaps;
+  if (!first) return undefined;
+  const turnS = trueTurnS(drive);
+  const turns = secondsOf(drive) / turnS;
+  const apart = gaps.slice(1).map((g, k) => (g.fromS - gaps[k]!.fromS) / turnS);
+  const regular =
+    turns >= leastTurns &&
+    gaps.length >= Math.floor(turns) - 1 &&
+    apart.every((a) => Math.abs(a - 1) < 0.05);
+  if (regular)
+    return {
+      kind: 'tooth-missing',
+      text: 'One pulse is missing once every turn: a tooth gone, or a damaged or dirty spot on the encoder.',
+    };
+  const lost = gaps.reduce((a, g) => a + g.lengthS, 0) / secondsOf(drive);
+  return {
+    kind: 'drops-out',
+    text: `Drops out for ${Math.max(1, Math.round(lost * 100))} % of the time, at no fixed place of the turn: play, gap or lead.`,
+  };
+}
+
+/** A signal without a gap: weak, or as it should be, as far as the speed lets that be said. */
+function whole({ share, perTurn }: Counted, { t, alike }: Drive): Said {
+  if (share < weakShare)
+    return {
+      kind: 'weak',
+      text: `Only ${Math.round(share * 100)} % of the others’ strength: the air gap is wide. Look for rust under the sensor, and for play.`,
+    };
+  if (alike !== 1)
+    return {
+      kind: 'cannot-read',
+      text: `Cannot be read, because all counts are ${Math.abs(100 * (alike - 1)).toFixed(0)} % ${alike > 1 ? 'over' : 'under'} the record alike: the speed was about ${(t.kmh * alike).toFixed(0)} km/h, or the tyres are of another size.`,
+    };
+  return {
+    kind: 'agrees',
+    text: perTurn === undefined ? 'Agrees.' : `${perTurn.toFixed(1)} pulses a turn, full strength.`,
+  };
 }
 
 /** How a reading answers the wheel-speed test of the diagnosis; undefined where it says nothing. */
@@ -220,7 +296,7 @@ export function asTestResult(kind: SignalKind): 'agrees' | 'drops' | 'differs' |
   switch (kind) {
     case 'agrees':
       return 'agrees';
-    case 'too-slow':
+    case 'cannot-read':
       return undefined;
     case 'differs':
     case 'tooth-missing':

@@ -1,5 +1,9 @@
 import { type Corner, corners } from '../corner.ts';
+import { median } from './pulses.ts';
 import type { Traces } from './read.ts';
+
+/** How far one step between samples may be off the usual one: a table rounds its times (judgement). */
+const mostUneven = 0.5;
 
 /** Traces from a table with the heads seconds, LF, RF, LR, RR (volts). Throws RangeError naming the line or head. */
 export function tracesFromRows(
@@ -30,6 +34,14 @@ export function tracesFromRows(
   const times = rows.slice(1).map((_, i) => cell(i + 1, 'seconds'));
   const back = times.findIndex((t, i) => i > 0 && t <= times[i - 1]!);
   if (back > 0) throw new RangeError(`line ${back + 2}: time does not run forward`);
+  const steps = times.slice(1).map((t, i) => t - times[i]!);
+  const usual = median(steps);
+  // A count over time wants even time: a pause of the recorder would be read as a gap of the sensor.
+  const pause = steps.findIndex((s) => Math.abs(s / usual - 1) > mostUneven);
+  if (pause >= 0)
+    throw new RangeError(
+      `line ${pause + 3}: ${steps[pause]!.toFixed(4)} s since the line before, ${usual.toFixed(4)} s between the others; samples have to be even`,
+    );
   const sampleRate = (times.length - 1) / (times.at(-1)! - times[0]!);
   return {
     sampleRate,

@@ -90,10 +90,52 @@ describe('wheel-speed reading', () => {
       circumferenceMm,
       record,
     );
-    expect(slow.every((r) => r.kind === 'too-slow' && asTestResult(r.kind) === undefined)).toBe(
+    expect(slow.every((r) => r.kind === 'cannot-read' && asTestResult(r.kind) === undefined)).toBe(
       true,
     );
   });
+
+  // Whatever the wave looks like, pulses are counted right, or it is said why they cannot be.
+  it.each([
+    ['at a level', { levelV: 1.1 }, 'agrees', 'agrees'],
+    ['square, a third high', { square: 0.33, levelV: 0.9 }, 'agrees', 'agrees'],
+    ['square and narrow', { square: 0.15, levelV: 0.9, sampleRate: 8000 }, 'agrees', 'agrees'],
+    ['dead for a third of the time', { deadShare: 0.33, levelV: 1 }, 'drops-out', 'agrees'],
+    ['dead for four fifths', { deadShare: 0.8, levelV: 1 }, 'drops-out', 'agrees'],
+    [
+      'with a tooth gone, at a level',
+      { fault: 'tooth-missing', levelV: 1 },
+      'tooth-missing',
+      'agrees',
+    ],
+    ['a coil at 8 km/h', { sensor: 'coil', kmh: 8, seconds: 5 }, 'agrees', 'agrees'],
+    ['sampled twice a pulse', { sampleRate: 850 }, 'cannot-read', 'cannot-read'],
+    ['sampled less than once a pulse', { sampleRate: 300 }, 'cannot-read', 'cannot-read'],
+    ['in noise as high as itself', { noiseV: 1.2 }, 'cannot-read', 'cannot-read'],
+  ] as const)('counts a signal %s, or says why not', (_name, over, one, rest) => {
+    for (const seed of [3, 4, 5]) {
+      const read = readSignals(driveStraight(drive({ ...over, seed })), circumferenceMm, record);
+      expect(read.map((r) => r.kind)).toEqual(corners.map((c) => (c === 'RF' ? one : rest)));
+      for (const r of read)
+        if (r.perTurn !== undefined) expect(Math.abs(r.perTurn / 48 - 1)).toBeLessThan(0.02);
+    }
+  });
+
+  it.each([0.85, 0.94, 1.08, 1.25])(
+    'tells a speed typed %d times too high, and still the odd wheel',
+    (off) => {
+      const typed = (over: Partial<MadeUpDrive>) => {
+        const t = driveStraight(drive(over));
+        return readSignals({ ...t, kmh: t.kmh * off }, circumferenceMm, record);
+      };
+      const plain = typed({});
+      expect(plain.every((r) => r.kind === 'cannot-read')).toBe(true);
+      const told = Number(/about (\d+) km\/h/u.exec(plain[0]!.text)?.[1]);
+      expect(Math.abs(told - 60)).toBeLessThanOrEqual(1);
+      for (const fault of ['tooth-missing', 'other-count', 'reversed-encoder'] as const)
+        expect(typed({ fault }).find((r) => r.corner === 'RF')?.kind).toBe(expected[fault]);
+    },
+  );
 
   it('measures a tone as its amplitude', () => {
     const v = Array.from({ length: 4000 }, (_, i) => 0.7 * Math.sin((2 * Math.PI * 50 * i) / 4000));
@@ -121,6 +163,8 @@ describe('wheel-speed reading', () => {
         'active',
       ),
     ).toThrow('line 51: time does not run forward');
+    const paused = rows.map((r, i) => (i > 90 ? [String(i / 1000 + 0.2), ...r.slice(1)] : r));
+    expect(() => tracesFromRows(paused, 20, 'active')).toThrow(/^line 92: 0\.2010 s since/u);
     expect(() =>
       tracesFromRows(
         rows.map((r, i) => (i === 9 ? [r[0]!, 'x', ...r.slice(2)] : r)),

@@ -57,6 +57,8 @@ function toldOf(
   if (said) return { status: 'stop', text: said };
   if (!read) return { status: 'to-do', text: 'Nothing read yet.' };
   if (!gravest) return { status: 'good', text: 'All four agree.' };
+  if (odd.length === corners.length && odd.every((w) => w.kind === 'cannot-read'))
+    return { status: 'check', text: gravest.text };
   const words = odd.map((w) => `${cornerNames[w.corner]}: ${kindWords[w.kind].toLowerCase()}`);
   return { status: kindStatus(gravest.kind), text: words.join('; ') };
 }

@@ -12,12 +12,12 @@ export const kindWords: Record<SignalKind, string> = {
   weak: 'Weak',
   dead: 'Dead',
   differs: 'Differs',
-  'too-slow': 'Too slow to read',
+  'cannot-read': 'Cannot be read',
 };
 
 export function kindStatus(kind: SignalKind): Status {
   if (kind === 'agrees') return 'good';
-  return kind === 'weak' || kind === 'too-slow' ? 'check' : 'stop';
+  return kind === 'weak' || kind === 'cannot-read' ? 'check' : 'stop';
 }
 
 interface Props {
@@ -52,7 +52,7 @@ export function WheelSignal({
   const from = r.gapsAt.length > 0 ? worst(volts, per) : 0;
   const shown = volts.slice(from, from + Math.max(24, per));
   const x = (i: number) => 176 + (248 * i) / (shown.length - 1);
-  const y = (v: number) => 84 - 46 * Math.max(-1.2, Math.min(1.2, v / fullV));
+  const y = (v: number) => 84 - 46 * Math.max(-1.2, Math.min(1.2, (v - r.centreV) / fullV));
   const status = kindStatus(r.kind);
   return (
     <button
