@@ -164,7 +164,7 @@ describe('wheel-speed reading', () => {
       ),
     ).toThrow('line 51: time does not run forward');
     const paused = rows.map((r, i) => (i > 90 ? [String(i / 1000 + 0.2), ...r.slice(1)] : r));
-    expect(() => tracesFromRows(paused, 20, 'active')).toThrow(/^line 92: 0\.2010 s since/u);
+    expect(() => tracesFromRows(paused, 20, 'active')).toThrow(/^line 92: 0\.2020 s since/u);
     expect(() =>
       tracesFromRows(
         rows.map((r, i) => (i === 9 ? [r[0]!, 'x', ...r.slice(2)] : r)),
