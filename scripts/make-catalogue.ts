@@ -32,8 +32,10 @@ writeFileSync(
   path,
   `${Papa.unparse({ fields: heads, data: rows.map((x) => heads.map((h) => (x as Record<string, unknown>)[h] ?? '')) }, { newline: '\n' })}\n`,
 );
+const used = madeUpConsumables(3, 7).map((c) => flat(c));
+const columns = [...new Set(used.flatMap((x) => Object.keys(x)))];
 writeFileSync(
   'demo-data/consumables.csv',
-  `${Papa.unparse(madeUpConsumables(3, 7), { newline: '\n' })}\n`,
+  `${Papa.unparse({ fields: columns, data: used.map((x) => columns.map((h) => x[h] ?? '')) }, { newline: '\n' })}\n`,
 );
 console.log(rows.length, 'parts');

@@ -170,6 +170,14 @@ const StudSchema = closed({
 });
 export type Stud = Static<typeof StudSchema>;
 
+/** The centre nut: thread, hand and how it is locked; a nut of the wrong hand spoils the shaft. */
+export const NutSchema = closed({
+  threadMm: Mm(),
+  pitchMm: Mm(),
+  hand: oneOf(['right', 'left'] as const),
+  lock: oneOf(['stake', 'split-pin', 'plate', 'self'] as const),
+});
+
 /** What is known of one corner, with the word of where it comes from. */
 export const CornerRecordSchema = closed({
   family: oneOf(familyCodes),
@@ -187,6 +195,7 @@ export const CornerRecordSchema = closed({
   journal: Maybe(closed({ diameterMm: Mm(), toleranceClass: ToleranceClass })),
   seal: Maybe(SealSchema),
   stud: Maybe(StudSchema),
+  nut: Maybe(NutSchema),
   /** The vehicle maker's limits for this corner, with where they stand; the wheel's radial load in N. */
   limits: Maybe(
     closed({

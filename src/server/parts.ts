@@ -5,6 +5,7 @@ import {
   type CataloguePart,
   dimensions,
   type Found,
+  hasSize,
   indexParts,
   meanOf,
   type PartIndex,
@@ -13,7 +14,7 @@ import {
   searchParts,
 } from '../core/matching/index.ts';
 import { closed, Id, oneOf } from '../core/schemas/common.ts';
-import type { Consumable } from '../core/schemas/workshop.ts';
+import { type Consumable, ConsumableSizeSchema } from '../core/schemas/workshop.ts';
 import type { Db } from '../db/open.ts';
 import { listRecords } from '../db/records.ts';
 import { store } from './store.ts';
@@ -53,16 +54,23 @@ export const findParts = async (b: Static<typeof PartSearchSchema>): Promise<Fou
   searchParts(await partIndex((await store()).db), b as PartQuery);
 export const PartNumbersSchema = closed({ numbers: Type.Array(Id, { minItems: 1, maxItems: 40 }) });
 
-/** Consumables for each item, those in stock first and cheapest of them. */
-export async function consumablesFor(
-  items: readonly string[],
-): Promise<Record<string, Consumable[]>> {
+export const ConsumableSearchSchema = closed({
+  items: Type.Array(Id, { minItems: 1, maxItems: 20 }),
+  /** Sizes that an item must have; one without is found in any size. */
+  sizes: Type.Optional(Type.Record(Id, ConsumableSizeSchema)),
+});
+
+/** Consumables for each item that have the size asked for, those in stock first and cheapest of them. */
+export async function consumablesFor({
+  items,
+  sizes = {},
+}: Static<typeof ConsumableSearchSchema>): Promise<Record<string, Consumable[]>> {
   const all = await listRecords((await store()).db, 'consumables');
   return Object.fromEntries(
     items.map((item) => [
       item,
       all
-        .filter((c) => c.item === item)
+        .filter((c) => c.item === item && hasSize(c, sizes[item] ?? {}))
         .sort((a, b) => Number(b.stock > 0) - Number(a.stock > 0) || a.priceMinor - b.priceMinor)
         .slice(0, 3),
     ]),

@@ -142,7 +142,7 @@ it('goes from an unknown family to an accepted part, with one blocker met and on
   await button(page, 'On to the bench list').click();
   // Everything in hand but one thing, which a name answers for.
   const items = page.locator('svg.bench .item');
-  await button(page, /^All 5 are here/u).waitFor();
+  await button(page, /^All 5 here/u).waitFor();
   for (const name of ['Axle bearing', 'Press ring', 'Axle seal', 'Retainer nuts'])
     await items.filter({ hasText: name }).click();
   await page.locator('.side', { hasText: /4 of 5 in hand/u }).waitFor();

@@ -89,7 +89,7 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
   await why.getByRole('button', { name: 'Record' }).click();
   await at(page, 'match');
   await button(page, 'Take N4076-48').click();
-  await button(page, /^All \d are here/u).click();
+  await button(page, /^All \d here/u).click();
   await at(page, 'plan');
   await button(page, 'Start work').click();
 

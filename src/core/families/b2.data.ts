@@ -13,6 +13,7 @@ export const b2Steps: readonly Step[] = [
       text: 'Drive flange on, new axle nut by hand until it seats',
       why: 'Full torque goes through rings and spacer: no adjusting.',
       look: 'Splines oiled, flange face clean',
+      nut: true,
     },
   },
   wheel,

@@ -25,6 +25,7 @@ export const p2Steps: readonly Step[] = [
       text: 'Shaft through the hub, new axle nut on by hand until it seats',
       why: 'The stages at Torque begin from there.',
       look: 'Thread clean, in the state the procedure asks for',
+      nut: true,
     },
   },
   {

@@ -52,6 +52,7 @@ export const axleNut: Step = {
     text: 'Crack the axle nut while the wheel stands on the ground',
     why: 'The car holds the hub still. Only because this bearing will be replaced: a loaded bearing with a slack nut is damaged.',
     tools: ['socket for the axle nut', 'breaker bar'],
+    nut: true,
     caution: 'bar-slips',
   },
 };

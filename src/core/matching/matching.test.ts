@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
+import type { CornerRecord } from '../corner-record.ts';
 import { sentence } from '../rules/index.ts';
 import { madeUpConsumables, madeUpParts } from '../standins/catalogue.ts';
 import {
@@ -10,6 +11,7 @@ import {
   type CataloguePart,
   compare,
   conflicts,
+  hasSize,
   indexParts,
   mark,
   measureAgain,
@@ -18,6 +20,7 @@ import {
   partKinds,
   readingFault,
   searchParts,
+  sizeNeeded,
   sizeOf,
   statsOf,
 } from './index.ts';
@@ -44,6 +47,37 @@ const old: OldPart = {
   readings: { outerMm: [76.0, 76.01], boreMm: [40, 40.01], widthMm: [37, 37] },
   encoder: { kind: 'magnetic', pairs: 48, side: 'inboard' },
 };
+
+describe('what is used up', () => {
+  const record: CornerRecord = {
+    family: 'P1',
+    knuckle: exampleWork.knuckle,
+    nut: { threadMm: 22, pitchMm: 1.5, hand: 'left', lock: 'stake' },
+    source: 'made up',
+  };
+  const snapRing = { id: 'snap-ring', singleUse: true };
+  const stock = madeUpConsumables(3, 1);
+  it('is offered in the size of the corner alone: the ring by its bore, the nut by thread and hand', () => {
+    const of = (item: string, singleUse = true) => {
+      const n = sizeNeeded({ id: item, singleUse }, record);
+      return n.kind === 'size'
+        ? stock.filter((c) => c.item === item && hasSize(c, n.size)).map((c) => c.sizeText)
+        : n.kind;
+    };
+    expect(of('snap-ring')).toEqual(['76 mm bore']);
+    expect(of('axle-nut')).toEqual(['M22 × 1.5, left-hand thread, staked collar']);
+    expect([of('pinch-bolts'), of('axle-seal'), of('seat-oil', false)]).toEqual([
+      'by-the-old-one',
+      'by-the-old-one',
+      'any',
+    ]);
+    expect(sizeNeeded(snapRing, undefined).kind).toBe('by-the-old-one');
+  });
+  it('is not taken to fit where its catalogue does not say', () => {
+    const { size: _unsaid, ...bare } = stock.find((c) => c.item === 'snap-ring')!;
+    expect(hasSize(bare, { outerMm: 76 })).toBe(false);
+  });
+});
 
 describe('match', () => {
   it('is the same within a tenth by calliper, in doubt on the edge, different beyond; finer by micrometer', () => {

@@ -1,11 +1,11 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { CornerRecordSchema } from '../corner-record.ts';
+import { CornerRecordSchema, NutSchema } from '../corner-record.ts';
 import { exposures } from '../diagnosis/history.ts';
 import { InstrumentSchema } from '../fits/seat.ts';
 import { PartSchema } from '../matching/catalogue-part.ts';
 import { AdapterSchema, PressSchema } from '../press/kit.ts';
 import { ProcedureSchema, WrenchSchema } from '../torque/procedure.ts';
-import { closed, Currency, Id, Km, Maybe, oneOf, Text } from './common.ts';
+import { closed, Currency, Id, Km, Maybe, Mm, oneOf, Text } from './common.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
 
@@ -41,12 +41,20 @@ export const UnitSchema = closed({
   fasteners: Type.Record(Id, closed({ name: Text(60), figure: Text(40), source: Text() })),
 });
 
+/** Sizes of a thing that is used up, as far as its kind has them: a snap ring's outside is the bore it sits in. */
+export const ConsumableSizeSchema = Type.Partial(
+  closed({ innerMm: Mm(), outerMm: Mm(), widthMm: Mm(), ...NutSchema.properties }),
+);
+export type ConsumableSize = Static<typeof ConsumableSizeSchema>;
+
 /** A thing that the job uses up and that is bought by its own number: nut, ring, seal, bolt, grease. */
 export const ConsumableSchema = closed({
   number: Id,
   maker: Text(60),
   item: Id,
   sizeText: Text(60),
+  /** What is not said is not taken to fit. */
+  size: Maybe(ConsumableSizeSchema),
   stock: Type.Integer({ minimum: 0, maximum: 10_000 }),
   priceMinor: Type.Integer({ minimum: 0 }),
   currency: Currency,

@@ -1,6 +1,6 @@
 import { families, type Family, type FamilyCode, itemsOf, usualRings } from '../families/index.ts';
-import type { CataloguePart, PartKind } from '../matching/index.ts';
-import type { Consumable } from '../schemas/workshop.ts';
+import { type CataloguePart, type PartKind, sizeInWords } from '../matching/index.ts';
+import type { Consumable, ConsumableSize } from '../schemas/workshop.ts';
 import { random } from './cars.ts';
 
 /** Made-up makers, and the letter their numbers begin with. */
@@ -183,17 +183,39 @@ export function madeUpParts(count: number, seed: number): CataloguePart[] {
   return list;
 }
 
-const sizeWords: Record<string, (r: () => number) => string> = {
-  'axle-nut': (r) => `M${[20, 22, 24][Math.floor(r() * 3)]} × 1.5, stake`,
-  'snap-ring': (r) => `${64 + 2 * Math.floor(r() * 14)} mm bore`,
-  'press-ring': (r) => `${30 + Math.floor(r() * 16)} mm shaft`,
-  'hub-seal': (r) => `${40 + Math.floor(r() * 30)} × ${62 + Math.floor(r() * 30)} × 10`,
-  'axle-seal': (r) => `${36 + Math.floor(r() * 14)} × ${58 + Math.floor(r() * 14)} × 9`,
-  'gear-oil': () => '1 l',
-  'wheel-grease': () => '400 g',
-  'brake-fluid': () => '0.5 l',
-  'seat-oil': () => '50 ml',
-  'seat-paste': () => '100 g',
+const sealSizes = (list: readonly (readonly [number, number, number])[]): ConsumableSize[] =>
+  list.map(([innerMm, outerMm, widthMm]) => ({ innerMm, outerMm, widthMm }));
+const nut = (
+  threadMm: number,
+  hand: 'right' | 'left' = 'right',
+  lock: ConsumableSize['lock'] = 'stake',
+): ConsumableSize => ({ threadMm, pitchMm: 1.5, hand, lock });
+/** Sizes that the made-up makers stock, by item; the n-th piece of an item has the n-th of them. */
+const stockSizes: Readonly<Record<string, readonly ConsumableSize[]>> = {
+  'axle-nut': [nut(20), nut(22), nut(24), nut(22, 'left'), nut(20, 'right', 'split-pin')],
+  'snap-ring': [64, 68, 72, 76, 80, 84, 88].map((outerMm) => ({ outerMm })),
+  'press-ring': [
+    { innerMm: 31, widthMm: 14 },
+    { innerMm: 38, widthMm: 16 },
+    { innerMm: 40, widthMm: 16 },
+  ],
+  'axle-seal': sealSizes([
+    [38, 72, 9],
+    [42, 70, 10],
+    [46, 76, 9],
+    [46, 72, 9],
+  ]),
+  'stub-seal': sealSizes([
+    [30, 44, 7],
+    [32, 45, 7],
+  ]),
+};
+const amounts: Readonly<Record<string, string>> = {
+  'gear-oil': '1 l',
+  'wheel-grease': '400 g',
+  'brake-fluid': '0.5 l',
+  'seat-oil': '50 ml',
+  'seat-paste': '100 g',
 };
 
 /** What the jobs use up, from the same makers. */
@@ -203,13 +225,15 @@ export function madeUpConsumables(each: number, seed: number): Consumable[] {
     (id) => id !== 'bearing',
   );
   return items.flatMap((item) =>
-    Array.from({ length: each }, (_, n): Consumable => {
+    Array.from({ length: stockSizes[item]?.length ?? each }, (_, n): Consumable => {
+      const size = stockSizes[item]?.[n];
       const [maker, letter] = makers[Math.floor(r() * makers.length)]!;
       return {
         number: `${letter}-${item}-${n + 1}`,
         maker,
         item,
-        sizeText: sizeWords[item]?.(r) ?? `size ${n + 1}`,
+        sizeText: size ? sizeInWords(size) : (amounts[item] ?? `size ${n + 1}`),
+        ...(size ? { size } : {}),
         stock: Math.floor(9 * r()),
         priceMinor: 90 + Math.floor(1800 * r()),
         currency: 'EUR',

@@ -1,14 +1,12 @@
-import { Type } from '@sinclair/typebox';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
-import { closed, Id } from '../../core/schemas/common.ts';
 import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
-import { consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
+import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
 import { invalid, Problem } from '../problem.ts';
 import { store } from '../store.ts';
@@ -129,8 +127,8 @@ export const shopRoutes: readonly Route[] = [
     'POST',
     '/api/consumables/search',
     'What the shop can take for these items, in stock first, a few each',
-    { body: closed({ items: Type.Array(Id, { minItems: 1, maxItems: 20 }) }) },
-    async ({ body }) => consumablesFor(body.items),
+    { body: ConsumableSearchSchema },
+    ({ body }) => consumablesFor(body),
   ),
 ];
 

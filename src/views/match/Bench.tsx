@@ -8,27 +8,32 @@ import {
   missingFor,
   openItems,
 } from '../../core/job/index.ts';
-import type { Consumable } from '../../core/schemas/workshop.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { TryAgain } from '../../ui/TryAgain.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
-import { useFetched } from '../shell/useFetched.ts';
 import { useJob } from '../shell/useJob.ts';
 import { BenchAxis, ItemMark, itemStates } from './BenchAxis.tsx';
+import { FromCatalogue } from './FromCatalogue.tsx';
+import { useSupply } from './useSupply.ts';
 
 /** What the job uses up, laid out along the axis in the order it goes on. */
-export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => void }) {
+export function Bench({
+  bar,
+  finish,
+  onOther,
+}: {
+  bar: React.ReactNode;
+  finish: () => void;
+  /** What came is not what was chosen. */
+  onOther: () => void;
+}) {
   const { view, send } = useJob();
   const { state } = view;
   const [owning, setOwning] = useState<string>();
   const items = itemsOf(familyCodeOf(view));
   const missing = openItems(view);
-  const wanted = items.map((i) => i.id).filter((id) => id !== 'bearing');
-  const { value: supply = {}, failed } = useFetched<Record<string, Consumable[]>>(
-    wanted.length > 0 ? '/api/consumables/search' : undefined,
-    { items: wanted },
-  );
+  const { supply, failed, needed } = useSupply();
   const inHand = items.filter((i) => state.items[i.id] === 'in-hand').length;
   const owned = state.overrides.filter((o) => itemOfRule(o.rule) !== undefined);
   const part = chosenPart(view);
@@ -66,6 +71,15 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
               <span className="note">of {items.length} in hand</span>
             </p>
           </section>
+          {part && (
+            <section>
+              <h2>The box has to say</h2>
+              <p className="num text-[28px] leading-tight">{part.number}</p>
+              <button type="button" className="btn quiet small mt-2" onClick={onOther}>
+                It says another number
+              </button>
+            </section>
+          )}
           <section>
             <h2>Missing</h2>
             {missing.length === 0 && <p className="note">Nothing.</p>}
@@ -97,40 +111,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
               <TryAgain what="Not read" failed={failed} />
             </section>
           )}
-          {Object.keys(supply).length > 0 && (
-            <section>
-              <h2>From our catalogue</h2>
-              <table className="rows">
-                <tbody>
-                  {items
-                    .filter((i) => supply[i.id]?.[0])
-                    .map((i) => {
-                      const c = supply[i.id]![0]!;
-                      return (
-                        <tr key={i.id}>
-                          <td>
-                            {i.name}
-                            <br />
-                            <span className="cap">
-                              {c.maker} {c.number}, {c.sizeText}
-                            </span>
-                          </td>
-                          <td className="figure">
-                            {c.stock > 0 ? (
-                              <>
-                                <b>{c.stock}</b> in stock
-                              </>
-                            ) : (
-                              `${c.leadDays} days`
-                            )}
-                          </td>
-                        </tr>
-                      );
-                    })}
-                </tbody>
-              </table>
-            </section>
-          )}
+          {supply && <FromCatalogue items={items} supply={supply} needed={needed} />}
           <section>
             <h2>Marks, tap to change</h2>
             <ul className="axis-legend">
@@ -158,7 +139,7 @@ export function Bench({ bar, finish }: { bar: React.ReactNode; finish: () => voi
       actions={
         <>
           {untouched ? (
-            <MainAction label={`All ${items.length} are here`} onAct={allHere} />
+            <MainAction label={`All ${items.length} here, number as on the box`} onAct={allHere} />
           ) : (
             <MainAction label="All here" missing={gate} onAct={finish} />
           )}

@@ -46,7 +46,7 @@ function Body() {
   if (open === 'family' || !family)
     return <FamilyTab tabs={bar} onNext={() => setOpen('measure')} />;
   if (open === 'measure') return <MeasureTab bar={bar} onNext={() => setOpen('part')} />;
-  if (open === 'bench') return <Bench bar={bar} finish={finish} />;
+  if (open === 'bench') return <Bench bar={bar} finish={finish} onOther={() => setOpen('part')} />;
   return <PartTab tabs={bar} onNext={() => setOpen('bench')} />;
 }
 

@@ -1,6 +1,13 @@
 import { type ReactNode, useState } from 'react';
 import { cautions, type Phase, takenAlong, type WalkStep } from '../../core/families/index.ts';
-import { familyCodeOf, rebuildSteps, stepsOf, type Timer } from '../../core/job/index.ts';
+import {
+  cornerRecord,
+  familyCodeOf,
+  rebuildSteps,
+  stepsOf,
+  type Timer,
+} from '../../core/job/index.ts';
+import { threadInWords } from '../../core/matching/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
@@ -103,7 +110,7 @@ export function StepsBody({
                 <b>Look:</b> {step.look}
               </p>
             )}
-            {(step.tools || figure || step.single) && (
+            {(step.tools || figure || step.single || step.nut) && (
               <ul className="step-facts">
                 {step.tools?.map((t) => (
                   <li key={t}>
@@ -116,6 +123,12 @@ export function StepsBody({
                     <span>{figure.name}</span>
                     <b className="num">{figure.figure}</b>
                     <em>{figure.source}</em>
+                  </li>
+                )}
+                {step.nut && (
+                  <li>
+                    <span>Thread</span>
+                    <b className="num">{threadInWords(cornerRecord(view)?.nut)}</b>
                   </li>
                 )}
                 {step.fastener && !figure && (
