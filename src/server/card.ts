@@ -1,5 +1,11 @@
 import Papa from 'papaparse';
-import { type CardLine, type JobCard, makeCard, withNames } from '../core/card/index.ts';
+import {
+  type CardLine,
+  type JobCard,
+  makeCard,
+  unmeasured,
+  withNames,
+} from '../core/card/index.ts';
 import { verifyChain } from './chain.ts';
 import type { JobRecord } from './job-record.ts';
 
@@ -57,7 +63,7 @@ export function cardCsv(c: JobCard): string {
     ...(c.torque?.readings ?? []).map((t) =>
       line('torque', {
         what: t.stage,
-        value: t.actual === null ? 'seen' : `${t.actual} ${t.unit}`,
+        value: t.actual === null ? unmeasured(t) : `${t.actual} ${t.unit}`,
         limit: t.planned === null ? '' : `${t.planned} ${t.unit}`,
         status: t.status,
         who: t.who,

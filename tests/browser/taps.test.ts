@@ -43,16 +43,16 @@ async function steps(page: Page): Promise<void> {
   }
 }
 
-/** One reading at the gauge, and the stroke kept. */
-async function stroke(page: Page, travel: string, force: string, depth?: string): Promise<void> {
-  await page.getByLabel('Travel', { exact: true }).fill(travel);
+/** One reading at the gauge, and the stroke kept: of what comes off the peak, of what goes on travel and measured depth. */
+async function stroke(page: Page, force: string, travel?: string): Promise<void> {
+  if (travel) await page.getByLabel('Travel', { exact: true }).fill(travel);
   await page.getByLabel('Gauge', { exact: true }).fill(force);
   await page.getByLabel('Gauge', { exact: true }).press('Enter');
-  await page.locator('svg.drawing .live').waitFor();
-  await button(page, depth ? 'Record seat' : 'Record stroke').click();
+  await page.locator('svg.drawing .live').waitFor({ state: 'attached' });
+  await button(page, travel ? 'Record seat' : 'Record stroke').click();
   const field = page.getByRole('dialog').getByLabel(/depth|Travel of the hub/u);
-  if (depth) {
-    await field.fill(depth);
+  if (travel) {
+    await field.fill(travel);
     await field.press('Enter');
   }
   await button(page, 'Next').click();
@@ -96,10 +96,10 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
   await at(page, 'press-out');
   await steps(page);
   await button(page, /read$/u).click();
-  await stroke(page, '0.5', '24');
+  await stroke(page, '24');
   await button(page, 'Ring is off').click();
   await button(page, 'Ring is out').click();
-  await stroke(page, '0.5', '20');
+  await stroke(page, '20');
   for (const [label, at0, at1, mm] of [
     ['Outer diameter', 'face 0°', 'face 90°', '76'],
     ['Bore', 'face 0°', 'face 90°', '40'],
@@ -124,11 +124,11 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
   await page.getByRole('radio', { name: 'inboard' }).click();
   await page.getByRole('radio', { name: 'viewing card' }).click();
   await button(page, 'Record side').click();
-  await stroke(page, '41.5', '7', '41.5');
+  await stroke(page, '7', '41.5');
   await button(page, 'Groove is clear all round').click();
   await button(page, 'Snapped in, gap down').click();
   await button(page, 'Shield is on').click();
-  await stroke(page, '44', '7', '44');
+  await stroke(page, '7', '44');
   await button(page, 'Turns smoothly').click();
   await button(page, 'No gap').click();
   await button(page, 'To Torque').click();
@@ -137,10 +137,11 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
   await page.locator('.steps-line button').last().click();
   await button(page, /^Done up to here/u).click();
   await page.locator('.stages').waitFor();
-  for (const typed of ['120', '180', '5', '70', '60']) {
-    await page.getByLabel(/^Reading, stage/u).fill(typed);
+  // Turns and angles by the paint mark are done as said: only a torque has a figure.
+  for (const typed of ['120', undefined, undefined, '70', undefined]) {
+    if (typed) await page.getByLabel(/^Reading, stage/u).fill(typed);
     const now = await page.locator('.stages li.now').textContent();
-    await button(page, /^Record/u).click();
+    await button(page, typed ? /^Record/u : 'Done as said, not measured').click();
     await page.waitForFunction(
       (was) => document.querySelector('.stages li.now')?.textContent !== was,
       now,
@@ -153,5 +154,5 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
     `known unit, full depth, to the centre nut locked: ${taps} taps, ${typed} typed values`,
   );
   expect(taps).toBeLessThanOrEqual(60);
-  expect(typed).toBeLessThanOrEqual(32);
+  expect(typed).toBeLessThanOrEqual(27);
 });

@@ -52,11 +52,17 @@ const TorqueReadingSchema = closed({
     closed({ low: Type.Number(), high: Type.Number(), ours: Type.Optional(Type.Literal(true)) }),
   ),
   actual: Nullable(Type.Number()),
+  /** Done as said, not measured. */
+  asSaid: Type.Optional(Type.Boolean()),
   typed: Nullable(Type.String()),
   tool: Type.String(),
   status: StatusId,
   ...Said,
 });
+
+/** What stands where a stage has no figure. */
+export const unmeasured = ({ asSaid }: { asSaid?: boolean }): string =>
+  asSaid ? 'as said, not measured' : 'seen';
 
 const TorqueSchema = closed({
   procedure: Type.String(),

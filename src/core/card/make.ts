@@ -243,9 +243,10 @@ function torqueOf(
         unit: unitSigns[stage.kind],
         window: windowOf(stage),
         actual: s.actual ?? null,
+        ...(s.asSaid ? { asSaid: true } : {}),
         typed: s.typed ?? null,
         tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId,
-        status: judgeStage(procedure, stage, s.actual).status,
+        status: judgeStage(procedure, stage, s).status,
         ...by(s),
       };
     }),

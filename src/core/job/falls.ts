@@ -15,6 +15,7 @@ function fall(s: JobState, { strokes, facts }: Done): void {
     delete s.strokes[o];
     delete s.traces[o];
     delete s.readings[o];
+    delete s.peaks[o];
     delete s.readAtMs[o];
   }
   s.facts = s.facts.filter((f) => !(facts as readonly string[]).includes(f));

@@ -9,6 +9,7 @@ import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../schemas/eve
 import {
   beginsAgain,
   judgeWrench,
+  mayGoUnmeasured,
   orderFault,
   type Procedure,
   stageUnit,
@@ -20,7 +21,7 @@ import type { JobNow } from './job-now.ts';
 import { unmet } from './needs.ts';
 import { checksFor, owedAt } from './owed.ts';
 import { chosenPart, partByNumber } from './part-on-job.ts';
-import { fittedStrokes } from './press-on-job.ts';
+import { fittedStrokes, requirementOf } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatOf, seatResult, workOf } from './seats-on-job.ts';
 import { overrideOf, samplesOf } from './state.ts';
@@ -101,6 +102,10 @@ const guards: Guards = {
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('readingsMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
+  'stroke-reading': (b, job) =>
+    b.travelMm === undefined && requirementOf(job, b.operation)?.fitting
+      ? refuse('travelMm', 'stroke.no-travel')
+      : undefined,
   'part-confirmed': (b, job) =>
     partByNumber(job, b.partNumber)
       ? undefined
@@ -119,6 +124,7 @@ const guards: Guards = {
     if (used) return used;
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
     if (stage?.kind === 'lock') return undefined;
+    if (b.asSaid && b.actual === undefined && stage && mayGoUnmeasured(stage)) return undefined;
     if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
     if (b.actual < 0) return refuse('actual', 'torque.sign');
     if (!stage || stageUnit(stage) !== 'torque') return undefined;

@@ -232,6 +232,22 @@ describe('what may not be recorded', () => {
       { ctx: withNut() },
     ),
     refused(
+      'a torque as said, which only turns and angles can be',
+      'stage-recorded',
+      { stageId: 'a', toolId: 'w', asSaid: true },
+      'torque.no-reading',
+      'actual',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a fitting stroke of which only the peak was read',
+      'stroke-reading',
+      { operation: 'bearing-in', forceKn: 8, typed: '8' },
+      'stroke.no-travel',
+      'travelMm',
+      { events: ready },
+    ),
+    refused(
       'a torque with a tool that is not there',
       'stage-recorded',
       stage({ toolId: 'lost' }),

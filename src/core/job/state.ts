@@ -64,6 +64,8 @@ export interface JobState {
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
   readings: Partial<Record<Operation, StrokeReading[]>>;
+  /** Greatest force that was read of a stroke without its travel. */
+  peaks: Partial<Record<Operation, number>>;
   /** When the last of them was taken: later than the kept stroke, they are of one that is made again. */
   readAtMs: Partial<Record<Operation, number>>;
   /** The last trace of a stroke by a gauge; earlier ones stay on record. */
@@ -98,6 +100,7 @@ export const emptyState = (): JobState => ({
   seatDecisions: {},
   damage: {},
   readings: {},
+  peaks: {},
   readAtMs: {},
   traces: {},
   strokes: {},
@@ -128,6 +131,17 @@ function withReading(list: readonly Reading[], r: Reading, most: number): Readin
 /** The stroke was kept after its last reading: the next one belongs to another try. */
 const begunAgain = (s: JobState, o: Operation): boolean =>
   (s.strokes[o]?.atMs ?? -Infinity) >= (s.readAtMs[o] ?? Infinity);
+
+/** A gauge read by eye: with its travel a point of the strip, without it only a peak. */
+function typedReading(s: JobState, r: EventBody<'stroke-reading'>): void {
+  const { operation: o, travelMm, forceKn } = r;
+  if (begunAgain(s, o)) {
+    delete s.readings[o];
+    delete s.peaks[o];
+  }
+  if (travelMm === undefined) s.peaks[o] = Math.max(s.peaks[o] ?? 0, forceKn);
+  else s.readings[o] = [...(s.readings[o] ?? []), { travelMm, forceKn }];
+}
 
 const once = (list: string[], x: string) => {
   if (!list.includes(x)) list.push(x);
@@ -218,10 +232,7 @@ function apply(s: JobState, e: JobEvent): void {
       s.encoderChecked = { ...e.body, ...kept };
       break;
     case 'stroke-reading':
-      s.readings[e.body.operation] = [
-        ...(begunAgain(s, e.body.operation) ? [] : (s.readings[e.body.operation] ?? [])),
-        { travelMm: e.body.travelMm, forceKn: e.body.forceKn },
-      ];
+      typedReading(s, e.body);
       s.readAtMs[e.body.operation] = e.atMs;
       break;
     case 'stroke-traced':

@@ -80,6 +80,12 @@ export const readingRules = ruleTable({
       return by === how.read ? 'Came out inside the expected band.' : `Out; ${by}.`;
     },
   },
+  'stroke.no-travel': {
+    title: 'What goes in is followed by its travel',
+    says: ['refuses'],
+    source: practice,
+    sentence: () => 'Type the travel with the force: what seats is known by both.',
+  },
   'stroke.no-force': {
     title: 'A force is read, never filled in',
     says: ['refuses'],

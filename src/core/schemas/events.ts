@@ -127,7 +127,8 @@ export const eventBodies = {
   }),
   'stroke-reading': closed({
     operation: OperationId,
-    travelMm: Type.Number({ minimum: 0, maximum: 500 }),
+    /** Absent where only the peak was read of what came off. */
+    travelMm: Maybe(Type.Number({ minimum: 0, maximum: 500 })),
     forceKn: Type.Number({ minimum: 0, maximum: 2000 }),
     typed: Text(80),
   }),
@@ -153,6 +154,8 @@ export const eventBodies = {
   }),
   'stage-recorded': closed({
     stageId: Id,
+    /** Turned as the procedure says, without a gauge: no figure is kept. */
+    asSaid: Maybe(Type.Boolean()),
     actual: Maybe(Reading),
     typed: Maybe(Text(40)),
     toolId: Id,

@@ -78,9 +78,22 @@ export function stageWindow(s: Stage): { low: number; high: number; ours: boolea
   return { low: value - either, high: value + either, ours: tolerance === undefined };
 }
 
-/** Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not. */
-export function judgeStage(p: Procedure, s: Stage, actual: number | undefined): Verdict {
+/** A turn and an angle by the paint mark can be made without a gauge; a torque cannot. */
+export const mayGoUnmeasured = (s: Stage): boolean =>
+  s.value !== undefined && stageUnit(s) !== 'torque';
+
+/**
+ * Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not, a turn may be
+ * done as said without one.
+ */
+export function judgeStage(
+  p: Procedure,
+  s: Stage,
+  { actual, asSaid }: Omit<StageReading, 'stageId'>,
+): Verdict {
   const window = stageWindow(s);
+  if (asSaid && actual === undefined && mayGoUnmeasured(s))
+    return verdict('torque.as-said', { source: p.source });
   if (!window) return verdict('torque.locked', { source: p.source });
   const { low, high, ours } = window;
   const found: Found = {
@@ -126,6 +139,8 @@ export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: st
 export interface StageReading {
   stageId: string;
   actual?: number;
+  /** Turned as the procedure says, without a gauge. */
+  asSaid?: boolean;
 }
 
 export interface Walk {
@@ -149,7 +164,7 @@ export function walkProcedure(p: Procedure, readings: readonly StageReading[]): 
     const i = p.stages.findIndex((s) => s.id === r.stageId);
     if (i < 0) continue;
     if (i === 0) restart = false;
-    const judged = judgeStage(p, p.stages[i]!, r.actual);
+    const judged = judgeStage(p, p.stages[i]!, r);
     verdicts = verdicts.map((v, k) => (k < i ? v : undefined));
     verdicts[i] = judged;
     if (judged.status === 'stop') restart = true;

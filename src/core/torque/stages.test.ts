@@ -77,14 +77,19 @@ describe('a stage', () => {
     [turns, 40, 'good', 'torque.in-window'],
     [lock, undefined, 'good', 'torque.locked'],
   ] as const)('%# is judged at both ends of its window', (s, actual, status, rule) =>
-    expect(judgeStage(p, s, actual)).toMatchObject({ status, rule, source: 'made up' }),
+    expect(judgeStage(p, s, { actual })).toMatchObject({ status, rule, source: 'made up' }),
   );
 
   it('says by how much, in whole figures', () => {
-    expect(sentence(judgeStage(p, base, 100))).toMatch(/^Below the window by 14:/u);
-    expect(sentence(judgeStage(p, base, 140))).toMatch(/^Over by 14: slacken/u);
+    for (const s of [turns, angle])
+      expect(sentence(judgeStage(p, s, { asSaid: true }))).toBe('Done as said, not measured.');
+    expect(judgeStage(p, base, { asSaid: true }).rule).toBe('torque.no-reading');
+    expect(sentence(judgeStage(p, base, { actual: 100 }))).toMatch(/^Below the window by 14:/u);
+    expect(sentence(judgeStage(p, base, { actual: 140 }))).toMatch(/^Over by 14: slacken/u);
     const stretch = { ...p, stretch: true };
-    expect(sentence(judgeStage(stretch, base, 140))).toMatch(/^Over by 14 on a stretch.*spoilt/u);
+    expect(sentence(judgeStage(stretch, base, { actual: 140 }))).toMatch(
+      /^Over by 14 on a stretch.*spoilt/u,
+    );
   });
 });
 

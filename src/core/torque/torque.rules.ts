@@ -9,6 +9,12 @@ export const torqueRules = ruleTable({
     source: maker,
     sentence: () => 'Locked and seen.',
   },
+  'torque.as-said': {
+    title: 'Done as said, not measured',
+    says: ['good'],
+    source: practice,
+    sentence: () => 'Done as said, not measured.',
+  },
   'torque.below': {
     title: 'Up to the window',
     says: ['check'],

@@ -16,6 +16,7 @@ const x1 = 862;
 export function ForceStrip({
   setup,
   readings,
+  peakKn,
   basis,
   y,
   scene,
@@ -23,6 +24,8 @@ export function ForceStrip({
   edge,
 }: {
   setup: Setup;
+  /** A peak that was read without its travel. */
+  peakKn: number | undefined;
   basis: string;
   readings: readonly StrokeReading[];
   y: (mm: number) => number;
@@ -32,7 +35,7 @@ export function ForceStrip({
 }) {
   const { requirement: r, forceKn: full } = setup;
   const { fitting } = r;
-  const peak = Math.max(full.high, ...readings.map((p) => p.forceKn));
+  const peak = Math.max(full.high, peakKn ?? 0, ...readings.map((p) => p.forceKn));
   const axis = nice(1.4 * peak);
   const X = (kn: number) => x0 + ((x1 - x0) * Math.min(kn, axis)) / axis;
   const Y = (travel: number) => y(scene.leadStart + travel);
@@ -47,7 +50,8 @@ export function ForceStrip({
       ? `M${fitting ? `${x0} ${Y(0)}L` : ''}${readings.map((p) => `${X(p.forceKn)} ${Y(p.travelMm)}`).join('L')}`
       : undefined;
   const last = readings.at(-1);
-  const now = last ?? { travelMm: 0, forceKn: 0 };
+  const onlyPeak = last ? undefined : peakKn;
+  const now = last ?? { travelMm: 0, forceKn: onlyPeak ?? 0 };
   const step = nice(axis / 3.2);
   // As many figures as stand clear of each other.
   const every = [5, 10, 20, 50].find((mm) => Y(mm) - Y(0) >= 24) ?? 100;
@@ -74,10 +78,10 @@ export function ForceStrip({
           <stop offset="1" className="spread-5" />
         </linearGradient>
       </defs>
-      {last ? (
+      {last || onlyPeak !== undefined ? (
         <>
           <text className="cap" x="570" y={ry + 20}>
-            Force now
+            {last ? 'Force now' : 'Peak'}
           </text>
           <text className="far" x="568" y={ry + 80}>
             {f.value}
@@ -89,17 +93,21 @@ export function ForceStrip({
             {f.other}
           </text>
           <text className="cap" x="778" y={ry + 20}>
-            Travel
+            {last ? 'Travel' : 'Travel not read'}
           </text>
-          <text className="mid" x="776" y={ry + 54}>
-            {t.value}
-            <tspan className="unit-small" dx="5">
-              mm
-            </tspan>
-          </text>
-          <text className="figure-small" x="778" y={ry + 80}>
-            {t.other}
-          </text>
+          {last && (
+            <>
+              <text className="mid" x="776" y={ry + 54}>
+                {t.value}
+                <tspan className="unit-small" dx="5">
+                  mm
+                </tspan>
+              </text>
+              <text className="figure-small" x="778" y={ry + 80}>
+                {t.other}
+              </text>
+            </>
+          )}
         </>
       ) : (
         <text className="cap" x="668" y={ry + 30}>
@@ -191,6 +199,9 @@ export function ForceStrip({
         </>
       )}
       <Capacity setup={setup} basis={basis} y={Y(r.travelMm) + 30 < 512 ? 526 : 176} />
+      {onlyPeak !== undefined && (
+        <path className="live peak" d={`M${X(onlyPeak)} ${Y(0)}V${Y(r.travelMm)}`} />
+      )}
       {last && <circle className="live" cx={X(last.forceKn)} cy={Y(last.travelMm)} r="7" />}
     </g>
   );

@@ -6,8 +6,19 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 
-/** Gauge and travel, typed while the handle rests; each pair is one point of the strip. */
-export function GaugeEntry({ operation, press }: { operation: Operation; press: Press }) {
+/**
+ * Gauge and travel, typed while the handle rests; each pair is one point of the strip. Of what comes off the peak alone
+ * is enough.
+ */
+export function GaugeEntry({
+  operation,
+  press,
+  fitting,
+}: {
+  operation: Operation;
+  press: Press;
+  fitting: boolean;
+}) {
   const { view, send, problem, clear } = useJob();
   const [force, setForce, clearForce] = useDraft(`${view.job.id}:${operation}:force`);
   const [travel, setTravel, clearTravel] = useDraft(`${view.job.id}:${operation}:travel`);
@@ -21,14 +32,18 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   const turned = read.ok && read.by !== undefined;
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
+    const peakOnly = !fitting && travel.trim() === '';
     const t = parseQuantity(travel, 'length');
-    if (!read.ok || !t.ok) return form.current?.querySelectorAll('input')[read.ok ? 0 : 1]?.focus();
+    if (!read.ok || !(t.ok || peakOnly))
+      return form.current?.querySelectorAll('input')[read.ok ? 0 : 1]?.focus();
+    const at = t.ok ? { travelMm: t.value } : {};
+    const typedText = t.ok ? `${read.typed} at ${t.typed}` : `${read.typed}, the peak`;
     if (
       await send('stroke-reading', {
         operation,
         forceKn: read.forceKn,
-        travelMm: t.value,
-        typed: `${read.typed} at ${t.typed}`.slice(0, 80),
+        ...at,
+        typed: typedText.slice(0, 80),
       })
     ) {
       clearForce();
@@ -39,7 +54,7 @@ export function GaugeEntry({ operation, press }: { operation: Operation; press: 
   return (
     <form ref={form} className="gauge" onSubmit={submit}>
       <QuantityInput
-        label="Travel"
+        label={fitting ? 'Travel' : 'Travel, if read'}
         dimension="length"
         decimals={1}
         text={travel}

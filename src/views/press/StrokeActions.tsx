@@ -12,7 +12,7 @@ export function StrokeActions({
   cautionRead,
   running,
   keeping,
-  readings,
+  unread,
   onRecord,
   onNext,
   onAgain,
@@ -22,7 +22,8 @@ export function StrokeActions({
   running: boolean;
   /** The trace of the gauge is not there yet. */
   keeping: boolean;
-  readings: number;
+  /** Nothing of the gauge is there yet. */
+  unread: boolean;
   onRecord: () => void;
   onNext: () => void;
   onAgain: () => void;
@@ -70,7 +71,7 @@ export function StrokeActions({
         [running, 'The ram is under load: release it first'],
         [keeping, 'The trace is being kept'],
         [again, again && reasonOf(again)],
-        [!blows && readings === 0, 'Type the gauge first'],
+        [!blows && unread, 'Type the gauge first'],
       )}
       onAct={onRecord}
     />

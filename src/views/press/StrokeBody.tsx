@@ -125,7 +125,7 @@ function OneStroke({
           )}
           {open && !running && (
             <section>
-              <GaugeEntry operation={operation} press={setup.press} />
+              <GaugeEntry operation={operation} press={setup.press} fitting={fitting} />
             </section>
           )}
           {open && setup.press.kind !== 'screw' && <GaugePanel gauge={gauge} fitting={fitting} />}
@@ -168,7 +168,7 @@ function OneStroke({
           cautionRead={cautionRead}
           running={running}
           keeping={gauge.keeping}
-          readings={readings.length}
+          unread={readings.length === 0 && stroke.peakKn === undefined}
           // What came off has no seat to measure: one tap keeps it.
           onRecord={() =>
             fitting || !stack

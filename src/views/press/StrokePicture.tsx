@@ -89,6 +89,7 @@ export function StrokePicture({
               <ForceStrip
                 setup={setup}
                 readings={readings}
+                peakKn={stroke.peakKn}
                 basis={basisOf(setup.requirement.seat, view)}
                 {...f}
               />

@@ -35,6 +35,8 @@ export interface Stroke {
   byHand: boolean;
   judgement: Judgement | undefined;
   readings: { travelMm: number; forceKn: number }[];
+  /** Greatest force that was read without its travel. */
+  peakKn: number | undefined;
   live: Verdict | undefined;
   recorded: ReturnType<typeof judgeStroke> | undefined;
   refused: Refusal | undefined;
@@ -74,7 +76,10 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
     // What was read before the kept stroke is of the first try.
     const ofThisTry = !again || (state.readAtMs[operation] ?? 0) > (kept?.atMs ?? 0);
     const readings = (ofThisTry && state.readings[operation]) || [];
-    const last = readings.at(-1);
+    const peakKn = ofThisTry ? state.peaks[operation] : undefined;
+    // A peak without its travel is that of the break-away.
+    const last =
+      readings.at(-1) ?? (peakKn === undefined ? undefined : { travelMm: 0, forceKn: peakKn });
     return {
       operation,
       setup,
@@ -84,6 +89,7 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       byHand: !done && chosen?.pusherId !== undefined,
       judgement: stack && judgeStack(stack, setup),
       readings,
+      peakKn,
       live: last && judgeReading(last, setup),
       recorded: done && judgeStroke(done, setup),
       refused: done ? undefined : mayBegin(operation, view),
@@ -92,10 +98,10 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
 }
 
 /** The greatest force that was read of a stroke; undefined for blows, which no gauge reads. */
-export const peakOf = ({ setup, readings }: Stroke): number | undefined =>
-  setup.press.kind === 'hammer' || readings.length === 0
-    ? undefined
-    : Math.max(...readings.map((r) => r.forceKn));
+export function peakOf({ setup, readings, peakKn }: Stroke): number | undefined {
+  const read = [...readings.map((r) => r.forceKn), ...(peakKn === undefined ? [] : [peakKn])];
+  return setup.press.kind === 'hammer' || read.length === 0 ? undefined : Math.max(...read);
+}
 
 /** A stroke as it is recorded; a depth only where a part went on. */
 export function recordOf(

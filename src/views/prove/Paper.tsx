@@ -1,4 +1,4 @@
-import type { JobCard as Card, CardLine as Line } from '../../core/card/index.ts';
+import { type JobCard as Card, type CardLine as Line, unmeasured } from '../../core/card/index.ts';
 import { both, clockTime, dayTime, fixed } from '../../core/units/index.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
@@ -124,7 +124,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
                 <tr key={i}>
                   <td>{t.stage}</td>
                   <td className="num">
-                    <b>{t.actual === null ? 'seen' : `${fixed(t.actual)} ${t.unit}`}</b>
+                    <b>{t.actual === null ? unmeasured(t) : `${fixed(t.actual)} ${t.unit}`}</b>
                   </td>
                   <td className="num">
                     {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}

@@ -1,9 +1,12 @@
 import { type ReactNode, useState } from 'react';
+import { unmeasured } from '../../core/card/index.ts';
 import { cornerRecord, missingFor, overrideOf, procedureUnchecked } from '../../core/job/index.ts';
 import {
   judgeWrench,
+  mayGoUnmeasured,
   type Procedure,
   type Stage,
+  type StageReading,
   stageUnit,
   standOnBarM,
   type Walk,
@@ -43,9 +46,10 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   const parsed = unit ? parseQuantity(text, unit) : undefined;
   const actual = parsed?.ok ? parsed.value : undefined;
   const unchecked = procedureUnchecked(view);
-  const record = async () => {
+  const record = async (asSaid = false) => {
     if (!tool) return;
-    const reading = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
+    const figure = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
+    const reading = asSaid ? { asSaid } : figure;
     if (await send('stage-recorded', { stageId: stage.id, toolId: tool.id, ...reading })) clear();
   };
   const finish = async () => {
@@ -123,7 +127,7 @@ function NutActions({
   stage: Stage;
   actual: number | undefined;
   onOwn: () => void;
-  onRecord: () => void;
+  onRecord: (asSaid?: boolean) => void;
   onFinish: () => void;
 }) {
   const { view } = useJob();
@@ -131,10 +135,15 @@ function NutActions({
   if (finished)
     return <MainAction label="To Prove" missing={missingFor('torque', view)[0]} onAct={onFinish} />;
   const unit = stageUnit(stage);
-  if (!unit) return <MainAction label="Locked, seen" onAct={onRecord} />;
-  if (actual === undefined) return <MainAction label="Record" missing="Type the reading" />;
+  if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
+  if (actual === undefined)
+    return mayGoUnmeasured(stage) ? (
+      <MainAction label="Done as said, not measured" onAct={() => onRecord(true)} />
+    ) : (
+      <MainAction label="Record" missing="Type the reading" />
+    );
   const shown = both(actual, unit);
-  return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={onRecord} />;
+  return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={() => onRecord()} />;
 }
 
 /** Every stage with its figure; a recorded one with its word. */
@@ -334,10 +343,10 @@ function Readings({ procedure: p }: { procedure: Procedure }) {
   );
 }
 
-function readingText(p: Procedure, r: { stageId: string; actual?: number | undefined }): string {
+function readingText(p: Procedure, r: StageReading): string {
   const stage = p.stages.find((x) => x.id === r.stageId);
   const unit = stage && stageUnit(stage);
-  if (!unit || r.actual === undefined) return 'seen';
+  if (!unit || r.actual === undefined) return unmeasured(r);
   const shown = both(r.actual, unit);
   return `${shown.value} ${shown.unit}`;
 }
