@@ -5,9 +5,11 @@
 import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { shopName } from '../src/server/floor.ts';
+
 import { importJobs, importTable, importWorkshop } from '../src/server/import.ts';
 import { Problem } from '../src/server/problem.ts';
+import { markAsDemo, shopName } from '../src/server/shop.ts';
+import { store } from '../src/server/store.ts';
 
 const folder = resolve(dirname(fileURLToPath(import.meta.url)), '../demo-data');
 const read = (name: string) => readFileSync(resolve(folder, name), 'utf8');
@@ -16,6 +18,7 @@ try {
   if (await shopName()) {
     console.log('Demo data is already there; kept as it is.');
   } else {
+    await markAsDemo((await store()).db);
     const counts = [
       await importTable('parts', read('parts.csv'), false),
       await importTable('consumables', read('consumables.csv'), false),

@@ -127,6 +127,19 @@ export const likelihoodTables = sqliteTable(
   (t) => [uniqueIndex('books_command').on(t.commandId)],
 );
 
+/** The shop's settings, append-only: each version whole, with who set it; by nobody when the shop was first set up. */
+export const shopSettings = sqliteTable(
+  'shop_settings',
+  {
+    version: integer('version').primaryKey({ autoIncrement: true }),
+    commandId: text('command_id').notNull(),
+    data: text('data').notNull(),
+    byId: text('by_id').references(() => technicians.id),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [uniqueIndex('shop_settings_command').on(t.commandId)],
+);
+
 /**
  * What the floor shows of a job, worked out once. Triggers mark a row stale when its job is written, and count the
  * changes of the shop's records: no write can forget it.

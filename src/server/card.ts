@@ -33,6 +33,7 @@ export function cardCsv(c: JobCard): string {
   });
   return Papa.unparse([
     line('job', { what: 'Job', value: c.number }),
+    ...(c.only ? [line('job', { what: 'Only', value: c.only })] : []),
     line('job', { what: 'Unit', value: c.unit.fleetNo }),
     line('job', { what: 'Corner', value: c.corner.id }),
     line('job', { what: 'Complaint', value: c.complaint?.short ?? '' }),

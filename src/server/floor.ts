@@ -12,6 +12,7 @@ import { getMeta, listRecords } from '../db/records.ts';
 import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
 import { recordIn, shopZone } from './job-record.ts';
 import { people } from './people.ts';
+import { shopTitle } from './shop.ts';
 import { store } from './store.ts';
 
 /** Jobs on the floor, each summary as fresh as its job and the shop's records. */
@@ -77,7 +78,7 @@ export async function archive(q: Static<typeof ArchiveSchema>): Promise<FloorRow
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
   return {
-    shop: (await shopName()) ?? 'Workshop',
+    shop: await shopTitle(),
     rows: await floorRows(),
     units: await listRecords(db, 'units'),
     people: await people(),
@@ -103,8 +104,4 @@ function floorRow(
     who: names.get(lastById) ?? lastById,
     ...(signedKm === undefined || !unit ? {} : { recheck: sinceSigned(signedKm, unit.odometerKm) }),
   };
-}
-
-export async function shopName(): Promise<string | undefined> {
-  return getMeta((await store()).db, 'shop');
 }

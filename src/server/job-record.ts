@@ -13,6 +13,7 @@ import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { upcastSnapshot } from './snapshot.ts';
+import { shopOfJob } from './shop.ts';
 import { store } from './store.ts';
 import { tablesNow } from './tables.ts';
 
@@ -50,6 +51,7 @@ async function contextOf(
     instruments: await list('instruments'),
     wrenches: await list('wrenches'),
     tables: await tablesNow(db),
+    shop: await shopOfJob(db),
     ...(procedure ? { procedure } : {}),
   };
 }

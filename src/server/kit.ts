@@ -12,7 +12,7 @@ import {
 } from '../core/press/index.ts';
 import type {} from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
-import { shopName } from './floor.ts';
+import { shopTitle } from './shop.ts';
 import { partIndex } from './parts.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
@@ -71,7 +71,7 @@ export async function kitView(): Promise<{
 }> {
   const { db } = await store();
   return {
-    shop: (await shopName()) ?? 'Workshop',
+    shop: await shopTitle(),
     pieces: await listRecords(db, 'adapters'),
     presses: await listRecords(db, 'presses'),
     people: await people(),

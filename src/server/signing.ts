@@ -1,6 +1,6 @@
 import { makeCard } from '../core/card/index.ts';
 import { strokesIn } from '../core/families/index.ts';
-import { chosenPart, type JobNow, project, walkOf } from '../core/job/index.ts';
+import { chosenPart, isPractice, type JobNow, project, walkOf } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
@@ -80,9 +80,11 @@ export async function signingWrites(
     suspectId: `bearing-${corner}`,
     results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   };
+  const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
+  // Nothing is learned from practice: neither the unit nor the tests.
+  if (isPractice(now)) return frozen;
   return [
-    putSnapshot(db, job.id, kept.context),
-    putCard(db, job.id, kept.card),
+    ...frozen,
     ...(await noteUnit(db, job.unitId, { odometerKm, fitted: fittedBy(job, now, odometerKm) })),
     ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];

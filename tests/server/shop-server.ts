@@ -10,6 +10,8 @@ process.env['DATA_DIR'] = dataDir;
 process.env['LOG_LEVEL'] = 'silent';
 process.env['STANDIN_SPEED'] = '400';
 const { dispatch } = await import('../../src/server/dispatch.ts');
+const { markAsDemo } = await import('../../src/server/shop.ts');
+const { store } = await import('../../src/server/store.ts');
 const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
 
 const demo = (name: string) =>
@@ -17,6 +19,7 @@ const demo = (name: string) =>
 
 /** The demo shop's records, without any job. */
 export async function loadShop(): Promise<void> {
+  await markAsDemo((await store()).db);
   await importTable('parts', demo('parts.csv'), false);
   await importTable('consumables', demo('consumables.csv'), false);
   await importTable('adapters', demo('kit.csv'), false);

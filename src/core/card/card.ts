@@ -124,6 +124,8 @@ const documentFields = {
   signed: Nullable(closed(Said)),
   recheckKm: Nullable(Type.Number()),
   caution: Type.String(),
+  /** Made in a shop of made-up data, or with simulated instruments in a real one: it proves nothing. */
+  only: Type.Optional(oneOf(['demo', 'practice'] as const)),
 };
 
 /** What is frozen at signing. People stand in it by their id, so that a name can change later. */

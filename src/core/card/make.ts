@@ -16,6 +16,7 @@ import {
   familyOf,
   filmNames,
   instrumentById,
+  isPractice,
   type JobNow,
   kindOf,
   schoolOf,
@@ -96,7 +97,13 @@ export function makeCard(source: CardSource): CardDocument {
     recheckKm: state.signed ? recheckKm : null,
     caution:
       'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
+    ...onlyFor(source),
   };
+}
+
+function onlyFor(source: CardSource): Pick<CardDocument, 'only'> {
+  if (source.ctx.shop?.demo) return { only: 'demo' };
+  return isPractice(source) ? { only: 'practice' } : {};
 }
 
 function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {
@@ -144,9 +151,10 @@ function oldPartLines(source: CardSource): CardLine[] {
   return dimensionsOf(kindOf(source)).map((d) => {
     const nominal = part && sizeOf(part, d);
     const digits = isCount(d) ? 0 : 2;
+    const simulated = source.state.oldTaken[d]?.some((r) => r.standIn);
     return {
       what: dimensionNames[d],
-      value: meanOf(source.state.oldReadings[d])?.toFixed(digits) ?? 'not read',
+      value: `${meanOf(source.state.oldReadings[d])?.toFixed(digits) ?? 'not read'}${simulated ? ', by a stand-in' : ''}`,
       ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }),
     };
   });

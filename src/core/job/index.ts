@@ -8,6 +8,7 @@ export type * from './job-view.ts';
 export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';
+export * from './practice.ts';
 export * from './press-on-job.ts';
 export * from './refusal.ts';
 export * from './route-on-job.ts';

@@ -21,6 +21,7 @@ import type { JobNow } from './job-now.ts';
 import { unmet } from './needs.ts';
 import { checksFor, owedAt } from './owed.ts';
 import { chosenPart, partByNumber } from './part-on-job.ts';
+import { byStandIn } from './practice.ts';
 import { fittedStrokes, requirementOf } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatOf, seatResult, workOf } from './seats-on-job.ts';
@@ -191,6 +192,9 @@ export function refusal<T extends EventType>(
 ): Refusal | undefined {
   if (job.state.signed && type !== 'recheck-done') return refuse('type', 'job.signed');
   if (job.state.closed) return refuse('type', 'job.closed', { with: { why: job.state.closed } });
+  const { shop } = job.ctx;
+  if (shop && !shop.demo && !shop.standIns && byStandIn(type, body))
+    return refuse('standIn', 'kit.stand-ins-off');
   const guard: Guards[T] = guards[type];
   const verdict: Guards[T] = verdicts[type];
   // What cannot be, then what may not be yet, then what is not right.

@@ -4,6 +4,7 @@ import type { LikelihoodTables } from '../diagnosis/index.ts';
 import type { Instrument } from '../fits/index.ts';
 import type { CataloguePart } from '../matching/index.ts';
 import type { Adapter, Press } from '../press/index.ts';
+import type { ShopOfJob } from '../schemas/shop.ts';
 import type { Choices } from '../schemas/events.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { Procedure, Wrench } from '../torque/index.ts';
@@ -21,6 +22,8 @@ export interface JobContext {
   procedure?: Procedure;
   /** The likelihood tables as the shop keeps them. */
   tables: LikelihoodTables;
+  /** Absent in jobs of before shops were told apart. */
+  shop?: ShopOfJob;
 }
 
 /**

@@ -20,6 +20,11 @@ const noSuch = (title: string, what: string): Rule =>
 /** What may be recorded, and when. */
 export const interlockRules = ruleTable({
   'kit.instrument': noSuch('An instrument on record', 'instrument'),
+  'kit.stand-ins-off': refuses(
+    'Real instruments in a real shop',
+    () =>
+      'Simulated instruments are off in this shop. A lead switches them on in the settings; a job with one is practice.',
+  ),
   'kit.press': noSuch('A press on record', 'press'),
   'kit.tool': noSuch('A tool on record', 'tool'),
   'kit.piece': refuses(

@@ -12,6 +12,8 @@ export interface Reading {
   zeroMm?: number | undefined;
   /** Temperature of the part, °C; 20 where it was not read is not assumed: then no correction is made. */
   partC?: number | undefined;
+  /** Read by the simulated indicator. */
+  standIn?: boolean | undefined;
 }
 
 /** A reading less its zero error, brought to 20 °C by the expansion of its material. */

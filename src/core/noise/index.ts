@@ -1,5 +1,4 @@
 export * from './analyse.ts';
-export type { Heard } from './combs.ts';
 export * from './orders.ts';
 export * from './ring-size.ts';
 export * from './spectra.ts';

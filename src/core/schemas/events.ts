@@ -86,6 +86,8 @@ export const eventBodies = {
     instrumentId: Id,
     plane: Maybe(Type.Integer({ minimum: 0, maximum: 5 })),
     angleDeg: Maybe(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),
+    /** Read by the simulated indicator. */
+    standIn: Maybe(Type.Boolean()),
     ...Taken,
   }),
   'points-read': closed({

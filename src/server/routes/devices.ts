@@ -1,6 +1,7 @@
 import { moodNow, MoodSchema, offers, setMood } from '../offers.ts';
 import { PartNumbersSchema } from '../parts.ts';
 import { ramStream } from '../ram.ts';
+import { standInsOn } from '../shop.ts';
 import { indicatorStream } from '../streams.ts';
 import { TakeSchema, takeSignals } from '../wheel-speed.ts';
 
@@ -13,14 +14,20 @@ export const devicesRoutes: readonly Route[] = [
     '/api/jobs/{id}/ram/{operation}/{setting}',
     'Readings of the stand-in ram for a stroke (server-sent events); setting: good, cocked, galling, worn or rusted, “+drop-out” for a loose lead',
     {},
-    ({ params }) => ramStream(params['id']!, params['operation']!, params['setting']!),
+    async ({ params }) => {
+      await standInsOn();
+      return ramStream(params['id']!, params['operation']!, params['setting']!);
+    },
   ),
   route(
     'GET',
     '/api/devices/indicator/{nominal}',
     'Readings of the stand-in indicator until it settles (server-sent events)',
     {},
-    ({ params }) => indicatorStream(params['nominal']!),
+    async ({ params }) => {
+      await standInsOn();
+      return indicatorStream(params['nominal']!);
+    },
   ),
   route(
     'POST',
@@ -48,6 +55,9 @@ export const devicesRoutes: readonly Route[] = [
     '/api/devices/wheel-speed/take',
     'A short recording of the four wheel-speed signals, from the stand-in reader',
     { body: TakeSchema },
-    ({ body }) => takeSignals(body),
+    async ({ body }) => {
+      await standInsOn();
+      return takeSignals(body);
+    },
   ),
 ];

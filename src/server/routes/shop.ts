@@ -6,6 +6,7 @@ import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
+import { changeSettings, SettingsChangeSchema, shopView } from '../shop.ts';
 import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
 import { invalid, Problem } from '../problem.ts';
@@ -122,6 +123,16 @@ export const shopRoutes: readonly Route[] = [
     'Parts of the catalogue by size and tolerance, kind, number or maker',
     { body: PartSearchSchema },
     ({ body }) => findParts(body),
+  ),
+  route('GET', '/api/shop', 'The settings of the shop, and who changed them when', {}, () =>
+    shopView(),
+  ),
+  route(
+    'PUT',
+    '/api/shop',
+    'Change the settings, by a lead with PIN',
+    { body: SettingsChangeSchema },
+    ({ body }) => changeSettings(body),
   ),
   route(
     'POST',

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type BearingGeometry, encodeWav, type Settings } from '../../core/noise/index.ts';
 import { type MadeUpFault, record } from '../../core/standins/microphone.ts';
 import { Choices } from '../../ui/Panels.tsx';
+import { standInNote, useStandIns } from '../shell/useStandIns.ts';
 
 const faults: readonly { id: MadeUpFault; label: string }[] = [
   { id: 'outer-ring', label: 'outer ring' },
@@ -23,6 +24,8 @@ export function StandInMicrophone({
   ) => void;
 }) {
   const [fault, setFault] = useState<MadeUpFault>('outer-ring');
+  const standIns = useStandIns();
+  const note = standInNote[standIns];
   const drive = () =>
     onDrive(`stand-in: ${faults.find((f) => f.id === fault)?.label}`, (settings, bearing) =>
       encodeWav(
@@ -43,9 +46,11 @@ export function StandInMicrophone({
         }),
       ),
     );
+  if (standIns === 'off') return null;
   return (
     <section className="stand-in">
       <h2>Stand-in microphone</h2>
+      {note && <p className="cap">{note}</p>}
       <Choices name="Made-up fault" value={fault} onValue={setFault} options={faults} />
       <button type="button" className="btn quiet small w-full mt-2" onClick={drive}>
         Hear a made-up drive

@@ -52,6 +52,9 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           </p>
         </div>
         <div className="two">
+          <a className="btn quiet" href="/shop">
+            Shop
+          </a>
           <a className="btn quiet" href="/rules">
             Rules
           </a>

@@ -17,6 +17,7 @@ import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { type Slot, slotsOf, taken } from './readingSlots.ts';
+import { useStandIns } from '../shell/useStandIns.ts';
 import { useIndicator } from './useIndicator.ts';
 
 /** A reading that is being typed. */
@@ -70,6 +71,8 @@ export function ReadingEntry({
   const { state, ctx, job } = view;
   const [text, setText, clear] = useDraft(`${job.id}:old:${dimension}`);
   const at = useTakenAt(`${job.id}:old`);
+  // What the simulated indicator wrote into the field, as long as nothing else was typed.
+  const [simulated, setSimulated] = useState<string>();
   const [instrumentId, setInstrument] = useState(
     state.oldInstrumentId ?? ctx.instruments[0]?.id ?? '',
   );
@@ -95,7 +98,8 @@ export function ReadingEntry({
     if (!parsed.ok || whole === undefined) return;
     const place = plane === undefined || angleDeg === undefined ? {} : { plane, angleDeg };
     const body = { dimension, valueMm: whole, typed: parsed.typed, instrumentId, ...place };
-    if (!(await send('old-part-read', { ...body, ...at.taken }))) return;
+    const mark = text === simulated ? { standIn: true } : {};
+    if (!(await send('old-part-read', { ...body, ...at.taken, ...mark }))) return;
     clear();
     setSlot(undefined);
     if (list.length + 1 >= readingsNeeded(dimension)) onDone();
@@ -141,7 +145,13 @@ export function ReadingEntry({
             <summary>Zero, temperature, indicator</summary>
             <div className="grid gap-2">
               <TakenAtFields at={at} words={takenWords} />
-              <StandInIndicator dimension={dimension} onRead={setText} />
+              <StandInIndicator
+                dimension={dimension}
+                onRead={(mm) => {
+                  setSimulated(mm);
+                  setText(mm);
+                }}
+              />
             </div>
           </details>
         </>
@@ -190,10 +200,11 @@ function StandInIndicator({
 }) {
   const { view } = useJob();
   const indicator = useIndicator();
+  const standIns = useStandIns();
   const nominal = chosenPart(view)?.bearing;
   const ring = dimension === 'outerMm' || dimension === 'boreMm' || dimension === 'widthMm';
   const from = ring ? nominal?.[dimension] : undefined;
-  if (from === undefined) return null;
+  if (from === undefined || standIns === 'off') return null;
   return (
     <button
       type="button"

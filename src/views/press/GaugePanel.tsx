@@ -5,6 +5,7 @@ import { sentence } from '../../core/rules/index.ts';
 import { faultsOf, type RamFault } from '../../core/standins/ram.ts';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { Choices } from '../../ui/Panels.tsx';
+import { standInNote, useStandIns } from '../shell/useStandIns.ts';
 import type { GaugeHandle } from './useGauge.ts';
 
 const faultWords: Record<RamFault, string> = {
@@ -45,6 +46,7 @@ export function GaugeCall({ gauge }: { gauge: GaugeHandle }) {
 export function GaugePanel({ gauge, fitting }: { gauge: GaugeHandle; fitting: boolean }) {
   const [fault, setFault] = useState<RamFault>('good');
   const [loose, setLoose] = useState(false);
+  const note = standInNote[useStandIns()];
   return (
     <section className="ram-panel">
       {gauge.fault && (
@@ -74,6 +76,7 @@ export function GaugePanel({ gauge, fitting }: { gauge: GaugeHandle; fitting: bo
           )}
           <details className="stand-in">
             <summary>Stand-in ram</summary>
+            {note && <p className="cap">{note}</p>}
             <Choices
               name="Made-up stroke"
               value={fault}

@@ -5,6 +5,7 @@ import { type Adapter, type Operation, operationNames, type Role } from '../../c
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { useStandIns } from '../shell/useStandIns.ts';
 import { GaugeEntry } from './GaugeEntry.tsx';
 import { GaugeCall, GaugePanel } from './GaugePanel.tsx';
 import type { Held } from './HandStack.tsx';
@@ -60,6 +61,7 @@ function OneStroke({
   const shown = usePlay(planned);
   const gauge = useGauge(operation, setup);
   const { running } = gauge;
+  const standIns = useStandIns();
   const idle = !running && !recorded;
   const danger = dangerOf(setup.press);
   const cautionRead = (view.state.cautionsRead[danger] ?? []).includes(who);
@@ -128,7 +130,9 @@ function OneStroke({
               <GaugeEntry operation={operation} press={setup.press} fitting={fitting} />
             </section>
           )}
-          {open && setup.press.kind !== 'screw' && <GaugePanel gauge={gauge} fitting={fitting} />}
+          {open && setup.press.kind !== 'screw' && standIns !== 'off' && (
+            <GaugePanel gauge={gauge} fitting={fitting} />
+          )}
           {trace && !running && (
             <section>
               <button

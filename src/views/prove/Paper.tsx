@@ -3,6 +3,12 @@ import { both, clockTime, dayTime, fixed } from '../../core/units/index.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
+/** What a card is that proves nothing. */
+const onlyWords: Record<NonNullable<Card['only']>, string> = {
+  demo: 'Demo shop: made-up data.',
+  practice: 'Practice: simulated instruments were used. This card proves nothing.',
+};
+
 /** The sheet itself, the same on the screen and on paper. */
 export function Paper({ c, tz }: { c: Card; tz: string }) {
   const km = both(c.unit.odometerKm, 'distance');
@@ -29,6 +35,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
           {c.signed ? `signed ${clockTime(c.signed.atMs, tz)}, ${c.signed.who}` : 'not signed'}
         </p>
       </header>
+      {c.only && <p className="only">{onlyWords[c.only]}</p>}
       <div className="cols-2">
         <section>
           <h3>Complaint</h3>

@@ -20,6 +20,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { saveCsv } from '../../ui/saveFile.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
+import { standInNote, useStandIns } from '../shell/useStandIns.ts';
 import { speedAndTyre } from '../shell/speedAndTyre.ts';
 import { call, useJob } from '../shell/useJob.ts';
 import { kindStatus, kindWords, WheelSignal } from './WheelSignal.tsx';
@@ -73,6 +74,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
   const [fault, setFault] = useState<SignalFault>('tooth-missing');
   const [at, setAt] = useState<Corner>(ctx.corner === 'unknown' ? 'LF' : ctx.corner);
   const [read, setRead] = useState<Read>();
+  const standIns = useStandIns();
   const [picked, setPicked] = useState<Corner>();
   const [said, setSaid] = useState<string>();
   const picture = useRef<HTMLDivElement>(null);
@@ -260,9 +262,10 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
               </button>
             </div>
           </section>
-          <section>
+          <section hidden={standIns === 'off'}>
             <details className="stand-in" open={!read}>
               <summary>Stand-in reader: a made-up car</summary>
+              {standInNote[standIns] && <p className="cap">{standInNote[standIns]}</p>}
               <Choices
                 name="Made-up fault"
                 value={fault}
@@ -292,7 +295,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
             [!read, 'Nothing read yet'],
             [
               read?.wheels.every((w) => asTestResult(w.kind) === undefined),
-              'Too slow for this sensor: read faster',
+              'None of the four can be read',
             ],
           )}
           onAct={use}

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import type { ShopView } from '../../core/schemas/shop.ts';
+import { dayTime } from '../../core/units/index.ts';
+import { Field } from '../../ui/Field.tsx';
+import { Choices } from '../../ui/Panels.tsx';
+import { PinField } from '../../ui/SignFields.tsx';
+import { ShopPage } from '../shell/ShopPage.tsx';
+import { call, type ProblemDoc } from '../shell/useJob.ts';
+import './shop.css';
+
+/** How this shop works: its name, and whether simulated instruments may be used. */
+export default function Shop({
+  first,
+  who: firstWho,
+  timeZone,
+}: {
+  first: ShopView;
+  who: string;
+  timeZone: string;
+}) {
+  const [shop, setShop] = useState(first);
+  const [settings, setSettings] = useState(first.settings);
+  const [who, setWho] = useState(firstWho);
+  const [pin, setPin] = useState('');
+  const [problem, setProblem] = useState<ProblemDoc>();
+  const person = shop.people.find((p) => p.id === who);
+  const changed = JSON.stringify(settings) !== JSON.stringify(shop.settings);
+  const ready = changed && pin.length >= 4 && settings.name.trim() !== '';
+  const save = async (e: React.FormEvent) => {
+    e.preventDefault();
+    if (!ready) return;
+    const body = { id: uuid(), byId: who, pin, version: shop.version, settings };
+    const r = await call<ShopView>('PUT', '/api/shop', body);
+    setPin('');
+    setProblem(r.ok ? undefined : r.problem);
+    if (r.ok) {
+      setShop(r.value);
+      setSettings(r.value.settings);
+    }
+  };
+  return (
+    <ShopPage
+      shop={shop.settings.name || 'Workshop'}
+      note={shop.demo ? 'Settings, demo shop' : 'Settings'}
+      person={{ people: shop.people, who, onWho: setWho }}
+      title="The shop"
+      lines={[shop.demo ? 'Loaded with made-up data' : 'A shop of its own']}
+      main="shop-main"
+    >
+      <form className="shop-form" onSubmit={save}>
+        <Field
+          label="Name"
+          text={settings.name}
+          onText={(name) => setSettings({ ...settings, name })}
+        />
+        <section>
+          <h2>Simulated instruments</h2>
+          {shop.demo ? (
+            <p className="note">
+              This is a demo shop: simulated gauge, indicator, microphone and reader work as real
+              ones would, and every card is marked as made-up.
+            </p>
+          ) : (
+            <>
+              <Choices
+                name="Simulated instruments"
+                value={settings.standIns ? 'on' : 'off'}
+                onValue={(v) => setSettings({ ...settings, standIns: v === 'on' })}
+                options={[
+                  { id: 'off', label: 'off' },
+                  { id: 'on', label: 'on, for practice' },
+                ]}
+              />
+              <p className="note">
+                A job in which one was used is practice: its card says so, and neither the unit nor
+                the tests learn from it.
+              </p>
+            </>
+          )}
+        </section>
+        <PinField person={person?.name ?? 'nobody'} pin={pin} onPin={setPin} />
+        {problem && (
+          <p className="note" role="alert">
+            {problem.errors[0]?.reason ?? problem.detail}
+          </p>
+        )}
+        <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
+          {ready ? `Keep as ${person?.name}` : 'Change something, then the lead’s PIN'}
+        </button>
+      </form>
+      <section className="shop-changes">
+        <h2>Changes</h2>
+        {shop.changes.length === 0 && <p className="note">None yet.</p>}
+        <ol>
+          {shop.changes.map((c) => (
+            <li key={c.version}>
+              <b className="num">{dayTime(c.atMs, timeZone)}</b>{' '}
+              {shop.people.find((p) => p.id === c.byId)?.name ?? 'set up'}
+            </li>
+          ))}
+        </ol>
+      </section>
+    </ShopPage>
+  );
+}

@@ -1,0 +1,55 @@
+import { v7 as uuid } from 'uuid';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { ask, fieldsOf, loadShop, newJob } from './shop-server.ts';
+
+const { store } = await import('../../src/server/store.ts');
+const { putMeta } = await import('../../src/db/records.ts');
+
+/** The same records in a shop of its own: nothing says that they are made up. */
+beforeAll(async () => {
+  await loadShop();
+  await putMeta((await store()).db, 'demo', 'no');
+});
+const change = (over: object = {}, settings: object = {}) =>
+  ask('PUT', '/api/shop', {
+    id: uuid(),
+    byId: 'ines',
+    pin: '2580',
+    version: 0,
+    settings: { name: 'Own shop', standIns: true, ...settings },
+    ...over,
+  });
+const simulated = {
+  testId: 'recording',
+  place: 'car',
+  result: 'bearing',
+  standIn: true,
+};
+const say = (job: string, type: string, body: object) =>
+  ask('POST', `/api/jobs/${job}/events`, { id: uuid(), type, body, byId: 'rafe' });
+
+describe('the settings of a shop', () => {
+  it('keep simulated instruments off until a lead switches them on, and a job with one is practice', async () => {
+    const job = await newJob();
+    expect((await ask('GET', '/api/devices/indicator/40')).status).toBe(409);
+    const off = await say(job, 'test-recorded', simulated);
+    expect([off.status, off.json.rule]).toEqual([422, 'kit.stand-ins-off']);
+    expect(fieldsOf((await change({ byId: 'rafe', pin: '1470' })).json)).toEqual(['byId']);
+    expect(fieldsOf((await change({ pin: '0000' })).json)).toEqual(['pin']);
+    expect((await change()).json).toMatchObject({
+      version: 1,
+      demo: false,
+      settings: { name: 'Own shop', standIns: true },
+      changes: [{ version: 1, byId: 'ines' }],
+    });
+    expect((await say(job, 'test-recorded', simulated)).status).toBe(200);
+    expect((await ask('GET', `/api/jobs/${job}/card.json`)).json.only).toBe('practice');
+    const plain = await newJob('unit-12');
+    expect((await ask('GET', `/api/jobs/${plain}/card.json`)).json.only).toBeUndefined();
+  });
+  it('are changed only as they were seen, and never to what cannot be', async () => {
+    expect(fieldsOf((await change()).json)).toEqual(['version']);
+    expect(fieldsOf((await change({ version: 1 }, { name: '' })).json)).toEqual(['settings.name']);
+    expect((await ask('GET', '/api/floor')).json.shop).toBe('Own shop');
+  });
+});
