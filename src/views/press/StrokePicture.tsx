@@ -81,6 +81,7 @@ export function StrokePicture({
         travelMm={shownMm}
         dims={look.dims}
         zoom={look.zoom}
+        whole={laying}
         beside={(f) => (
           <>
             {setup.press.kind === 'hammer' ? (

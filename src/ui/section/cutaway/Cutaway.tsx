@@ -1,4 +1,5 @@
 import type { Setup, Judgement, Stack } from '../../../core/press/index.ts';
+import { useNarrow } from '../../useNarrow.ts';
 import { BearingHalf, rx } from '../BearingHalf.tsx';
 import { axisX, layoutOf, sheet } from '../layout.ts';
 import { PartDims } from '../PartDims.tsx';
@@ -22,6 +23,8 @@ export interface CutawayProps {
   dims?: boolean;
   /** Times closer, about the place where pusher and part meet. */
   zoom?: number;
+  /** In one piece on a phone too: pieces are laid by hand on it. */
+  whole?: boolean;
   /** Drawn to the right of the section on the same millimetres. */
   beside?: (f: {
     y: (mm: number) => number;
@@ -31,6 +34,11 @@ export interface CutawayProps {
   }) => React.ReactNode;
 }
 
+/** Where the section ends and the strip of force begins; on a phone the one stands over the other. */
+const stripX = 560;
+/** Width of the strip with its longest line of words. */
+const stripWide = 410;
+
 /** The stroke as it stands in the press: outside view left of the axis, section right of it, to scale. */
 export function Cutaway({
   stack,
@@ -39,8 +47,10 @@ export function Cutaway({
   travelMm,
   dims,
   zoom = 1,
+  whole,
   beside,
 }: CutawayProps) {
+  const narrow = useNarrow();
   const marks = useMarks();
   const { picture } = setup.requirement;
   const { scene, fit, y: fitted, near } = layoutOf(stack, setup, travelMm);
@@ -90,10 +100,17 @@ export function Cutaway({
       {dims ? <PartDims f={f} /> : <Balloons f={f} />}
     </>
   );
-  return (
+  const strip = beside?.({
+    y: zoom === 1 ? y : fitted,
+    scene,
+    marks,
+    edge: zoom === 1 ? edge : stripX,
+  });
+  const apart = narrow && !whole && strip !== undefined;
+  const section = (
     <svg
       className="drawing"
-      viewBox={`0 0 ${sheet.w} ${sheet.h}`}
+      viewBox={`0 0 ${apart ? stripX : sheet.w} ${sheet.h}`}
       role="img"
       aria-label={label(stack, judgement, travelMm)}
     >
@@ -103,12 +120,12 @@ export function Cutaway({
       ) : (
         <>
           <clipPath id={`${marks.id}-clip`}>
-            <rect x="0" y="0" width="560" height={sheet.h} />
+            <rect x="0" y="0" width={stripX} height={sheet.h} />
           </clipPath>
           <g clipPath={`url(#${marks.id}-clip)`}>{drawing}</g>
         </>
       )}
-      {beside?.({ y: zoom === 1 ? y : fitted, scene, marks, edge: zoom === 1 ? edge : 560 })}
+      {!apart && strip}
       <Whys f={f} judgement={judgement} />
       <text className="cap hint" x="0" y="14">
         To scale, as it stands in the press.
@@ -117,6 +134,20 @@ export function Cutaway({
         Dimensions in mm
       </text>
     </svg>
+  );
+  if (!apart) return section;
+  return (
+    <>
+      {section}
+      <svg
+        className="drawing"
+        viewBox={`${stripX} 0 ${stripWide} ${sheet.h}`}
+        role="img"
+        aria-label="Force over travel"
+      >
+        {strip}
+      </svg>
+    </>
   );
 }
 
