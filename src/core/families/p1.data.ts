@@ -93,6 +93,7 @@ export const p1Steps: readonly Step[] = [
       text: 'Dust shield on, before the hub',
       why: 'Forgotten, it means the bearing again.',
       look: 'Lies flat, clears the disc',
+      answeredBy: 'shield-on',
     },
   },
 ];

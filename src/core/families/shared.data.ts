@@ -40,6 +40,7 @@ export const wheel: Step = {
     text: 'Wheel on, nuts by hand in a cross; on the ground in a cross, twice',
     why: 'The first pass seats the wheel, the second finds what it let go.',
     look: 'Wheel seat and face clean',
+    answeredBy: 'wheel-nuts',
     fastener: 'wheel-nuts',
   },
 };
@@ -112,6 +113,7 @@ export const level: Step = {
     why: 'Low oil is a dry bearing. Filled before the shaft is in, it shows too much.',
     look: 'Plug in with its seal',
     fastener: 'level-plug',
+    answeredBy: 'oil-level',
   },
 };
 export const soak: Step = {

@@ -25,6 +25,8 @@ export interface StepSide {
   caution?: CautionId;
   /** What to look at before going on. */
   look?: string;
+  /** The final check or the thing seen that answers for it, at its own station. */
+  answeredBy?: string;
   /** The centre nut is turned here: which way depends on its thread. */
   nut?: true;
   /** Key of a figure in the unit's own fastener list. */

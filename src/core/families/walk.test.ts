@@ -87,6 +87,10 @@ describe.each(walked)('the walk of %s', (code, walk) => {
       .map((c) => c.id);
     expect(held).toEqual(expect.arrayContaining(['smooth', 'hose', 'wheel-nuts', 'road']));
     expect(checksOf(code, 'on-car').map((c) => c.id)).not.toContain('alignment');
+    // A step that is not owed at Torque is owed by what answers for it: oil only once the cover is tight.
+    const answers = walkSteps(walk.steps, 'rebuild').flatMap((s) => s.answeredBy ?? []);
+    expect(answers).toContain('wheel-nuts');
+    expect(answers.filter((id) => ![...held, ...factsIn(walk)].includes(id))).toEqual([]);
   });
 });
 

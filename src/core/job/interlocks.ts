@@ -1,5 +1,5 @@
 import { resultFault, testById } from '../diagnosis/index.ts';
-import { answersFault, familiesBy, itemsOf } from '../families/index.ts';
+import { answersFault, familiesBy, type Item, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
@@ -42,14 +42,21 @@ const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
     ? undefined
     : refuse('instrumentId', 'kit.instrument', { part: id });
 
-/** A nut that is used once or was stretched is pulled up once: begun again it wants a new one in hand. */
-function usedNut(stageId: string, p: Procedure, job: JobNow): Refusal | undefined {
+/** The nut that has to be taken new before stage 1 is pulled again: one that is used once or was stretched is pulled up once. */
+export function spentNut(job: JobNow): Item | undefined {
   const { stages, items, itemsAt } = job.state;
+  const p = job.ctx.procedure;
   const nut = itemsOf(familyCodeOf(job)).find((i) => i.id === 'axle-nut');
-  const spent = p.singleUse || p.stretch;
-  if (!nut || !spent || !beginsAgain(p, walkProcedure(p, stages), stageId)) return undefined;
+  const first = p?.stages[0]?.id;
+  if (!p || !nut || first === undefined || !(p.singleUse || p.stretch)) return undefined;
+  if (!beginsAgain(p, walkProcedure(p, stages), first)) return undefined;
   const fresh = items[nut.id] === 'in-hand' && (itemsAt[nut.id] ?? 0) > (stages.at(-1)?.seq ?? 0);
-  return fresh ? undefined : refuse('stageId', 'torque.new-nut', { part: nut.name });
+  return fresh ? undefined : nut;
+}
+
+function usedNut(stageId: string, p: Procedure, job: JobNow): Refusal | undefined {
+  const spent = p.stages[0]?.id === stageId ? spentNut(job) : undefined;
+  return spent && refuse('stageId', 'torque.new-nut', { part: spent.name });
 }
 
 const guards: Guards = {

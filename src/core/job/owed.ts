@@ -113,14 +113,9 @@ export const openItemRule = (itemId: string): string => `match.open-item:${itemI
 export const itemOfRule = (rule: string): string | undefined =>
   rule.startsWith('match.open-item:') ? rule.slice('match.open-item:'.length) : undefined;
 
-/** Rebuild steps answered for at another place: the shield by its interlock, the wheel by the final checks. */
-const elsewhere = ['shield', 'wheel'];
-
 function stepsOwed(job: JobNow, phase: Phase): Owed[] {
   const done = job.state.stepsDone[phase];
-  const left = stepsOf(job, phase).filter(
-    (s) => !done.includes(s.id) && !(phase === 'rebuild' && elsewhere.includes(s.id)),
-  );
+  const left = stepsOf(job, phase).filter((s) => !done.includes(s.id) && !s.answeredBy);
   const next = left[0];
   return next
     ? [owe('plan.steps-to-go', { value: left.length, part: next.text, with: { phase } })]
@@ -190,8 +185,7 @@ export function taskDone(task: Task, job: JobNow): boolean {
 }
 
 /** Steps of the rebuild that belong before the nut. */
-export const rebuildSteps = (job: JobNow) =>
-  stepsOf(job, 'rebuild').filter((s) => !elsewhere.includes(s.id));
+export const rebuildSteps = (job: JobNow) => stepsOf(job, 'rebuild').filter((s) => !s.answeredBy);
 export const isRebuilt = (job: JobNow): boolean => stepsOwed(job, 'rebuild').length === 0;
 
 /** A procedure that nobody has checked is used only when somebody answers for it. */

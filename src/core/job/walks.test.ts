@@ -19,6 +19,7 @@ const walks: readonly (readonly [Walked, string])[] = [
 const spared = [
   'test-recorded spring', // a call may rest on the complaint alone
   'step-done wheel', // answered for by the final checks
+  'step-done level', // answered for by the final check of the oil
   'step-done shield', // answered for by its interlock before the hub
   'check-recorded warmth', // told, no condition of the release
 ];

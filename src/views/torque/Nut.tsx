@@ -1,6 +1,12 @@
 import { type ReactNode, useState } from 'react';
 import { unmeasured } from '../../core/card/index.ts';
-import { cornerRecord, missingFor, overrideOf, procedureUnchecked } from '../../core/job/index.ts';
+import {
+  cornerRecord,
+  missingFor,
+  overrideOf,
+  procedureUnchecked,
+  spentNut,
+} from '../../core/job/index.ts';
 import {
   judgeWrench,
   mayGoUnmeasured,
@@ -102,6 +108,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
         <NutActions
           unchecked={unchecked}
           finished={finished}
+          restart={walk.restart}
           stage={stage}
           actual={actual}
           onOwn={() => setOwning(true)}
@@ -116,6 +123,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
 function NutActions({
   unchecked,
   finished,
+  restart,
   stage,
   actual,
   onOwn,
@@ -124,16 +132,27 @@ function NutActions({
 }: {
   unchecked: boolean;
   finished: boolean;
+  /** The last reading sent the procedure back to stage 1. */
+  restart: boolean;
   stage: Stage;
   actual: number | undefined;
   onOwn: () => void;
   onRecord: (asSaid?: boolean) => void;
   onFinish: () => void;
 }) {
-  const { view } = useJob();
+  const { view, send } = useJob();
   if (unchecked) return <MainAction label="Answer for this procedure" onAct={onOwn} />;
   if (finished)
     return <MainAction label="To Prove" missing={missingFor('torque', view)[0]} onAct={onFinish} />;
+  // After a restart a spent nut is replaced here and now: that is the way on.
+  const spent = restart ? spentNut(view) : undefined;
+  if (spent)
+    return (
+      <MainAction
+        label={`New ${spent.name.toLowerCase()} in hand`}
+        onAct={() => send('item-marked', { itemId: spent.id, state: 'in-hand' })}
+      />
+    );
   const unit = stageUnit(stage);
   if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
   if (actual === undefined)
