@@ -6,6 +6,7 @@ import { both, dayTime, timeLeft } from '../../core/units/index.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { Keys } from '../shell/Keys.tsx';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
@@ -25,6 +26,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   const waiting = open.filter((r) => r.timers.length > 0);
   return (
     <div className="frame floor">
+      <Keys />
       <TitleBlock>
         <div className="cell job">
           <p>

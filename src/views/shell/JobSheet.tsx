@@ -49,7 +49,7 @@ export function JobSheet({
         </main>
       </div>
       <ConflictDialog />
-      <Keys station={station} jobId={first.job.id} />
+      <Keys job={{ id: first.job.id, station }} />
     </JobProvider>
   );
 }

@@ -5,8 +5,12 @@ import { Dialog } from '../../ui/Panels.tsx';
 
 const storeKey = 'keys-off';
 
-/** Single-key shortcuts: never while typing, and they can be switched off (WCAG 2.1.4). */
-export function Keys({ station, jobId }: { station: Station | 'card'; jobId: string }) {
+/**
+ * Single-key shortcuts: never while typing, and they can be switched off (WCAG 2.1.4). On a page outside a job there is
+ * no centre line to walk.
+ */
+export function Keys({ job }: { job?: { id: string; station: Station | 'card' } }) {
+  const { id: jobId, station } = job ?? {};
   const [help, setHelp] = useState(false);
   const [kept, keep] = useKept('localStorage', storeKey);
   const off = kept === '1';
@@ -23,25 +27,26 @@ export function Keys({ station, jobId }: { station: Station | 'card'; jobId: str
         return;
       if (e.key === '?') return setHelp(true);
       if (off) return;
-      const at = station === 'card' ? stations.length : stations.indexOf(station);
-      if (e.key === 'ArrowRight' && at < stations.length - 1)
-        location.assign(`/jobs/${jobId}/${stations[at + 1]}`);
-      else if (e.key === 'ArrowLeft' && at > 0)
-        location.assign(`/jobs/${jobId}/${stations[at - 1]}`);
+      const beside = (step: 1 | -1) => {
+        const at = station === 'card' ? stations.length : stations.indexOf(station ?? 'complaint');
+        return jobId && stations[at + step];
+      };
+      const next = e.key === 'ArrowRight' ? beside(1) : e.key === 'ArrowLeft' && beside(-1);
+      if (next) location.assign(`/jobs/${jobId}/${next}`);
       else if (e.key === 'f') location.assign('/');
       else if ((e.key === 'Enter' || e.key === ' ') && target === document.body)
         document.querySelector<HTMLButtonElement>('[data-main]')?.click();
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [station, jobId, off]);
+  }, [jobId, station, off]);
   if (!help) return null;
   return (
     <Dialog title="Keys" onClose={() => setHelp(false)}>
       <table className="rows">
         <tbody>
           {[
-            ['← →', 'walk the centre line'],
+            ...(job ? [['← →', 'walk the centre line']] : []),
             ['F', 'to the floor'],
             ['Enter or Space', 'the main action, when nothing else has focus'],
             ['?', 'this list'],

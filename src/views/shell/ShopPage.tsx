@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
+import { Keys } from './Keys.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 
 /** A page about the shop, outside any job: head strip, title with a way back, and the page itself. */
@@ -31,6 +32,7 @@ export function ShopPage({
 }) {
   return (
     <div className={`frame ${frame}`}>
+      <Keys />
       <TitleBlock>
         <div className="cell job">
           <p>
