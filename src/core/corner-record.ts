@@ -205,6 +205,8 @@ export const CornerRecordSchema = closed({
       source: Text(),
     }),
   ),
+  /** Paths of figures that were only drawn from what is usual: nothing is judged by them. */
+  outlined: Maybe(Type.Array(Text(40), { maxItems: 60 })),
   source: Text(),
 });
 export type CornerRecord = Static<typeof CornerRecordSchema>;

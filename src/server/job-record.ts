@@ -41,7 +41,8 @@ async function contextOf(
   const list = <K extends WorkshopKind>(kind: K) => listRecords(db, kind);
   const corner = cornerOfJob(job.corner, state);
   const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
-  const procedure = procedureId ? await getRecord(db, 'procedures', procedureId) : undefined;
+  const procedure =
+    state.procedure ?? (procedureId ? await getRecord(db, 'procedures', procedureId) : undefined);
   return {
     unit,
     corner,

@@ -18,7 +18,7 @@ async function gauge(
   readings: readonly (readonly [travel: string, force: string])[],
 ): Promise<void> {
   for (const [travel, force] of readings) {
-    await page.getByLabel('Travel', { exact: true }).fill(travel);
+    await page.getByLabel(/^Travel(, if read)?$/u).fill(travel);
     await page.getByLabel('Gauge', { exact: true }).fill(force);
     await page.getByLabel('Gauge', { exact: true }).press('Enter');
     await page.waitForFunction(

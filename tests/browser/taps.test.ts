@@ -45,7 +45,7 @@ async function steps(page: Page): Promise<void> {
 
 /** One reading at the gauge, and the stroke kept: of what comes off the peak, of what goes on travel and measured depth. */
 async function stroke(page: Page, force: string, travel?: string): Promise<void> {
-  if (travel) await page.getByLabel('Travel', { exact: true }).fill(travel);
+  if (travel) await page.getByLabel(/^Travel(, if read)?$/u).fill(travel);
   await page.getByLabel('Gauge', { exact: true }).fill(force);
   await page.getByLabel('Gauge', { exact: true }).press('Enter');
   await page.locator('svg.drawing .live').waitFor({ state: 'attached' });

@@ -111,7 +111,7 @@ function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {
   return {
     fleetNo,
     name,
-    maker,
+    maker: maker ?? '',
     layout: layoutNames[layout],
     odometerKm: state.signed?.odometerKm ?? odometerKm,
   };

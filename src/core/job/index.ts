@@ -2,6 +2,7 @@ export * from './choice-in-words.ts';
 export { complete } from './complete.ts';
 export * from './diagnosis-on-job.ts';
 export * from './family-on-job.ts';
+export * from './figures-on-job.ts';
 export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';

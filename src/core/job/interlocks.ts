@@ -21,6 +21,7 @@ import type { JobNow } from './job-now.ts';
 import { unmet } from './needs.ts';
 import { checksFor, owedAt } from './owed.ts';
 import { chosenPart, partByNumber } from './part-on-job.ts';
+import { figureRefusal } from './figures-on-job.ts';
 import { byStandIn } from './practice.ts';
 import { fittedStrokes, requirementOf } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
@@ -110,6 +111,7 @@ const guards: Guards = {
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('readingsMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
+  'figure-read': figureRefusal,
   'stroke-reading': (b, job) =>
     b.travelMm === undefined && requirementOf(job, b.operation)?.fitting
       ? refuse('travelMm', 'stroke.no-travel')

@@ -20,6 +20,26 @@ const noSuch = (title: string, what: string): Rule =>
 /** What may be recorded, and when. */
 export const interlockRules = ruleTable({
   'kit.instrument': noSuch('An instrument on record', 'instrument'),
+  'figure.none': refuses(
+    'A figure of this family',
+    (f) => `This family has no figure “${f.part}”.`,
+    'figures of the family',
+  ),
+  'figure.word': refuses('One of the words', (f) => `${f.part}: choose one of the words.`),
+  'figure.length': refuses(
+    'A length is read',
+    (f) => `${f.part}: type what was read, in mm or in.`,
+  ),
+  'figure.contradicts': refuses(
+    'Figures that can all be true',
+    (f) =>
+      `${f.part} ${f.value.toFixed(1)} mm and ${f.is('other').toLowerCase()} ${Number(f.is('otherMm')).toFixed(1)} mm cannot both be true: it is the ${f.is('smaller') ? 'smaller' : 'greater'} of the two.${f.is('inches') ? ' As inches it could: type it with “in”.' : ''}`,
+    'what metal is',
+  ),
+  'figure.used': refuses(
+    'Not changed under a stroke',
+    (f) => `${f.part} was laid out by this figure: it stays as it was read.`,
+  ),
   'kit.stand-ins-off': refuses(
     'Real instruments in a real shop',
     () =>

@@ -1,6 +1,6 @@
 import { strokesIn } from '../families/index.ts';
 import { strokesBefore, undoneBy, undoneWith } from '../families/order.ts';
-import { type Operation, operationNames } from '../press/index.ts';
+import { figuresFor, type Operation, operationNames } from '../press/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { procedureDone } from '../torque/index.ts';
 import { outByHand } from './falls.ts';
@@ -17,6 +17,7 @@ import { beforeStroke } from './stroke-interlocks.ts';
 /** The body of an entry as far as a need looks at it; each need belongs to entries that have its fields. */
 type Body = Partial<
   EventBody<'seat-read'> &
+    EventBody<'figure-read'> &
     EventBody<'stroke-reading'> &
     EventBody<'stroke-recorded'> &
     EventBody<'step-done'> &
@@ -61,6 +62,15 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
     // What is wrong may be said of a stroke that is wrong; that all is well may not.
     const bad = absent ? undefined : before.find((o) => notRight(job, o));
     return bad && refuse('factId', 'press.stroke-not-right', { part: operationNames[bad] });
+  },
+  'nut-untouched': (_b, { ctx, state }) =>
+    state.stages.length > 0 || (ctx.procedure && !state.procedure)
+      ? refuse('procedure', 'torque.procedure-kept')
+      : undefined,
+  'figure-free': (b, job) => {
+    const figure = figuresFor(familyCodeOf(job)).find((f) => f.path === b.path);
+    const made = figure?.needs.find((o) => o in job.state.strokes);
+    return made && refuse('path', 'figure.used', { part: operationNames[made] });
   },
   'stroke-in-order': (b, job, by) => {
     const { operation } = b;

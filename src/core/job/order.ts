@@ -28,12 +28,16 @@ export const order = {
   'encoder-read': {},
   'seat-read': { needs: ['seat-bare'], falls: ['verdict-of-seat'] },
   'seat-judged': { needs: ['seat-bare'] },
+  /** What a stroke was laid out by is not changed under it. */
+  'figure-read': { needs: ['figure-free'] },
   'part-confirmed': { needs: ['nothing-fitted'] },
   'encoder-checked': { needs: ['nothing-fitted'] },
   'stroke-reading': { needs: ['stroke-in-order'] },
   'stroke-traced': { needs: ['stroke-in-order'] },
   /** A stroke made again takes with it all that was done after it; one that takes apart, all that was fitted. */
   'stroke-recorded': { needs: ['stroke-in-order'], falls: ['after-stroke'] },
+  /** A nut that was pulled keeps the procedure it was pulled by. */
+  'procedure-entered': { needs: ['nut-untouched'] },
   'stage-recorded': { needs: ['rebuilt'] },
   'check-recorded': { needs: ['nut-done'] },
   overridden: { needs: ['seat-measured'] },

@@ -17,6 +17,7 @@ import {
 } from '../press/index.ts';
 import type { StackIds } from '../schemas/events.ts';
 import { walkOf } from './family-on-job.ts';
+import { unknownFor } from './figures-on-job.ts';
 import { type JobNow, onceEach } from './job-now.ts';
 import { schoolOf } from './school-on-job.ts';
 import { fitsOf, workOf } from './seats-on-job.ts';
@@ -52,6 +53,8 @@ export const dangerOf = (press: Press): CautionId => (press.kind === 'hammer' ? 
 function setupWith(job: JobNow, operation: Operation, press: Press): Setup | undefined {
   const work = workOf(job);
   const r = requirementOf(job, operation);
+  // What is only drawn lays out no stack.
+  if (unknownFor(job, operation).length > 0) return undefined;
   // The old part's fit is not the new one's: what was measured since says nothing of the force that took it off.
   const fits = r?.fitting === false ? work && classFits(work) : fitsOf(job);
   const setup = work && fits && setupFor(operation, work, press, fits, schoolOf(job));

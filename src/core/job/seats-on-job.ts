@@ -30,19 +30,26 @@ import {
 } from '../press/index.ts';
 import { gravestFirst } from '../verdict.ts';
 import { familyCodeOf } from './family-on-job.ts';
+import { cornerDrawn, unknownOfSeats } from './figures-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job-now.ts';
 import { chosenPart, sensorSide } from './part-on-job.ts';
 import { schoolOf } from './school-on-job.ts';
 
 /** Parts of the strokes; undefined when the unit's record or the part is missing, never guessed. */
 export const workOf = once((job): Work | undefined =>
-  workFrom(familyCodeOf(job), cornerRecord(job), chosenPart(job)?.bearing, sensorSide(job)),
+  workFrom(
+    familyCodeOf(job),
+    cornerDrawn(job)?.record ?? cornerRecord(job),
+    chosenPart(job)?.bearing,
+    sensorSide(job),
+  ),
 );
 
 /** A seat of the job's parts; undefined where they are not on record or have none of this kind. */
 export function seatOf(job: JobNow, kind: SeatKind): SeatSpec | undefined {
   const work = workOf(job);
-  return work && seatsOf(work)[kind];
+  // A seat of which a figure is only drawn is not judged.
+  return work && unknownOfSeats(job).length === 0 ? seatsOf(work)[kind] : undefined;
 }
 
 /** Seats that have to be measured on this job; none while the parts are not on record. */

@@ -13,6 +13,7 @@ import {
 } from '../matching/index.ts';
 import { type Operation, type StrokeReading, thinned } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
+import type { Procedure } from '../torque/index.ts';
 import { applyFalls } from './falls.ts';
 import type { Station } from './stations.ts';
 
@@ -63,6 +64,8 @@ export interface JobState {
   damage: { bore?: Kept<EventBody<'damage-read'>>; journal?: Kept<EventBody<'damage-read'>> };
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
+  /** Figures of the corner that were read on this job, by their path. */
+  figures: Record<string, Kept<EventBody<'figure-read'>>>;
   readings: Partial<Record<Operation, StrokeReading[]>>;
   /** Greatest force that was read of a stroke without its travel. */
   peaks: Partial<Record<Operation, number>>;
@@ -71,6 +74,8 @@ export interface JobState {
   /** The last trace of a stroke by a gauge; earlier ones stay on record. */
   traces: Partial<Record<Operation, Kept<EventBody<'stroke-traced'>>>>;
   strokes: Partial<Record<Operation, Kept<EventBody<'stroke-recorded'>>>>;
+  /** Typed on this job, where the unit had none. */
+  procedure?: Procedure;
   /** Readings of the procedure, with their place in the record. */
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -100,6 +105,7 @@ export const emptyState = (): JobState => ({
   seatDecisions: {},
   damage: {},
   readings: {},
+  figures: {},
   peaks: {},
   readAtMs: {},
   traces: {},
@@ -222,6 +228,9 @@ function apply(s: JobState, e: JobEvent): void {
     case 'seat-read':
       s.seats[e.body.seat] = { ...e.body, ...kept };
       break;
+    case 'figure-read':
+      s.figures[e.body.path] = { ...e.body, ...kept };
+      break;
     case 'seat-judged':
       s.seatDecisions[e.body.seat] = e.body.decision;
       break;
@@ -242,6 +251,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'stroke-recorded':
       s.strokes[e.body.operation] = { ...e.body, ...kept };
+      break;
+    case 'procedure-entered':
+      s.procedure = e.body.procedure;
       break;
     case 'stage-recorded':
       s.stages.push({ ...e.body, ...kept, seq: e.seq });

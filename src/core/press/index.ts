@@ -1,4 +1,5 @@
 export * from './contact.ts';
+export * from './figures.ts';
 export * from './follow.ts';
 export * from './force-path.ts';
 export * from './gaps.ts';

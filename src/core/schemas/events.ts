@@ -11,6 +11,7 @@ import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
+import { TypedProcedureSchema } from '../torque/procedure.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
 
@@ -117,6 +118,12 @@ export const eventBodies = {
     instrumentId: Id,
     ...Taken,
   }),
+  /** A figure of the corner that the unit's record did not know, read on this job. */
+  'figure-read': closed({
+    path: Type.String({ pattern: '^[a-z]+(\\.[a-zA-Z]+){1,2}$', maxLength: 40 }),
+    value: Type.Union([Type.Number({ minimum: 0, maximum: 2000 }), Text(20)]),
+    typed: Maybe(Text(40)),
+  }),
   'seat-judged': closed({
     seat: oneOf(['bore', 'journal'] as const),
     decision: oneOf(['reuse', 'replace'] as const),
@@ -154,6 +161,8 @@ export const eventBodies = {
     depthMm: Maybe(Type.Number({ minimum: 0, maximum: 500 })),
     expected: Maybe(ExpectedStroke),
   }),
+  /** The procedure of a unit that had none, typed from the maker's data. */
+  'procedure-entered': closed({ procedure: TypedProcedureSchema }),
   'stage-recorded': closed({
     stageId: Id,
     /** Turned as the procedure says, without a gauge: no figure is kept. */

@@ -20,10 +20,10 @@ export const UnitSchema = closed({
   id: Id,
   fleetNo: Type.String({ pattern: '^[0-9A-Z-]{1,8}$' }),
   name: Text(60),
-  maker: Text(60),
+  maker: Maybe(Text(60)),
   layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const),
   odometerKm: Km,
-  tyre: Text(20),
+  tyre: Maybe(Text(20)),
   corners: Type.Partial(
     closed({
       LF: CornerRecordSchema,

@@ -33,6 +33,11 @@ export const ProcedureSchema = closed({
   checkedOn: Maybe(DateOnly),
 });
 export type Procedure = Static<typeof ProcedureSchema>;
+/** As it is typed from the maker's data: who checks it is another matter. */
+export const TypedProcedureSchema = closed({
+  ...Type.Omit(ProcedureSchema, ['checkedBy', 'checkedOn']).properties,
+});
+export type TypedProcedure = Static<typeof TypedProcedureSchema>;
 
 export const WrenchSchema = closed({
   id: Id,

@@ -58,6 +58,12 @@ export const torqueRules = ruleTable({
     sentence: () =>
       'This unit has no procedure on record. The lead enters it from the maker’s data; True Spindle never guesses a figure.',
   },
+  'torque.procedure-kept': {
+    title: 'A procedure is typed before the nut is pulled',
+    says: ['refuses'],
+    source: practice,
+    sentence: () => 'This nut has its procedure, and it stays: a lead changes the record of it.',
+  },
   'torque.no-stage': {
     title: 'A stage of this procedure',
     says: ['refuses'],

@@ -53,7 +53,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
   const { view, send } = useJob();
   const { ctx, job } = view;
   const ear = useEar();
-  const drive = useEarSettings(job.id, ctx.unit.tyre);
+  const drive = useEarSettings(job.id, ctx.unit.tyre ?? '');
   const [recording, setRecording] = useState<{ stop: () => void }>();
   // What was refused stands only as long as the settings it was refused for.
   const [refused, setRefused] = useState<{ reason: string; at: string }>();

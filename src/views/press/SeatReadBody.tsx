@@ -6,6 +6,7 @@ import {
   seatName,
   seatOf,
   type TakenSeat,
+  unknownOfSeats,
 } from '../../core/job/index.ts';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
 import { sentence } from '../../core/rules/index.ts';
@@ -20,7 +21,12 @@ import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { DamageEntry } from './DamageEntry.tsx';
+import { FigureBody } from './FigureBody.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
+
+/** The instrument that usually reads such a seat, where the shop has it; else its first. */
+const usualInstrument = (kind: SeatKind, list: readonly { id: string }[]): string =>
+  (list.find((x) => x.id === (kind === 'bore' ? 'bore-gauge' : 'mic')) ?? list[0])?.id ?? '';
 
 /** Zero and temperature of kept readings. */
 const zeroOf = ({ zeroMm, partC }: Pick<TakenSeat, 'zeroMm' | 'partC'>) => ({ zeroMm, partC });
@@ -76,10 +82,15 @@ function SeatForm({
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
   const [instrumentId, setInstrument] = useState(
-    kept?.instrumentId ?? (kind === 'bore' ? 'bore-gauge' : 'mic'),
+    kept?.instrumentId ?? usualInstrument(kind, ctx.instruments),
   );
   const [again, setAgain] = useState(false);
   const at = useTakenAt(`${view.job.id}:seat:${kind}`);
+  const toRead = unknownOfSeats(view);
+  if (toRead.length > 0)
+    return (
+      <FigureBody kicker={kicker} title="Are the seats still good?" tabs={tabs} open={toRead} />
+    );
   if (!seat)
     return (
       <StationBody

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { dangerOf } from '../../core/job/index.ts';
+import { dangerOf, unknownFor } from '../../core/job/index.ts';
 import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -10,6 +10,7 @@ import { GaugeEntry } from './GaugeEntry.tsx';
 import { GaugeCall, GaugePanel } from './GaugePanel.tsx';
 import type { Held } from './HandStack.tsx';
 import { type Look, LookBar } from './LookBar.tsx';
+import { FigureBody } from './FigureBody.tsx';
 import { NoGeometry } from './NoGeometry.tsx';
 import { PieceDialog } from './PieceDialog.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
@@ -37,6 +38,16 @@ export function StrokeBody(props: Props) {
   const keptAt = view.state.strokes[props.operation]?.atMs;
   const [open, setOpen] = useState<number>();
   const stroke = useStroke(props.operation, open !== undefined && open === keptAt);
+  const toRead = unknownFor(view, props.operation);
+  if (toRead.length > 0)
+    return (
+      <FigureBody
+        kicker={props.kicker}
+        title={operationNames[props.operation]}
+        tabs={props.tabs}
+        open={toRead}
+      />
+    );
   if (!stroke) return <NoGeometry {...props} />;
   return <OneStroke stroke={stroke} onAgain={() => setOpen(keptAt)} {...props} />;
 }

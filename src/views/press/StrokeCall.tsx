@@ -24,7 +24,10 @@ export function StrokeCall({ stroke }: { stroke: Stroke }) {
       </Call>
     );
   const shown: Verdict[] = gravestFirst([
-    ...(refused ? [{ ...refused, status: 'stop' as const }] : []),
+    // A caution that waits to be read is no verdict: the action asks for it.
+    ...(refused && refused.rule !== 'press.caution'
+      ? [{ ...refused, status: 'stop' as const }]
+      : []),
     ...judgement.verdicts,
     ...(live ? [live] : []),
   ]);

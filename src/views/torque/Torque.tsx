@@ -1,11 +1,11 @@
 import { isRebuilt, missingFor } from '../../core/job/index.ts';
-import { Call, MainAction } from '../../ui/Panels.tsx';
 import { StepsBody } from '../plan/StepsBody.tsx';
-import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
+import { JobSheet, type SheetProps, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useMovesOn } from '../shell/useMovesOn.ts';
 import { useTab } from '../shell/useTab.ts';
 import { Nut } from './Nut.tsx';
+import { ProcedureEditor } from './ProcedureEditor.tsx';
 
 export default function Torque(props: SheetProps) {
   return (
@@ -36,19 +36,5 @@ function Body() {
       <StepsBody phase="rebuild" kicker="Torque, 1 of 2" tabs={bar} onNext={() => setOpen('nut')} />
     );
   if (view.ctx.procedure) return <Nut bar={bar} procedure={view.ctx.procedure} />;
-  return (
-    <StationBody
-      kicker="Torque, 2 of 2"
-      title="No procedure on record"
-      tabs={bar}
-      picture={
-        <p className="note big">
-          The lead enters the procedure of this nut from the maker’s data, with its source and who
-          checked it. True Spindle never guesses a figure.
-        </p>
-      }
-      side={<Call status="stop">No figure without a source.</Call>}
-      actions={<MainAction label="Record" missing="No procedure" />}
-    />
-  );
+  return <ProcedureEditor bar={bar} />;
 }

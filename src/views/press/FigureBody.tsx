@@ -1,0 +1,148 @@
+import type { ReactNode } from 'react';
+import { chosenPart, familyCodeOf, figureOn } from '../../core/job/index.ts';
+import { type Figure, figuresFor, type FigureValue } from '../../core/press/index.ts';
+import { both, parseQuantity } from '../../core/units/index.ts';
+import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
+import { ThumbPad } from '../../ui/ThumbPad.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { StationBody } from '../shell/JobSheet.tsx';
+import { faultOf, useJob } from '../shell/useJob.ts';
+import { bodiesOf } from './figureBodies.ts';
+
+/** Figures that a stroke or a seat waits for, one at a time, in the order in which they can be reached. */
+export function FigureBody({
+  kicker,
+  title,
+  tabs,
+  open,
+}: {
+  kicker: string;
+  title: string;
+  tabs: ReactNode;
+  open: readonly Figure[];
+}) {
+  const { view, send, problem } = useJob();
+  const [figure] = open as [Figure, ...Figure[]];
+  const [text, setText, clear] = useDraft(`${view.job.id}:figure:${figure.path}`);
+  const family = familyCodeOf(view);
+  const parsed = parseQuantity(text, 'length');
+  const record = async (value: FigureValue, typed?: string) => {
+    const said = typed === undefined ? {} : { typed: typed.slice(0, 40) };
+    if (await send('figure-read', { path: figure.path, value, ...said })) clear();
+  };
+  const shown = parsed.ok ? both(parsed.value, 'length') : undefined;
+  return (
+    <StationBody
+      kicker={kicker}
+      title={title}
+      tabs={tabs}
+      picture={
+        <div className="figure-picture">
+          {family && (
+            <FamilySection
+              code={family}
+              ring={chosenPart(view)?.bearing}
+              lit={bodiesOf(figure.path)}
+              label={`Section of the corner: ${figure.name}`}
+            />
+          )}
+          <p className="cap">
+            Drawn with what is usual of this kind of bearing; what is asked for is marked. Nothing
+            is judged by what was not read.
+          </p>
+        </div>
+      }
+      side={
+        <>
+          <Call status="to-do">
+            {open.length} {open.length === 1 ? 'figure' : 'figures'} to read before this can be laid
+            out.
+          </Call>
+          <section className="grid gap-2">
+            <h2>{figure.name}</h2>
+            <p className="note">{figure.how}</p>
+            {figure.options ? (
+              <Choices
+                name={figure.name}
+                value={undefined}
+                onValue={(id) => void record(id)}
+                options={figure.options.map((o) => ({ id: o.id, label: o.name }))}
+              />
+            ) : (
+              <form
+                className="grid gap-2"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  if (parsed.ok) void record(parsed.value, parsed.typed);
+                }}
+              >
+                <QuantityInput
+                  autoFocus
+                  label={figure.name}
+                  dimension="length"
+                  text={text}
+                  onText={setText}
+                  fault={faultOf(problem, 'value', 'path', 'body.value')}
+                />
+                <ThumbPad text={text} onText={setText} />
+              </form>
+            )}
+          </section>
+          <KnownFigures />
+          <div className="grow" />
+        </>
+      }
+      actions={
+        figure.options ? (
+          <MainAction label="Record" missing="Tap one of the words" />
+        ) : (
+          <MainAction
+            label={shown ? `Record ${shown.value} ${shown.unit}` : 'Record'}
+            missing={shown ? undefined : 'Type what was read'}
+            onAct={() => parsed.ok && void record(parsed.value, parsed.typed)}
+          />
+        )
+      }
+    />
+  );
+}
+
+/** What is known of this corner, and where it comes from. */
+function KnownFigures() {
+  const { view } = useJob();
+  const known = figuresFor(familyCodeOf(view)).flatMap((f) => {
+    const value = figureOn(view, f.path);
+    if (value === undefined || f.needs.length === 0) return [];
+    const read = view.state.figures[f.path];
+    const without = f.derive ? 'derived' : 'on record';
+    return [{ f, value, from: read ? 'read' : without }];
+  });
+  if (known.length === 0) return null;
+  return (
+    <section>
+      <h2>Known</h2>
+      <table className="rows">
+        <tbody>
+          {known.map(({ f, value, from }) => (
+            <tr key={f.path}>
+              <td>
+                {f.name}
+                <br />
+                <span className="cap">{from}</span>
+              </td>
+              <td className="figure">
+                <b>{typeof value === 'number' ? value.toFixed(1) : wordOf(f, value)}</b>
+                {typeof value === 'number' ? ' mm' : ''}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const wordOf = (f: Figure, value: string): string =>
+  f.options?.find((o) => o.id === value)?.name ?? value;
