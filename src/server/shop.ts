@@ -7,7 +7,7 @@ import {
   type ShopView,
 } from '../core/schemas/shop.ts';
 import type { Db } from '../db/open.ts';
-import { getMeta, putMeta } from '../db/records.ts';
+import { getMeta, listRecords, putMeta } from '../db/records.ts';
 import { allSettings, insertSettings } from '../db/shop.ts';
 import { leadByPin, people } from './people.ts';
 import { Problem } from './problem.ts';
@@ -50,6 +50,8 @@ export async function shopView(): Promise<ShopView> {
     ...(await settingsNow(db)),
     demo: await isDemo(db),
     people: await people(),
+    wrenches: await listRecords(db, 'wrenches'),
+    instruments: await listRecords(db, 'instruments'),
     changes: versions.map(({ settings: _s, commandId: _c, ...v }) => v),
   };
 }

@@ -1,4 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
+import type { Instrument } from '../fits/seat.ts';
+import type { Wrench } from '../torque/procedure.ts';
 import { closed, Text } from './common.ts';
 
 /** How one workshop works; each change is kept with who made it and when. */
@@ -15,6 +17,8 @@ export interface ShopView {
   settings: ShopSettings;
   demo: boolean;
   people: { id: string; name: string; lead: boolean }[];
+  wrenches: Wrench[];
+  instruments: Instrument[];
   changes: { version: number; byId: string | null; atMs: number }[];
 }
 

@@ -6,6 +6,8 @@ import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
+import { addPerson, PersonSchema, setUpShop, SetUpSchema } from '../staff.ts';
+import { newUnit, NewUnitSchema } from '../units.ts';
 import { changeSettings, SettingsChangeSchema, shopView } from '../shop.ts';
 import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
@@ -126,6 +128,27 @@ export const shopRoutes: readonly Route[] = [
   ),
   route('GET', '/api/shop', 'The settings of the shop, and who changed them when', {}, () =>
     shopView(),
+  ),
+  route(
+    'POST',
+    '/api/shop/setup',
+    'Set an empty shop up: its name and its first lead',
+    { body: SetUpSchema },
+    ({ body }) => setUpShop(body),
+  ),
+  route(
+    'POST',
+    '/api/people',
+    'Take somebody on, by a lead with PIN',
+    { body: PersonSchema },
+    ({ body }) => addPerson(body),
+  ),
+  route(
+    'POST',
+    '/api/units',
+    'A unit that is not on record yet',
+    { body: NewUnitSchema },
+    ({ body }) => newUnit(body),
   ),
   route(
     'PUT',

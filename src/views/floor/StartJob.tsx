@@ -3,11 +3,15 @@ import { v7 as uuid } from 'uuid';
 import { cornerNames, type JobCorner } from '../../core/corner.ts';
 import type { FloorRow, JobView } from '../../core/job/index.ts';
 import type { UnitRecord } from '../../core/schemas/workshop.ts';
+import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { call } from '../shell/useJob.ts';
+import { NewUnit } from './NewUnit.tsx';
 
+/** As many units as stand on the dialog without a search. */
+const fewUnits = 24;
 const places: readonly JobCorner[] = ['LF', 'RF', 'LR', 'RR', 'unknown'];
 
 /** Two taps and a start: which unit, which corner. */
@@ -27,7 +31,15 @@ export function StartJob({
   const [corner, setCorner] = useState<JobCorner>();
   const [id] = useState(() => uuid());
   const [fault, setFault] = useState<string>();
-  const fleetNo = units.find((u) => u.id === unitId)?.fleetNo;
+  const [words, setWords] = useState('');
+  const [added, setNew] = useState<UnitRecord[]>([]);
+  const all = [...added, ...units];
+  const asked = words.trim().toLowerCase().split(/\s+/u).filter(Boolean);
+  const found = all.filter((u) => {
+    const told = `${u.fleetNo} ${u.name} ${u.maker ?? ''}`.toLowerCase();
+    return asked.every((w) => told.includes(w));
+  });
+  const fleetNo = all.find((u) => u.id === unitId)?.fleetNo;
   const twin = open.find((j) => j.fleetNo === fleetNo && j.corner === corner);
   const start = async () => {
     const r = await call<JobView>('POST', '/api/jobs', { id, unitId, corner, byId: who });
@@ -38,12 +50,15 @@ export function StartJob({
     <Dialog title="Start a job" onClose={onClose}>
       <section>
         <h2>Which unit?</h2>
+        {units.length > fewUnits && (
+          <Field label="Number, name or plate" text={words} onText={setWords} />
+        )}
         <div className="units-pick">
           <Choices
             name="Unit"
             value={unitId}
             onValue={setUnit}
-            options={units.map((u) => ({
+            options={found.slice(0, fewUnits).map((u) => ({
               id: u.id,
               label: (
                 <>
@@ -54,6 +69,18 @@ export function StartJob({
             }))}
           />
         </div>
+        {found.length > fewUnits && (
+          <p className="cap">{found.length - fewUnits} more: type more of it.</p>
+        )}
+        <NewUnit
+          who={who}
+          first={words}
+          onUnit={(u) => {
+            setNew((list) => [...list, u]);
+            setUnit(u.id);
+            setWords('');
+          }}
+        />
       </section>
       <section>
         <h2>Which corner?</h2>

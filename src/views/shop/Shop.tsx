@@ -7,6 +7,9 @@ import { Choices } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { Instruments } from './Instruments.tsx';
+import { People } from './People.tsx';
+import { TorqueTools } from './TorqueTools.tsx';
 import './shop.css';
 
 /** How this shop works: its name, and whether simulated instruments may be used. */
@@ -89,6 +92,15 @@ export default function Shop({
           {ready ? `Keep as ${person?.name}` : 'Change something, then the lead’s PIN'}
         </button>
       </form>
+      <div className="shop-things">
+        <People shop={shop} who={who} onShop={setShop} />
+        <TorqueTools shop={shop} onShop={setShop} />
+        <Instruments shop={shop} onShop={setShop} />
+        <p className="note">
+          Presses, rams, screws and adapters: <a href="/kit">Kit</a>. Parts:{' '}
+          <a href="/parts">Parts</a>.
+        </p>
+      </div>
       <section className="shop-changes">
         <h2>Changes</h2>
         {shop.changes.length === 0 && <p className="note">None yet.</p>}

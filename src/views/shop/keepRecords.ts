@@ -1,0 +1,24 @@
+import type { ShopView } from '../../core/schemas/shop.ts';
+import type { WorkshopFile } from '../../core/schemas/workshop.ts';
+import { call } from '../shell/useJob.ts';
+
+/** The name in small letters and hyphens. */
+export const recordId = (name: string): string =>
+  name
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/gu, '-')
+    .replaceAll(/^-|-$/gu, '');
+
+/** Keeps records through the same door as an imported file, and gives the shop back as it then is. */
+export async function keepRecords(
+  records: Pick<WorkshopFile, 'wrenches' | 'instruments'>,
+): Promise<{ ok: true; shop: ShopView } | { ok: false; reason: string }> {
+  const file = { format: 'true-spindle/workshop', version: 1, ...records };
+  const kept = await call('POST', '/api/import', file);
+  if (!kept.ok) {
+    const [first] = kept.problem.errors;
+    return { ok: false, reason: first ? `${first.field}: ${first.reason}` : kept.problem.detail };
+  }
+  const shop = await call<ShopView>('GET', '/api/shop');
+  return shop.ok ? { ok: true, shop: shop.value } : { ok: false, reason: shop.problem.detail };
+}
