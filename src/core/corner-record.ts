@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { SideId } from './corner.ts';
+import { type Corner, SideId } from './corner.ts';
 import { familyCodes } from './families/families.data.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text } from './schemas/common.ts';
 
@@ -210,3 +210,11 @@ export const CornerRecordSchema = closed({
   source: Text(),
 });
 export type CornerRecord = Static<typeof CornerRecordSchema>;
+
+/** A corner of another unit, or another of the same, that may be built alike. */
+export interface AlikeCorner {
+  fleetNo: string;
+  name: string;
+  corner: Corner;
+  record: CornerRecord;
+}

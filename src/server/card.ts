@@ -61,6 +61,7 @@ export function cardCsv(c: JobCard): string {
         atMs: s.atMs,
       }),
     ),
+    ...(c.figures ?? []).map((l) => line('figure', l)),
     ...(c.torque?.readings ?? []).map((t) =>
       line('torque', {
         what: t.stage,

@@ -115,6 +115,8 @@ const documentFields = {
   oldPart: Lines,
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
+  /** Figures of the corner that were read on this job, or taken over. */
+  figures: Type.Optional(Lines),
   strokes: Type.Array(StrokeSchema),
   seen: Lines,
   encoder: Nullable(closed({ side: SideId, method: Type.String(), ...Said })),

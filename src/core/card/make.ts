@@ -33,6 +33,7 @@ import {
   sizeOf,
 } from '../matching/index.ts';
 import {
+  figuresFor,
   judgeStack,
   judgeStroke,
   type Operation,
@@ -81,6 +82,7 @@ export function makeCard(source: CardSource): CardDocument {
     oldPart: oldPartLines(source),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
+    ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
     strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
     seen: seenLines(source),
     encoder: state.encoderChecked
@@ -104,6 +106,21 @@ export function makeCard(source: CardSource): CardDocument {
 function onlyFor(source: CardSource): Pick<CardDocument, 'only'> {
   if (source.ctx.shop?.demo) return { only: 'demo' };
   return isPractice(source) ? { only: 'practice' } : {};
+}
+
+function figureLines(source: CardSource): CardLine[] {
+  const read = source.state.figures;
+  return figuresFor(familyCodeOf(source)).flatMap((f) => {
+    const r = read[f.path];
+    if (!r) return [];
+    const value =
+      typeof r.value === 'number'
+        ? `${r.value.toFixed(1)} mm`
+        : (f.options?.find((o) => o.id === r.value)?.name ?? r.value);
+    return [
+      { what: f.name, value, ...(r.takenFrom ? { limit: `as ${r.takenFrom}` } : {}), ...by(r) },
+    ];
+  });
 }
 
 function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {

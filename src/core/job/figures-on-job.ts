@@ -60,6 +60,16 @@ export const unknownFor = (job: JobNow, operation: Operation): Figure[] =>
 export const unknownOfSeats = (job: JobNow): Figure[] =>
   cornerDrawn(job)?.unknown.filter((f) => f.seat) ?? [];
 
+/** What another corner's record says of the figures that are unknown here; what was only drawn there says nothing. */
+export const takenOver = (
+  job: JobNow,
+  record: CornerRecord,
+): { path: string; value: FigureValue }[] =>
+  (cornerDrawn(job)?.unknown ?? []).flatMap(({ path }) => {
+    const value = record.outlined?.includes(path) ? undefined : figureAt(record, path);
+    return value === undefined ? [] : [{ path, value }];
+  });
+
 /** A figure as it is known on this job; undefined while it is only drawn. */
 export function figureOn(job: JobNow, path: string): FigureValue | undefined {
   const drawn = cornerDrawn(job);

@@ -84,8 +84,9 @@ export function judgeReadings(
 ): SeatResult | undefined {
   const instrument = instrumentById(job, instrumentId);
   const seat = seatOf(job, kind);
-  const record = cornerRecord(job);
-  if (!seat || !instrument || !record) return undefined;
+  if (!seat || !instrument) return undefined;
+  // Where no record names the class it is the usual one, and says so.
+  const source = cornerRecord(job)?.source ?? 'usual class, general bearing practice';
   return judgeSeat({
     kind,
     part: seatName(job, kind).toLowerCase(),
@@ -95,7 +96,7 @@ export function judgeReadings(
     instrument,
     nominalMm: seat.nominalMm,
     toleranceClass: seat.toleranceClass,
-    classSource: `${seat.toleranceClass}, ${record.source}`,
+    classSource: `${seat.toleranceClass}, ${source}`,
     material: seat.material,
     series: seat.series,
   });

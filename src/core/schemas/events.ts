@@ -123,6 +123,8 @@ export const eventBodies = {
     path: Type.String({ pattern: '^[a-z]+(\\.[a-zA-Z]+){1,2}$', maxLength: 40 }),
     value: Type.Union([Type.Number({ minimum: 0, maximum: 2000 }), Text(20)]),
     typed: Maybe(Text(40)),
+    /** Taken over from another corner, not read here: "07 LF". */
+    takenFrom: Maybe(Text(20)),
   }),
   'seat-judged': closed({
     seat: oneOf(['bore', 'journal'] as const),

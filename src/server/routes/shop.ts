@@ -7,7 +7,7 @@ import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
 import { addPerson, PersonSchema, setUpShop, SetUpSchema } from '../staff.ts';
-import { newUnit, NewUnitSchema } from '../units.ts';
+import { alikeCorners, AlikeSchema, newUnit, NewUnitSchema } from '../units.ts';
 import { changeSettings, SettingsChangeSchema, shopView } from '../shop.ts';
 import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
@@ -149,6 +149,13 @@ export const shopRoutes: readonly Route[] = [
     'A unit that is not on record yet',
     { body: NewUnitSchema },
     ({ body }) => newUnit(body),
+  ),
+  route(
+    'POST',
+    '/api/corners/alike',
+    'Corners on record that may be built alike: same family, part of the same size',
+    { body: AlikeSchema },
+    ({ body }) => alikeCorners(body),
   ),
   route(
     'PUT',

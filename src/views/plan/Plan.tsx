@@ -16,8 +16,7 @@ import {
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
 import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
-import { type Status } from '../../core/verdict.ts';
-import { Call, Caution, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, Caution, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
@@ -40,11 +39,18 @@ function toldOf(
   strokes: readonly { o: Operation; found: SolveResult | undefined }[],
   idleMin: number,
   walked: boolean,
-): { status: Status; text: string } {
+): { status: CallStatus; text: string } {
   if (!walked)
     return {
       status: 'stop',
       text: 'This route is worked outside True Spindle. Choose one with its hours.',
+    };
+  // What is not known yet is no verdict on the kit: it is read at its stroke.
+  const open = strokes.filter((x) => x.found === undefined).length;
+  if (open > 0)
+    return {
+      status: 'to-do',
+      text: `${open} of ${strokes.length} strokes wait for figures of this corner: they are read at their stroke.`,
     };
   const gap = strokes.find((x) => x.found?.solutions.length === 0);
   const lacks = gap?.found?.missing[0]?.text;
@@ -152,7 +158,11 @@ function Body() {
       side={
         <>
           <Call status={told.status}>{told.text}</Call>
-          {!choices.plan && <p className="cap">{usual.reason}</p>}
+          {!choices.plan && (
+            <section>
+              <p className="cap">{usual.reason}</p>
+            </section>
+          )}
           {plan.chill && choices.plan && <Freezer />}
           <section>
             <h2>Take to the car and the press</h2>

@@ -9,6 +9,7 @@ import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { SameAs } from './SameAs.tsx';
 import { bodiesOf } from './figureBodies.ts';
 
 /** Figures that a stroke or a seat waits for, one at a time, in the order in which they can be reached. */
@@ -90,6 +91,7 @@ export function FigureBody({
               </form>
             )}
           </section>
+          <SameAs />
           <KnownFigures />
           <div className="grow" />
         </>
@@ -116,8 +118,7 @@ function KnownFigures() {
     const value = figureOn(view, f.path);
     if (value === undefined || f.needs.length === 0) return [];
     const read = view.state.figures[f.path];
-    const without = f.derive ? 'derived' : 'on record';
-    return [{ f, value, from: read ? 'read' : without }];
+    return [{ f, value, from: fromWhere(f, read) }];
   });
   if (known.length === 0) return null;
   return (
@@ -142,6 +143,12 @@ function KnownFigures() {
       </table>
     </section>
   );
+}
+
+function fromWhere(f: Figure, read: { takenFrom?: string } | undefined): string {
+  if (read?.takenFrom) return `taken over from ${read.takenFrom}, not measured here`;
+  if (read) return 'read';
+  return f.derive ? 'derived' : 'on record';
 }
 
 const wordOf = (f: Figure, value: string): string =>

@@ -64,6 +64,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
         <Lines title="Old part, against the new" lines={c.oldPart} />
       </div>
       <Lines title="Seats" lines={c.seats} />
+      {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
       <section>
         <h3>
           Press strokes{' '}
