@@ -27,7 +27,7 @@ import { madeUpParts } from '../src/core/standins/catalogue.ts';
 import { record } from '../src/core/standins/microphone.ts';
 import { exampleSetups, nearSizes, piece } from '../tests/example.ts';
 import { compareOrders } from './bench-diagnosis.ts';
-import { confusion, falseKinds, drawDrive } from './bench-ear.ts';
+import { bySize, confusion, falseKinds, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
 import { mannered, strokes } from './bench-strokes.ts';
 import { manners } from '../src/core/standins/manners.ts';
@@ -248,6 +248,20 @@ atLeast('ear, right family on 400 faulty recordings', ear.right, 95, '%');
 hold('ear, false alarms on 200 healthy ones', ear.alarms, 2, '%');
 console.log(ear.text);
 const [worstKind] = falseKinds(100, 900);
+const sized = bySize('report', 60, 9000);
+atLeast(
+  'ear by ring size alone, faulty bearings heard, least kind',
+  Math.min(...sized.heard),
+  95,
+  '%',
+);
+hold(
+  'ear by ring size alone, sound cars called a bearing, worst kind',
+  Math.max(...sized.alarms, ...sized.beside),
+  2,
+  '%',
+);
+hold('ear by ring size alone, faulty ones called clear', sized.cleared, 0, '%');
 hold(`ear, sound cars called bearing or driveline: ${worstKind!.kind}`, worstKind!.called, 2, '%');
 
 const pressed = strokes('report', 1000, 31);

@@ -13,8 +13,13 @@ const freePort = () =>
     });
   });
 
-/** The built server on a scratch database with the demo data, as a user would start it. */
-export default async function setup(project: TestProject): Promise<() => void> {
+interface Running {
+  url: string;
+  stop: () => void;
+}
+
+/** The built server on a scratch database of its own, with the demo data or empty. */
+async function start(demo: boolean): Promise<Running> {
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-browser-'));
   const port = await freePort();
   const env = {
@@ -25,7 +30,7 @@ export default async function setup(project: TestProject): Promise<() => void> {
     LOG_LEVEL: 'error',
     STANDIN_SPEED: '8',
   };
-  execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
+  if (demo) execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
   const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'pipe' });
   const url = `http://127.0.0.1:${port}`;
   for (let i = 0; ; i++) {
@@ -37,15 +42,28 @@ export default async function setup(project: TestProject): Promise<() => void> {
     if (i > 80) throw new Error('the server did not start; was it built?');
     await new Promise((r) => setTimeout(r, 250));
   }
-  project.provide('url', url);
-  return () => {
+  const stop = () => {
     server.kill();
     rmSync(dataDir, { recursive: true, force: true });
+  };
+  return { url, stop };
+}
+
+/** A demo shop and an empty one, as a user would start them. */
+export default async function setup(project: TestProject): Promise<() => void> {
+  const [demo, empty] = [await start(true), await start(false)];
+  project.provide('url', demo.url);
+  project.provide('emptyUrl', empty.url);
+  return () => {
+    demo.stop();
+    empty.stop();
   };
 }
 
 declare module 'vitest' {
   export interface ProvidedContext {
     url: string;
+    /** A shop in which there is nothing yet. */
+    emptyUrl: string;
   }
 }

@@ -28,6 +28,50 @@ const simulated = {
 const say = (job: string, type: string, body: object) =>
   ask('POST', `/api/jobs/${job}/events`, { id: uuid(), type, body, byId: 'rafe' });
 
+describe('what a shop takes in', () => {
+  it('sets up once, takes people on by a lead, and no PIN that anybody would try', async () => {
+    const setUp = { id: uuid(), shop: 'Other', name: 'Nob', pin: '4826' };
+    expect((await ask('POST', '/api/shop/setup', setUp)).status).toBe(409);
+    const person = (over: object) =>
+      ask('POST', '/api/people', {
+        byId: 'ines',
+        pin: '2580',
+        name: 'Wyn Älv',
+        newPin: '7391',
+        lead: false,
+        ...over,
+      });
+    for (const newPin of ['1234', '0000', '8765', '12'])
+      expect(fieldsOf((await person({ newPin })).json), newPin).toEqual(['newPin']);
+    expect(fieldsOf((await person({ name: 'Rafe' })).json)).toEqual(['name']);
+    expect(fieldsOf((await person({ byId: 'rafe', pin: '1470' })).json)).toEqual(['byId']);
+    const { people } = (await person({})).json;
+    expect(people.at(-1)).toEqual({ id: 'wyn-a-lv', name: 'Wyn Älv', lead: false });
+  });
+  it('takes a unit by number, layout and clock, and none twice', async () => {
+    const unit = (over: object = {}) =>
+      ask('POST', '/api/units', {
+        byId: 'rafe',
+        fleetNo: 'GL-9',
+        layout: 'front',
+        odometerKm: 81_200,
+        ...over,
+      });
+    expect((await unit()).json).toMatchObject({ id: 'unit-gl-9', corners: {} });
+    expect(fieldsOf((await unit()).json)).toEqual(['fleetNo']);
+    expect(fieldsOf((await unit({ fleetNo: 'a b' })).json)).toEqual(['fleetNo']);
+    const alike = await ask('POST', '/api/corners/alike', {
+      family: 'P1',
+      outerMm: 76,
+      boreMm: 40,
+      unitId: 'unit-07',
+    });
+    expect(
+      alike.json.map((c: { fleetNo: string; corner: string }) => `${c.fleetNo} ${c.corner}`),
+    ).toEqual(['07 LF', '07 RF']);
+  });
+});
+
 describe('the settings of a shop', () => {
   it('keep simulated instruments off until a lead switches them on, and a job with one is practice', async () => {
     const job = await newJob();

@@ -65,7 +65,9 @@ export const takenOver = (
   job: JobNow,
   record: CornerRecord,
 ): { path: string; value: FigureValue }[] =>
-  (cornerDrawn(job)?.unknown ?? []).flatMap(({ path }) => {
+  (cornerDrawn(job)?.unknown ?? []).flatMap(({ path, derive }) => {
+    // What follows from the rest is not lent.
+    if (derive) return [];
     const value = record.outlined?.includes(path) ? undefined : figureAt(record, path);
     return value === undefined ? [] : [{ path, value }];
   });

@@ -247,6 +247,25 @@ describe('what may not be recorded', () => {
       'travelMm',
       { events: ready },
     ),
+    ...(
+      [
+        ['a figure that the family does not have', 'knuckle.colour', 1, 'figure.none', 'path'],
+        ['a metal that is none', 'knuckle.material', 'wood', 'figure.word', 'value'],
+        ['a word for a length', 'knuckle.bossDepthMm', 'deep', 'figure.length', 'value'],
+        ['a shoulder wider than its bore', 'knuckle.shoulderMm', 80, 'figure.contradicts', 'value'],
+        ['a figure that a stroke was laid out by', 'knuckle.shoulderMm', 67, 'figure.used', 'path'],
+      ] as const
+    ).map(([what, path, value, rule, field]) =>
+      refused(what, 'figure-read', { path, value }, rule, field, { events: ready }),
+    ),
+    refused(
+      'a procedure beside the one on record',
+      'procedure-entered',
+      { procedure: nut },
+      'torque.procedure-kept',
+      'procedure',
+      { ctx: withNut() },
+    ),
     refused(
       'a torque with a tool that is not there',
       'stage-recorded',
