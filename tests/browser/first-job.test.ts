@@ -1,6 +1,17 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { at, button, go, hydrated, jobId, launch, openTest, tablet } from './browser.ts';
+import {
+  at,
+  button,
+  go,
+  hydrated,
+  jobId,
+  launch,
+  openTest,
+  tablet,
+  doneSteps,
+  settleChecks,
+} from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -8,7 +19,6 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const call = (page: Page) => page.locator('.call').first();
 const shows = (page: Page, text: RegExp) =>
   page.locator('.call', { hasText: text }).first().waitFor();
 
@@ -60,16 +70,6 @@ async function pick(page: Page, row: string, piece: string): Promise<void> {
     .getByRole('button', { name: new RegExp(`^${piece}:`, 'u') })
     .click();
   await page.locator('.stack .from-kit', { hasText: piece }).waitFor();
-}
-
-async function steps(page: Page): Promise<void> {
-  for (let i = 0; i < 14; i++) {
-    const done = button(page, /^Done/u);
-    if (!(await done.isVisible())) break;
-    const left = await call(page).textContent();
-    await done.click();
-    await page.waitForFunction((was) => document.querySelector('.call')?.textContent !== was, left);
-  }
 }
 
 it('takes unit 07 from the floor to a signed job card, past a wrong adapter and a reversed encoder', async () => {
@@ -125,7 +125,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'Start work').click();
 
   await at(page, 'press-out');
-  await steps(page);
+  await doneSteps(page);
   await button(page, /read$/u).click();
   await gauge(page, [['0.5', '24']]);
   await recordStroke(page, 'Record stroke');
@@ -223,7 +223,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'To Torque').click();
 
   await at(page, 'torque');
-  await steps(page);
+  await doneSteps(page);
   const reading = page.getByLabel(/^Reading, stage/u);
   const stage = async (typed: string, n: number) => {
     await reading.fill(typed);
@@ -242,14 +242,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await button(page, 'To Prove').click();
 
   await at(page, 'prove');
-  for (const row of await page.locator('.check-row').all()) {
-    const field = row.locator('input');
-    if (await field.count()) {
-      await field.fill('0.03');
-      await row.getByRole('button', { name: 'Record' }).click();
-    } else await row.getByRole('button', { name: 'Right', exact: true }).click();
-    await row.locator('.verdict-shape').first().waitFor();
-  }
+  await settleChecks(page);
   await page.getByLabel(/Distance on the clock/u).fill('54 900 mi');
   await button(page, 'Sign off').click();
   const pin = page.getByRole('dialog').getByLabel(/^PIN of/u);

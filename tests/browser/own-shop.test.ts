@@ -3,7 +3,7 @@ import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { exampleWork } from '../example.ts';
-import { at, button, hydrated, jobId, launch, tablet } from './browser.ts';
+import { at, button, hydrated, jobId, launch, tablet, doneSteps, settleChecks } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -59,19 +59,6 @@ async function readFigures(page: Page, where: string): Promise<number> {
     );
   }
   return typed;
-}
-
-async function steps(page: Page): Promise<void> {
-  const line = page.locator('.steps-line button');
-  await line.first().waitFor();
-  for (let i = 0; i < 20 && (await button(page, /^Done/u).isVisible()); i++) {
-    const before = await page.locator('.call').first().textContent();
-    await button(page, /^Done/u).click();
-    await page.waitForFunction(
-      (was) => document.querySelector('.call')?.textContent !== was,
-      before,
-    );
-  }
 }
 
 async function stroke(page: Page, kn: string, mm?: string): Promise<void> {
@@ -197,7 +184,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
 
   await open(page, `/jobs/${await toPressOut(page, 'unit-gl-7')}/press-out`);
   const id = jobId(page);
-  await steps(page);
+  await doneSteps(page);
   let typed = await readFigures(page, 'Press hub out');
   await stroke(page, '24');
   await button(page, 'Ring is off').click();
@@ -241,7 +228,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   await button(page, 'No gap').click();
   await button(page, 'To Torque').click();
   await at(page, 'torque');
-  await steps(page);
+  await doneSteps(page);
 
   // No figure is guessed: the procedure is typed from the maker's data, and somebody answers for it.
   await page.getByLabel('Figure, stage 1').fill('180');
@@ -263,14 +250,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   await button(page, 'Locked, seen').click();
   await button(page, 'To Prove').click();
   await at(page, 'prove');
-  for (const row of await page.locator('.check-row').all()) {
-    const field = row.locator('input');
-    if (await field.count()) {
-      await field.fill('0.03');
-      await row.getByRole('button', { name: 'Record' }).click();
-    } else await row.getByRole('button', { name: 'Right', exact: true }).click();
-    await row.locator('.verdict-shape').first().waitFor();
-  }
+  await settleChecks(page);
   await page.getByLabel(/Distance on the clock/u).fill('81 260');
   await button(page, 'Sign off').click();
   await page

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { at, button, go, launch, openTest, tablet } from './browser.ts';
+import { at, button, go, launch, openTest, tablet, doneSteps } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -31,16 +31,6 @@ async function counted(page: Page): Promise<() => Promise<{ taps: number; typed:
       taps: Number(sessionStorage.getItem('count-taps')),
       typed: Number(sessionStorage.getItem('count-typed')),
     }));
-}
-
-/** Taps “Done” through the steps of a station, as long as there are any. */
-async function steps(page: Page): Promise<void> {
-  const call = page.locator('.call').first();
-  for (let i = 0; i < 20 && (await button(page, /^Done/u).isVisible()); i++) {
-    const left = await call.textContent();
-    await button(page, /^Done/u).click();
-    await page.waitForFunction((was) => document.querySelector('.call')?.textContent !== was, left);
-  }
 }
 
 /** One reading at the gauge, and the stroke kept: of what comes off the peak, of what goes on travel and measured depth. */
@@ -94,7 +84,7 @@ it('takes a known unit from Start to the centre nut locked in few taps and few t
   await button(page, 'Start work').click();
 
   await at(page, 'press-out');
-  await steps(page);
+  await doneSteps(page);
   await button(page, /read$/u).click();
   await stroke(page, '24');
   await button(page, 'Ring is off').click();

@@ -35,14 +35,12 @@ export function figureAt(record: CornerRecord | undefined, path: string): Figure
 }
 
 /** A record with one more figure in it. */
-export function withFigure(record: CornerRecord, path: string, value: FigureValue): CornerRecord {
-  const keys = path.split('.');
-  const last = keys.pop()!;
-  const next = structuredClone(record) as Record<string, unknown>;
-  let at = next;
-  for (const key of keys) at = (at[key] ??= {}) as Record<string, unknown>;
-  at[last] = value;
-  return next as CornerRecord;
+export const withFigure = (record: CornerRecord, path: string, value: FigureValue): CornerRecord =>
+  put(record, path.split('.'), value) as CornerRecord;
+
+function put(at: object, [key = '', ...rest]: readonly string[], value: FigureValue): object {
+  const below = (at as Record<string, object | undefined>)[key] ?? {};
+  return { ...at, [key]: rest.length === 0 ? value : put(below, rest, value) };
 }
 
 /** A corner as far as it is known, drawn to its end with what is usual. */

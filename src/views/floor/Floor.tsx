@@ -134,7 +134,7 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
     <li className="row">
       <a className="who" href={href}>
         <CornerGlyph corner={r.corner} height={62} />
-        <span className="unit-name">{r.fleetNo}</span>
+        <span className={`unit-name${r.fleetNo.length > 3 ? ' plate' : ''}`}>{r.fleetNo}</span>
         <span className="what">
           <b>{r.complaint}</b>
           <span>{r.unitName}</span>

@@ -135,7 +135,11 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
             </li>
           </ol>
           <div className="nut">
-            <NutFace stage={shown} actual={undefined} studs={0} />
+            {shown ? (
+              <NutFace stage={shown} actual={undefined} studs={0} />
+            ) : (
+              <p className="note big">Type the figure of this stage: it is drawn here.</p>
+            )}
           </div>
         </div>
       }
