@@ -17,6 +17,7 @@ import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
+import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -85,6 +86,8 @@ function SeatForm({
     kept?.instrumentId ?? usualInstrument(kind, ctx.instruments),
   );
   const [again, setAgain] = useState(false);
+  // Where the pad writes: the place that was touched last, else the first that is empty.
+  const [touched, setPlace] = useState<number>();
   const at = useTakenAt(`${view.job.id}:seat:${kind}`);
   const toRead = unknownOfSeats(view);
   if (toRead.length > 0)
@@ -105,6 +108,8 @@ function SeatForm({
   const cells = text === '' ? Array<string>(6).fill('') : text.split('|');
   const setCell = (i: number, value: string) =>
     setText(cells.map((c, k) => (k === i ? value.replaceAll('|', '') : c)).join('|'));
+  const empty = cells.findIndex((c) => c.trim() === '');
+  const place = touched ?? Math.max(0, empty);
   const { nominalMm } = seat;
   const fault = (t: string) => {
     const p = parseQuantity(t, 'length', nominalMm);
@@ -177,17 +182,18 @@ function SeatForm({
             >
               {depths.map((d, i) =>
                 [0, 1].map((k) => (
-                  <QuantityInput
-                    key={`${d}-${k}`}
-                    compact
-                    label={`${d} mm deep, ${k * 90}°`}
-                    dimension="length"
-                    decimals={3}
-                    near={nominalMm}
-                    text={cells[2 * i + k] ?? ''}
-                    onText={(t) => setCell(2 * i + k, t)}
-                    fault={fault(cells[2 * i + k] ?? '')}
-                  />
+                  <div key={`${d}-${k}`} onFocusCapture={() => setPlace(2 * i + k)}>
+                    <QuantityInput
+                      compact
+                      label={`${d} mm deep, ${k * 90}°`}
+                      dimension="length"
+                      decimals={3}
+                      near={nominalMm}
+                      text={cells[2 * i + k] ?? ''}
+                      onText={(t) => setCell(2 * i + k, t)}
+                      fault={fault(cells[2 * i + k] ?? '')}
+                    />
+                  </div>
                 )),
               )}
               <button type="submit" className="visually-hidden" tabIndex={-1}>
@@ -233,6 +239,21 @@ function SeatForm({
                 <VerdictShape status="check" size={22} />
                 <span>{slip ?? outlierInWords(odd!)}</span>
               </p>
+            </section>
+          )}
+          {editing && (
+            <section className="grid gap-2">
+              <h2 className="num">
+                {depths[Math.floor(place / 2)]} mm deep, {(place % 2) * 90}°
+              </h2>
+              <ThumbPad text={cells[place] ?? ''} onText={(t) => setCell(place, t)} />
+              <button
+                type="button"
+                className="btn quiet small"
+                onClick={() => setPlace((place + 1) % cells.length)}
+              >
+                Next place
+              </button>
             </section>
           )}
           <section>
