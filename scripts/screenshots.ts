@@ -1,5 +1,6 @@
 /** Takes the pictures of docs/screenshots from the demo data. Needs a running demo; address as the first argument. */
 import { chromium } from 'playwright-core';
+import { v7 as uuid } from 'uuid';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:4321';
 const rows = (
@@ -7,9 +8,49 @@ const rows = (
 ).rows;
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
+/** A unit that rolls in with nothing on record, at its first stroke; its part is one of the demo's. */
+async function unknownCorner(): Promise<string> {
+  const known = rows.find((r) => r.fleetNo === 'SP-40');
+  if (known) return `/jobs/${known.id}`;
+  const send = async (method: string, path: string, body: object): Promise<void> => {
+    const r = await fetch(url + path, {
+      method,
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json' },
+    });
+    if (!r.ok) throw new Error(`${path}: ${await r.text()}`);
+  };
+  const id = uuid();
+  const byId = 'ines';
+  const say = (type: string, body: object) =>
+    send('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId });
+  const choose = (key: string, value: object) =>
+    send('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: 0, value, byId });
+  const unit = { fleetNo: 'SP-40', layout: 'front', odometerKm: 74_300, name: 'Estate' };
+  await send('POST', '/api/units', { byId, ...unit });
+  await send('POST', '/api/jobs', { id, unitId: 'unit-sp-40', corner: 'LF', byId });
+  await say('complaint-recorded', { corner: 'LF', lamps: ['none'], history: [], sound: 'roar' });
+  await say('station-done', { station: 'complaint' });
+  await say('diagnosis-accepted', { suspectId: 'bearing-LF', probability: 0.9 });
+  await say('station-done', { station: 'diagnose' });
+  await say('family-named', { code: 'P1', probability: 0.95, answers: {} });
+  await choose('match', { partNumber: 'N3972-44' });
+  for (const item of ['axle-nut', 'bearing', 'snap-ring', 'pinch-bolts', 'split-pin', 'seat-oil'])
+    await say('item-marked', { itemId: item, state: 'in-hand' });
+  await say('station-done', { station: 'match' });
+  await choose('plan', { route: 'bench', chill: false, soak: true });
+  await say('station-done', { station: 'plan' });
+  for (const [path, value] of [
+    ['knuckle.snapRingSide', 'outboard'],
+    ['knuckle.bossDepthMm', 47.5],
+  ] as const)
+    await say('figure-read', { path, value });
+  return `/jobs/${id}`;
+}
+
 interface Shot {
   name: string;
-  path: string;
+  path: string | (() => Promise<string>);
   press?: string;
   then?: string;
   size?: [number, number];
@@ -38,7 +79,7 @@ const shots: Shot[] = [
   { name: 'prove', path: `${job('26')}/prove` },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
-  { name: 'rules', path: '/rules' },
+  { name: 'figures', path: async () => `${await unknownCorner()}/press-out`, press: 'Hub' },
 ];
 
 const browser = await chromium.launch({
@@ -59,7 +100,8 @@ for (const s of shots) {
   });
   await context.addCookies([{ name: 'ts-theme', value: s.night ? 'night' : 'day', url }]);
   const page = await context.newPage();
-  await page.goto(url + s.path, { waitUntil: 'networkidle' });
+  const path = typeof s.path === 'string' ? s.path : await s.path();
+  await page.goto(url + path, { waitUntil: 'networkidle' });
   await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
   if (s.then) await page.getByRole('button', { name: s.then }).click();

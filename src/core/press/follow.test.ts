@@ -12,6 +12,7 @@ import {
   traceCall,
   traceFault,
   type TraceSample,
+  typedCall,
 } from './index.ts';
 
 const setup = exampleSetup('bearing-in', exampleWork, measuredFits);
@@ -85,6 +86,18 @@ describe('following a stroke', () => {
       ),
     );
   });
+  it.each(['good', 'galling', 'worn'] as const)(
+    'calls %s the same when it is read by eye',
+    (fault) => {
+      for (let seed = 1; seed <= 8; seed++) {
+        const stroke = madeUpStroke(setup, fault, seed, tuningRange);
+        const typed = readInManner(stroke, 'typed', seed).map(({ ms: _when, ...r }) => r);
+        expect(typedCall(typed.slice(0, 4), setup)).toBeUndefined();
+        const calls = typed.map((_, i) => typedCall(typed.slice(0, i + 1), setup)?.call);
+        expect(calls, `seed ${seed}`).toContain(rightCall(fault, true));
+      }
+    },
+  );
   it('says past the stop when pumping goes on', () => {
     const follow = follower(setup);
     const travel = setup.requirement.travelMm;

@@ -19,9 +19,11 @@ import {
   type Press,
   type SolveResult,
   type Stack,
+  type StrokeReading,
+  typedCall,
 } from '../../core/press/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, StackIds } from '../../core/schemas/events.ts';
-import type { Verdict } from '../../core/verdict.ts';
+import { gravestFirst, type Verdict } from '../../core/verdict.ts';
 import { useJob } from '../shell/useJob.ts';
 
 export interface Stroke {
@@ -90,11 +92,24 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       judgement: stack && judgeStack(stack, setup),
       readings,
       peakKn,
-      live: last && judgeReading(last, setup),
+      live: last && liveOf(readings, last, setup, state.traces[operation] !== undefined),
       recorded: done && judgeStroke(done, setup),
       refused: done ? undefined : mayBegin(operation, view),
     };
   }, [operation, view, again]);
+}
+
+/** What the last reading says; of several that were typed what they say together, where that is graver. */
+function liveOf(
+  readings: readonly StrokeReading[],
+  last: StrokeReading,
+  setup: Setup,
+  /** They are of a gauge that was followed as it was read. */
+  traced: boolean,
+): Verdict {
+  const one = judgeReading(last, setup);
+  const call = traced ? undefined : typedCall(readings, setup);
+  return call ? gravestFirst([call, one])[0]! : one;
 }
 
 /** The greatest force that was read of a stroke; undefined for blows, which no gauge reads. */
