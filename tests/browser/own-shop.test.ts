@@ -41,7 +41,7 @@ async function readFigures(page: Page, where: string): Promise<number> {
   let typed = 0;
   await page.locator('h1', { hasText: where }).first().waitFor();
   const asked = page.locator('.call', { hasText: /figures? to read/u });
-  const title = page.locator('.side h2').first();
+  const title = page.locator('.side .asked-figure');
   for (let i = 0; i < 14; i++) {
     await page.locator('.call').first().waitFor();
     if (!(await asked.isVisible())) return typed;
@@ -54,7 +54,7 @@ async function readFigures(page: Page, where: string): Promise<number> {
       typed += 1;
     }
     await page.waitForFunction(
-      (was) => document.querySelector('.side h2')?.textContent?.trim() !== was,
+      (was) => document.querySelector('.side .asked-figure')?.textContent?.trim() !== was,
       name,
     );
   }

@@ -61,8 +61,9 @@ export function FigureBody({
             {open.length} {open.length === 1 ? 'figure' : 'figures'} to read before this can be laid
             out.
           </Call>
+          <SameAs />
           <section className="grid gap-2">
-            <h2>{figure.name}</h2>
+            <h2 className="asked-figure">{figure.name}</h2>
             <p className="note">{figure.how}</p>
             {figure.options ? (
               <Choices
@@ -91,7 +92,6 @@ export function FigureBody({
               </form>
             )}
           </section>
-          <SameAs />
           <KnownFigures />
           <div className="grow" />
         </>

@@ -10,6 +10,7 @@ import {
   type TraceSample,
 } from '../../core/press/index.ts';
 import type { EventBody } from '../../core/schemas/events.ts';
+import type { Told } from '../shell/useJob.ts';
 import { soundCall } from './soundCall.ts';
 
 /** Silence after which the gauge is said to be lost, ms. */
@@ -27,7 +28,7 @@ export interface GaugeState {
   sound: boolean;
 }
 
-type Keep = (body: EventBody<'stroke-traced'>) => Promise<boolean>;
+type Keep = (body: EventBody<'stroke-traced'>) => Promise<Told>;
 
 const still: GaugeState = {
   running: false,
@@ -51,7 +52,7 @@ export class Gauge {
   #call: LiveCall | undefined;
   #frame = 0;
   #lastAt = 0;
-  #keep: Keep = () => Promise.resolve(false);
+  #keep: Keep = () => Promise.resolve('unsent');
   readonly #jobId: string;
   readonly #operation: Operation;
 
@@ -151,14 +152,15 @@ export class Gauge {
     sessionStorage.setItem(this.#place, JSON.stringify(trace));
   }
 
-  /** Sends what was laid down; it stays there until it was taken. */
+  /** Sends what was laid down; it stays there until the server has answered. */
   #send(): void {
     const left = sessionStorage.getItem(this.#place);
     if (!left) return;
     this.#set({ keeping: true });
     void this.#keep(JSON.parse(left) as EventBody<'stroke-traced'>)
-      .then((ok) => {
-        if (ok && sessionStorage.getItem(this.#place) === left)
+      .then((told) => {
+        // What the server refuses it refuses again: only what it never saw is kept for the next try.
+        if (told !== 'unsent' && sessionStorage.getItem(this.#place) === left)
           sessionStorage.removeItem(this.#place);
       })
       .finally(() => this.#set({ keeping: false }));

@@ -12,10 +12,10 @@ export interface GaugeHandle extends GaugeState {
 
 /** The gauge of one stroke, as a screen shows it and works it. */
 export function useGauge(operation: Operation, setup: Setup | undefined): GaugeHandle {
-  const { view, send } = useJob();
+  const { view, tell } = useJob();
   const [gauge] = useState(() => new Gauge(view.job.id, operation));
   const state = useSyncExternalStore(gauge.subscribe, gauge.state, gauge.state);
-  useEffect(() => gauge.keepWith((body) => send('stroke-traced', body)));
+  useEffect(() => gauge.keepWith((body) => tell('stroke-traced', body)));
   useEffect(() => gauge.mount(), [gauge]);
   return {
     ...state,

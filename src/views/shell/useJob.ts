@@ -52,6 +52,11 @@ export async function call<T>(
   return { ok: false, problem: silent };
 }
 
+/** What became of a write: taken, refused for good, or not there yet because nobody answered. */
+export type Told = 'taken' | 'refused' | 'unsent';
+const toldBy = (problem: ProblemDoc): Told =>
+  problem.status >= 400 && problem.status < 500 ? 'refused' : 'unsent';
+
 export interface JobApi {
   view: JobView;
   who: string;
@@ -61,6 +66,8 @@ export interface JobApi {
   clear: () => void;
   /** Adds a line to the record; true when it was taken. */
   send: <T extends EventType>(type: T, body: EventBody<T>, pin?: string) => Promise<boolean>;
+  /** The same, told apart where it was not taken. */
+  tell: <T extends EventType>(type: T, body: EventBody<T>, pin?: string) => Promise<Told>;
   /** Changes a choice under the version seen. */
   choose: <K extends ChoiceKey>(key: K, value: ChoiceBody<K>) => Promise<boolean>;
   /** Milliseconds of the server's clock now. */
@@ -99,15 +106,17 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
   }, [id, first.nowMs, show]);
 
   const run = useCallback(
-    async (method: string, path: string, body: unknown) => {
+    async (method: string, path: string, body: unknown): Promise<Told> => {
       setBusy(true);
       const r = await call<JobView>(method, path, body);
       setBusy(false);
       if (r.ok) {
         show(r.value);
         setProblem(undefined);
-      } else setProblem(r.problem);
-      return r.ok;
+        return 'taken';
+      }
+      setProblem(r.problem);
+      return toldBy(r.problem);
     },
     [show],
   );
@@ -120,18 +129,28 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
       choices: { ...before.choices, [key]: { version: before.choices[key]?.version ?? 0, value } },
     });
     const write = queue.current.then(async () => {
-      const ok = await run('PUT', `/api/jobs/${id}/choices/${key}`, {
+      const told = await run('PUT', `/api/jobs/${id}/choices/${key}`, {
         id: uuid(),
         version: current.current.choices[key]?.version ?? 0,
         value,
         byId: who,
       });
+      const ok = told === 'taken';
       if (!ok) show({ ...current.current, choices: before.choices });
       return ok;
     });
     queue.current = write;
     return write;
   };
+
+  const tell: JobApi['tell'] = (type, body, pin) =>
+    run('POST', `/api/jobs/${id}/events`, {
+      id: uuid(),
+      type,
+      body,
+      byId: who,
+      ...(pin === undefined ? {} : { pin }),
+    });
 
   return {
     view,
@@ -140,14 +159,8 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
     busy,
     problem,
     clear: () => setProblem(undefined),
-    send: (type, body, pin) =>
-      run('POST', `/api/jobs/${id}/events`, {
-        id: uuid(),
-        type,
-        body,
-        byId: who,
-        ...(pin === undefined ? {} : { pin }),
-      }),
+    tell,
+    send: async (type, body, pin) => (await tell(type, body, pin)) === 'taken',
     choose,
     now: () => Date.now() + offset.current,
   };
