@@ -1,14 +1,11 @@
-import type { CornerRecord } from '../core/corner-record.ts';
 import { makeCard } from '../core/card/index.ts';
 import { strokesIn } from '../core/families/index.ts';
 import {
   chosenPart,
-  cornerDrawn,
-  familyCodeOf,
   isPractice,
+  learnedOn,
   type JobNow,
   project,
-  sensorSide,
   walkOf,
 } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
@@ -71,28 +68,6 @@ function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] 
   return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };
 }
 
-/** What this job learned of its corner, for the unit's record; nothing where the record knew it all. */
-function learned(job: JobRow, now: JobNow): Partial<UnitRecord> {
-  const { corner, unit } = now.ctx;
-  const family = familyCodeOf(now);
-  const drawn = cornerDrawn(now);
-  if (corner === 'unknown' || !family || !drawn) return {};
-  const { figures, procedure } = now.state;
-  const known = unit.corners[corner]?.family === family && !procedure;
-  if (known && Object.keys(figures).length === 0) return {};
-  const side = sensorSide(now);
-  const record: CornerRecord = {
-    ...drawn.record,
-    family,
-    partNumber: chosenPart(now)?.number,
-    ...(side ? { sensorSide: side } : {}),
-    ...(procedure ? { procedureId: procedure.id } : {}),
-    ...(drawn.unknown.length > 0 ? { outlined: drawn.unknown.map((f) => f.path) } : {}),
-    source: `read on job ${job.number}`,
-  };
-  return { corners: { ...unit.corners, [corner]: record } };
-}
-
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
 export async function signingWrites(
   db: Db,
@@ -112,6 +87,7 @@ export async function signingWrites(
     suspectId: `bearing-${corner}`,
     results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   };
+  const learned = learnedOn(now, job.number);
   const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
   // Nothing is learned from practice: neither the unit nor the tests.
   if (isPractice(now)) return frozen;
@@ -120,10 +96,12 @@ export async function signingWrites(
     ...(await noteUnit(db, job.unitId, {
       odometerKm,
       fitted: fittedBy(job, now, odometerKm),
-      ...learned(job, now),
+      ...(learned && corner !== 'unknown'
+        ? { corners: { ...unit.corners, [corner]: learned.corner } }
+        : {}),
     })),
-    ...(now.state.procedure
-      ? [putRecord(db, 'procedures', now.state.procedure.id, 0, now.state.procedure)]
+    ...(learned?.procedure
+      ? [putRecord(db, 'procedures', learned.procedure.id, 0, learned.procedure)]
       : []),
     ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];

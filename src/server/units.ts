@@ -1,7 +1,8 @@
 import { type Static, Type } from '@sinclair/typebox';
 import type { AlikeCorner } from '../core/corner-record.ts';
-import { type CornerRecord, CornerRecordSchema } from '../core/corner-record.ts';
+import { CornerRecordSchema } from '../core/corner-record.ts';
 import { corners } from '../core/corner.ts';
+import { builtAlike } from '../core/press/index.ts';
 import { closed, Id, Km, Mm, Text } from '../core/schemas/common.ts';
 import { type UnitRecord, UnitSchema } from '../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../db/records.ts';
@@ -17,30 +18,25 @@ export const AlikeSchema = closed({
   unitId: Id,
 });
 
-/** How near the rings of two corners are to be the same size, mm. */
-const sameMm = 0.05;
 const mostAlike = 6;
 
-/** Corners on record of the same family with a part of the same size, those of the same unit first. */
-export async function alikeCorners(b: Static<typeof AlikeSchema>): Promise<AlikeCorner[]> {
+/** Corners on record that may be built alike, those of the same unit first. */
+export async function alikeCorners({
+  family,
+  unitId,
+  ...part
+}: Static<typeof AlikeSchema>): Promise<AlikeCorner[]> {
   const { db } = await store();
-  const parts = new Map((await listRecords(db, 'parts')).map((p) => [p.number, p.bearing]));
-  const same = (record: CornerRecord): boolean => {
-    const part = parts.get(record.partNumber ?? '');
-    const outer = part?.outerMm ?? record.knuckle?.boreMm ?? record.housing?.boreMm;
-    const bore = part?.boreMm ?? record.hub?.journalMm ?? record.shaft?.journalMm;
-    const off = (x: number | undefined, y: number) => x !== undefined && Math.abs(x - y) > sameMm;
-    return record.family === b.family && !off(outer, b.outerMm) && !off(bore, b.boreMm);
-  };
   return (await listRecords(db, 'units'))
-    .sort((x, y) => Number(y.id === b.unitId) - Number(x.id === b.unitId))
+    .sort((x, y) => Number(y.id === unitId) - Number(x.id === unitId))
     .flatMap((u) =>
       corners.flatMap((corner) => {
         const record = u.corners[corner];
-        return record && same(record) ? [{ fleetNo: u.fleetNo, name: u.name, corner, record }] : [];
+        return record && builtAlike(record, family, part)
+          ? [{ fleetNo: u.fleetNo, name: u.name, corner, record }]
+          : [];
       }),
     )
-    .filter(({ record }) => record.knuckle ?? record.housing ?? record.shaft)
     .slice(0, mostAlike);
 }
 

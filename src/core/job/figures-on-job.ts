@@ -26,11 +26,16 @@ function onRecord(record: CornerRecord, path: string): boolean {
   return body in record || (body === 'far' && record.housing !== undefined);
 }
 
+/** The unit's record of this corner, as far as it is of this family. */
+function ownRecord(job: JobNow, family: FamilyCode): CornerRecord | undefined {
+  const own = cornerRecord(job);
+  return own?.family === family ? own : undefined;
+}
+
 /** The corner's record with what this job read of it; undefined while neither says anything of this family. */
 function knownOf(job: JobNow, family: FamilyCode): CornerRecord | undefined {
-  const own = cornerRecord(job);
   const read = Object.values(job.state.figures);
-  const base = own?.family === family ? own : undefined;
+  const base = ownRecord(job, family);
   if (read.length === 0) return base;
   return read.reduce<CornerRecord>(
     (r, f) => withFigure(r, f.path, f.value),
@@ -46,8 +51,7 @@ export const cornerDrawn = once((job): DrawnCorner | undefined => {
   const family = familyCodeOf(job);
   const part = chosenPart(job)?.bearing;
   if (!family || !part) return undefined;
-  const own = cornerRecord(job);
-  const base = own?.family === family ? own : undefined;
+  const base = ownRecord(job, family);
   const known = knownOf(job, family);
   const asked = (path: string) => !(base && onRecord(base, path)) && !(path in job.state.figures);
   return drawnCorner(family, known, part, asked);

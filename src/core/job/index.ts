@@ -6,6 +6,7 @@ export * from './figures-on-job.ts';
 export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';
+export * from './learned.ts';
 export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';

@@ -147,7 +147,7 @@ const recordDoubtMm = 0.1;
 export function misfits(
   family: string | undefined,
   c: CornerRecord | undefined,
-  bearing: Bearing,
+  bearing: Pick<Bearing, 'boreMm' | 'outerMm'>,
 ): Misfit[] {
   const bores: Partial<Record<string, number | undefined>> = {
     P1: c?.hub?.journalMm,
@@ -171,6 +171,16 @@ export function misfits(
       : [],
   );
 }
+
+/** Whether a corner on record may be built like one of this family and part: its parts are measured, and its seats take the part. */
+export const builtAlike = (
+  record: CornerRecord,
+  family: string,
+  part: Pick<Bearing, 'boreMm' | 'outerMm'>,
+): boolean =>
+  record.family === family &&
+  (record.knuckle ?? record.housing ?? record.shaft) !== undefined &&
+  misfits(family, record, part).length === 0;
 
 /** Geometry of a corner's strokes from its record and the part; undefined where a body of this family is not on record, never guessed, and where the part does not belong to it. */
 export function workFrom(

@@ -16,9 +16,12 @@ const FittedSchema = closed({
   note: Maybe(Text(80)),
 });
 
+/** A number or plate as it is kept: up to eight letters and digits. */
+export const fleetNoPattern = '^[0-9A-Z-]{1,8}$';
+
 export const UnitSchema = closed({
   id: Id,
-  fleetNo: Type.String({ pattern: '^[0-9A-Z-]{1,8}$' }),
+  fleetNo: Type.String({ pattern: fleetNoPattern }),
   name: Text(60),
   maker: Maybe(Text(60)),
   layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const),

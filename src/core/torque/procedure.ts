@@ -117,14 +117,22 @@ export function judgeStage(
 /** A wrench is trusted from this share of its largest value on. ISO 6789-1. */
 const trustedFrom = 0.2;
 
+/** From where to where a wrench can be trusted, N·m: 20 % to 100 % of its largest value (ISO 6789-1); undefined for what reads no torque. */
+export const trustedRange = ({
+  minNm = 0,
+  maxNm,
+}: Pick<Wrench, 'minNm' | 'maxNm'>): { low: number; high: number } | undefined =>
+  maxNm === undefined ? undefined : { low: Math.max(minNm, trustedFrom * maxNm), high: maxNm };
+
 /** Whether a wrench may be used for a torque: 20 % to 100 % of its largest value (ISO 6789-1), calibration not overdue. */
 export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
   const part = w.name;
-  if (w.maxNm === undefined) return [verdict('wrench.none', { part })];
+  const trusted = trustedRange(w);
+  if (!trusted) return [verdict('wrench.none', { part })];
   const out: Verdict[] = [];
-  const low = Math.max(w.minNm ?? 0, trustedFrom * w.maxNm);
-  const range = { part, value: nm, min: low, max: w.maxNm, unit: 'N·m' as const };
-  if (nm > w.maxNm) out.push(verdict('wrench.range', range, 'stop'));
+  const { low, high } = trusted;
+  const range = { part, value: nm, min: low, max: high, unit: 'N·m' as const };
+  if (nm > high) out.push(verdict('wrench.range', range, 'stop'));
   else if (nm < low) out.push(verdict('wrench.range', range, 'check'));
   if (w.calibrationDue !== undefined && w.calibrationDue < today)
     out.push(verdict('wrench.calibration', { part, with: { due: w.calibrationDue } }));

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type Layout, layoutNames } from '../../core/diagnosis/index.ts';
-import type { UnitRecord } from '../../core/schemas/workshop.ts';
+import { fleetNoPattern, type UnitRecord } from '../../core/schemas/workshop.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
@@ -9,6 +9,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { DrivenAxles } from './DrivenAxles.tsx';
 
+const isFleetNo = new RegExp(fleetNoPattern, 'u');
 const layouts = Object.keys(layoutNames) as Layout[];
 
 /** A car that rolls in and is not on record: its number or plate, what drives it, and its clock. */
@@ -72,7 +73,7 @@ export function NewUnit({
       <MainAction
         label={`Keep ${number || 'it'}`}
         missing={firstThat(
-          [!/^[0-9A-Z-]{1,8}$/u.test(number), 'Number or plate: up to 8 letters and digits'],
+          [!isFleetNo.test(number), 'Number or plate: up to 8 letters and digits'],
           [!layout, 'Tap what drives it'],
           [!km.ok, 'Type what the clock shows'],
         )}

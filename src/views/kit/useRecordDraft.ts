@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type Dimension, parseQuantity } from '../../core/units/index.ts';
 import { useDraft } from '../../ui/useDraft.ts';
+import { recordId } from '../shell/recordId.ts';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 
 /** A record of the kit while its form is filled in: half-typed texts, its name and id, what the server refused. */
@@ -13,11 +14,7 @@ export function useRecordDraft(key: string) {
     draft,
     problem,
     name,
-    /** The name in small letters and hyphens. */
-    id: name
-      .toLowerCase()
-      .replaceAll(/[^a-z0-9]+/gu, '-')
-      .replaceAll(/^-|-$/gu, ''),
+    id: recordId(name),
     set: (field: string, value: string) => {
       setProblem(undefined);
       setText(JSON.stringify({ ...draft, [field]: value }));

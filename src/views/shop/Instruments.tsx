@@ -5,7 +5,8 @@ import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { keepRecords, recordId } from './keepRecords.ts';
+import { recordId } from '../shell/recordId.ts';
+import { keepRecords } from './keepRecords.ts';
 
 /** What measures here, the finest first: by how much a reading can be off. */
 export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: ShopView) => void }) {

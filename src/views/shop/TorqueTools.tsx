@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import type { ShopView } from '../../core/schemas/shop.ts';
-import type { Wrench } from '../../core/torque/index.ts';
+import { trustedRange, type Wrench } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { keepRecords, recordId } from './keepRecords.ts';
+import { recordId } from '../shell/recordId.ts';
+import { keepRecords } from './keepRecords.ts';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -17,25 +18,26 @@ const types: Record<Wrench['type'], string> = {
 };
 const torqueTypes: readonly Wrench['type'][] = ['click', 'beam', 'digital'];
 
-/** A wrench is trusted from a fifth of its largest value (ISO 6789-1): what it can be used for, on one scale for all. */
-function Range({ wrench: { maxNm, minNm }, most }: { wrench: Wrench; most: number }) {
-  if (maxNm === undefined) return null;
+/** What a wrench can be used for, on one scale for all. */
+function Range({ wrench, most }: { wrench: Wrench; most: number }) {
+  const range = trustedRange(wrench);
+  if (!range) return null;
+  const { low, high } = range;
   const x = (nm: number) => (280 * nm) / most;
-  const from = Math.max(minNm ?? 0, 0.2 * maxNm);
   return (
     <svg
       className="drawing tool-range"
       viewBox="0 0 300 34"
       role="img"
-      aria-label={`Usable from ${from.toFixed(0)} to ${maxNm} N·m`}
+      aria-label={`Usable from ${low.toFixed(0)} to ${high} N·m`}
     >
       <path className="thin" d="M0 14H290" />
-      <rect className="expected-fill" x={x(from)} y="6" width={x(maxNm) - x(from)} height="16" />
-      <text className="figure" x={x(from)} y="33" textAnchor="middle">
-        {from.toFixed(0)}
+      <rect className="expected-fill" x={x(low)} y="6" width={x(high) - x(low)} height="16" />
+      <text className="figure" x={x(low)} y="33" textAnchor="middle">
+        {low.toFixed(0)}
       </text>
-      <text className="figure" x={x(maxNm)} y="33" textAnchor="middle">
-        {maxNm}
+      <text className="figure" x={x(high)} y="33" textAnchor="middle">
+        {high}
       </text>
     </svg>
   );

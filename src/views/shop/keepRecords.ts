@@ -2,13 +2,6 @@ import type { ShopView } from '../../core/schemas/shop.ts';
 import type { WorkshopFile } from '../../core/schemas/workshop.ts';
 import { call } from '../shell/useJob.ts';
 
-/** The name in small letters and hyphens. */
-export const recordId = (name: string): string =>
-  name
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/gu, '-')
-    .replaceAll(/^-|-$/gu, '');
-
 /** Keeps records through the same door as an imported file, and gives the shop back as it then is. */
 export async function keepRecords(
   records: Pick<WorkshopFile, 'wrenches' | 'instruments'>,
