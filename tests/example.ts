@@ -1,3 +1,4 @@
+import type { CornerRecord } from '../src/core/corner-record.ts';
 import {
   classFits,
   type Fits,
@@ -347,3 +348,7 @@ export function nearSizes({ requirement: r }: Setup): [number, number, number, A
     ] as [number, number, number, Adapter['shape']][];
   });
 }
+
+/** What a unit's record would say of a corner with these parts. */
+export const recordOfWork = ({ bearing: _b, family, ...parts }: Work): CornerRecord =>
+  ({ ...parts, family, source: 'made up' }) as CornerRecord;

@@ -42,8 +42,16 @@ async function readFigures(page: Page, where: string): Promise<number> {
   await page.locator('h1', { hasText: where }).first().waitFor();
   const asked = page.locator('.call', { hasText: /figures? to read/u });
   const title = page.locator('.side .asked-figure');
+  const ready = button(page, /^Record (stroke|seat)|: read$/u);
   for (let i = 0; i < 14; i++) {
-    await page.locator('.call').first().waitFor();
+    // A stack that waits for a figure asks for it.
+    const measure = button(page, /^Measure /u);
+
+    await asked.or(measure).or(ready).first().waitFor();
+    if (await measure.isVisible()) {
+      await measure.click();
+      await asked.waitFor();
+    }
     if (!(await asked.isVisible())) return typed;
     const name = (await title.textContent())!.trim();
     const value = figures[name]!;
@@ -264,17 +272,18 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
     figures: { what: string; value: string }[];
   };
   expect(card.only).toBeUndefined();
-  expect(card.figures).toHaveLength(Object.keys(figures).length);
+  // What the stacks in hand do not need is not asked for.
+  expect(card.figures).toHaveLength(Object.keys(figures).length - 2);
   await page.getByText('Corner, as read').waitFor();
 
   // The second car of its kind takes over what the first was measured for.
   await open(page, `/jobs/${await toPressOut(page, 'unit-gl-8')}/press-out`);
   await button(page, /^2\s*Hub/u).click();
-  await button(page, /^Same as GL-7 LF: 13 figures/u).click();
+  await button(page, /^Same as GL-7 LF: 11 figures/u).click();
   await page.locator('.call', { hasText: /figures? to read/u }).waitFor({ state: 'detached' });
   const second = await readFigures(page, 'Press hub out');
   console.log(`figures typed of the corner: first car ${typed}, second of its kind ${second}`);
-  expect(typed).toBe(11);
+  expect(typed).toBe(9);
   expect(second).toBe(0);
   await page.locator('.call', { hasText: /Force/u }).first().waitFor();
   expect(complaints).toEqual([]);

@@ -58,7 +58,7 @@ export const cornerDrawn = once((job): DrawnCorner | undefined => {
 });
 
 /** Figures that a stroke is judged by and nobody knows, in the order of reach. */
-export const unknownFor = (job: JobNow, operation: Operation): Figure[] =>
+export const unknownOfStroke = (job: JobNow, operation: Operation): Figure[] =>
   cornerDrawn(job)?.unknown.filter((f) => f.needs.includes(operation)) ?? [];
 /** Figures that the seats are judged by and nobody knows. */
 export const unknownOfSeats = (job: JobNow): Figure[] =>

@@ -36,6 +36,21 @@ export const interlockRules = ruleTable({
       `${f.part} ${f.value.toFixed(1)} mm and ${f.is('other').toLowerCase()} ${Number(f.is('otherMm')).toFixed(1)} mm cannot both be true: it is the ${f.is('smaller') ? 'smaller' : 'greater'} of the two.${f.is('inches') ? ' As inches it could: type it with “in”.' : ''}`,
     'what metal is',
   ),
+  'press.measure-first': refuses(
+    'Nothing is pressed on a size that nobody knows',
+    (f) => {
+      const [least, most] = [Number.isFinite(f.min), Number.isFinite(f.max)];
+      const limits = [least ? `at least ${f.least}` : '', most ? `at most ${f.most}` : ''];
+      const right = limits.filter(Boolean).join(' and ');
+      const says = right
+        ? `this stack is right only if it is ${right} mm`
+        : 'it decides this stack';
+      const more = f.number('more');
+      const then = more > 0 ? ` Then ${more} more.` : '';
+      return `Measure ${f.part.toLowerCase()}: ${says}.${then}`;
+    },
+    'geometry of the parts',
+  ),
   'figure.used': refuses(
     'Not changed under a stroke',
     (f) => `${f.part} was laid out by this figure: it stays as it was read.`,

@@ -2,8 +2,13 @@ import { type CautionId, type FactId, strokesIn, type Task } from '../families/i
 import {
   type Adapter,
   classFits,
+  decidingFigures,
+  type Figure,
+  figureAt,
   hammer,
   judgeStroke,
+  type OpenFigure,
+  openSetup,
   type Operation,
   type Press,
   type PressKind,
@@ -11,16 +16,17 @@ import {
   type Requirement,
   type Setup,
   setupFor,
+  type SetupWith,
   solve,
   type SolveResult,
   type Stack,
 } from '../press/index.ts';
 import type { StackIds } from '../schemas/events.ts';
 import { walkOf } from './family-on-job.ts';
-import { unknownFor } from './figures-on-job.ts';
+import { cornerDrawn, unknownOfStroke } from './figures-on-job.ts';
 import { type JobNow, onceEach } from './job-now.ts';
 import { schoolOf } from './school-on-job.ts';
-import { fitsOf, workOf } from './seats-on-job.ts';
+import { fitsOf, workOf, workWith } from './seats-on-job.ts';
 
 /** What one stroke asks of its pieces; undefined while geometry is missing or the family has no such stroke. */
 export const requirementOf = onceEach((job, operation: Operation): Requirement | undefined => {
@@ -49,19 +55,47 @@ export const pressById = ({ ctx }: JobNow, id: string | undefined): Press | unde
 /** The caution that goes with a tool: blows are another danger than a ram. */
 export const dangerOf = (press: Press): CautionId => (press.kind === 'hammer' ? 'hammer' : 'press');
 
+/** How a stroke is laid out with one tool when figures of the corner have these values. */
+function layOut(job: JobNow, operation: Operation, press: Press): SetupWith {
+  const goesBack = job.choices[`stack-${operation}`]?.value.usedAgain === true;
+  return (values) => {
+    const work = workWith(job, values);
+    if (!work) return undefined;
+    const r = requirement(operation, work);
+    // The old part's fit is not the new one's: what was measured since says nothing of the force that took it off.
+    const fits = r?.fitting === false ? classFits(work) : fitsOf(job);
+    const setup = fits && setupFor(operation, work, press, fits, schoolOf(job));
+    return setup && !setup.requirement.fitting && goesBack ? { ...setup, usedAgain: true } : setup;
+  };
+}
+
+/** Lengths of a stroke that nobody knows, and where they can lie. */
+const lengthsOpen = (job: JobNow, operation: Operation): OpenFigure[] =>
+  unknownOfStroke(job, operation).flatMap(({ path, name }) => {
+    const span = cornerDrawn(job)?.spans.get(path);
+    return span ? [{ path, name, span }] : [];
+  });
+
+/**
+ * Figures that nobody knows and a stroke cannot be laid out without, in the order of reach: the words, and what its way
+ * rests on. The others are asked for as a stack needs them.
+ */
+export const readFirst = onceEach((job, operation: Operation): Figure[] => {
+  const deciding = decidingFigures(lengthsOpen(job, operation), layOut(job, operation, hammer));
+  return unknownOfStroke(job, operation).filter(
+    (f) => f.options !== undefined || deciding.some((d) => d.path === f.path),
+  );
+});
+
 /** The setup of a stroke with one tool; undefined while geometry is missing. */
 function setupWith(job: JobNow, operation: Operation, press: Press): Setup | undefined {
-  const work = workOf(job);
-  const r = requirementOf(job, operation);
-  // What is only drawn lays out no stack.
-  if (unknownFor(job, operation).length > 0) return undefined;
-  // The old part's fit is not the new one's: what was measured since says nothing of the force that took it off.
-  const fits = r?.fitting === false ? work && classFits(work) : fitsOf(job);
-  const setup = work && fits && setupFor(operation, work, press, fits, schoolOf(job));
-  if (!setup) return undefined;
-  const goesBack = job.choices[`stack-${operation}`]?.value.usedAgain === true;
-  return !setup.requirement.fitting && goesBack ? { ...setup, usedAgain: true } : setup;
+  if (readFirst(job, operation).length > 0) return undefined;
+  const figures = lengthsOpen(job, operation);
+  const drawn = new Map(figures.map((f) => [f.path, drawnMm(job, f)]));
+  return openSetup(figures, drawn, layOut(job, operation, press));
 }
+const drawnMm = (job: JobNow, { path, span }: OpenFigure): number =>
+  Number(figureAt(cornerDrawn(job)?.record, path) ?? span.low);
 
 /** A stroke that was made is held against what was expected of it then, not against what was learned since. */
 function asRecorded({ state }: JobNow, operation: Operation, setup: Setup): Setup {
@@ -71,7 +105,9 @@ function asRecorded({ state }: JobNow, operation: Operation, setup: Setup): Setu
   // Strokes recorded before this was written down counted a hub's way by the ring it goes through.
   const travelMm = operation === 'hub-in' ? r.seat.lengthMm : r.travelMm;
   const then = made.expected ?? { travelMm, forceKn };
-  return { ...setup, forceKn: then.forceKn, requirement: { ...r, travelMm: then.travelMm } };
+  // Nothing of it is open any more.
+  const { open: _open, ...known } = setup;
+  return { ...known, forceKn: then.forceKn, requirement: { ...r, travelMm: then.travelMm } };
 }
 
 const setupOnJob = onceEach((job, operation: Operation): Setup | undefined => {

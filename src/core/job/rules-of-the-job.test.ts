@@ -259,6 +259,14 @@ describe('what may not be recorded', () => {
       refused(what, 'figure-read', { path, value }, rule, field, { events: ready }),
     ),
     refused(
+      'a stroke on a face of which nobody knows how wide it is',
+      'stroke-recorded',
+      bearingIn(),
+      'press.measure-first',
+      'stack',
+      { ctx: context({ outlined: ['knuckle.farFaceOuterMm'] }), events: ready },
+    ),
+    refused(
       'a procedure beside the one on record',
       'procedure-entered',
       { procedure: nut },

@@ -25,6 +25,7 @@ import {
   seatsOf,
   type SeatSpec,
   shrinkMm,
+  withFigure,
   type Work,
   workFrom,
 } from '../press/index.ts';
@@ -35,15 +36,17 @@ import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job
 import { chosenPart, sensorSide } from './part-on-job.ts';
 import { schoolOf } from './school-on-job.ts';
 
-/** Parts of the strokes; undefined when the unit's record or the part is missing, never guessed. */
-export const workOf = once((job): Work | undefined =>
-  workFrom(
+/** Parts of the strokes with some figures of the corner set; undefined when record or part is missing, never guessed. */
+export function workWith(job: JobNow, values: ReadonlyMap<string, number>): Work | undefined {
+  const known = cornerDrawn(job)?.record ?? cornerRecord(job);
+  return workFrom(
     familyCodeOf(job),
-    cornerDrawn(job)?.record ?? cornerRecord(job),
+    known && [...values].reduce((r, [path, mm]) => withFigure(r, path, mm), known),
     chosenPart(job)?.bearing,
     sensorSide(job),
-  ),
-);
+  );
+}
+export const workOf = once((job): Work | undefined => workWith(job, new Map()));
 
 /** A seat of the job's parts; undefined where they are not on record or have none of this kind. */
 export function seatOf(job: JobNow, kind: SeatKind): SeatSpec | undefined {

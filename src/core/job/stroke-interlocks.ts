@@ -7,7 +7,15 @@ import {
   type Task,
   type Walk,
 } from '../families/index.ts';
-import { hammer, judgeStack, type Operation, operationNames } from '../press/index.ts';
+import {
+  hammer,
+  judgeStack,
+  type Operation,
+  operationNames,
+  type Setup,
+  type Stack,
+  toSettle,
+} from '../press/index.ts';
 import { type RuleId } from '../rules/index.ts';
 import type { EventBody } from '../schemas/events.ts';
 import { outByHand } from './falls.ts';
@@ -156,6 +164,20 @@ export function traceRefusal(
   return again && refuse('operation', again);
 }
 
+/** What has to be measured before a stack may be used: nothing is pressed on a size that is not known. */
+export function unsettled(stack: Stack, setup: Setup): Refusal | undefined {
+  const [first, ...more] = toSettle(stack, setup);
+  if (!first) return undefined;
+  const { figure, min, max } = first;
+  return refuse('stack', 'press.measure-first', {
+    part: figure.name,
+    ...(min === undefined ? {} : { min }),
+    ...(max === undefined ? {} : { max }),
+    unit: 'mm',
+    with: { more: more.length },
+  });
+}
+
 /** Why a stroke may not be kept as it was done. */
 export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Refusal | undefined {
   const stack = stackOf(job, b.stack);
@@ -166,6 +188,8 @@ export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Ref
   const judged = judgeStack(stack, setup);
   const [gravest] = judged.verdicts;
   if (judged.status === 'stop' && gravest) return { field: 'stack', ...gravest };
+  const open = unsettled(stack, setup);
+  if (open) return open;
   const again = traceRefusal(b.operation, b.pressId, job);
   if (again) return again;
   const driven = b.pressId === hammer.id;

@@ -46,29 +46,71 @@ function flatsAt(end: End, s: Partial<Stack>, r: Requirement): Flat[] {
   return [...flats, { by: 'bed', innerMm: 0, outerMm: Infinity, backMm }];
 }
 
+/** One flat that may meet one face, and the way it has to go until it does, mm. */
+interface Meeting {
+  pair: Contact;
+  /** They overlap whatever is measured. */
+  sure: boolean;
+  least: number;
+  most: number;
+}
+
+function meetingsAt(end: End, s: Partial<Stack>, r: Requirement): Meeting[] {
+  const faces = r.touches.filter((t) => t.role === end);
+  return flatsAt(end, s, r).flatMap((flat) =>
+    faces.flatMap((face): Meeting[] => {
+      const { innerMm, outerMm, proudMm } = face.reach ?? exactly(face);
+      const widest = { innerMm: innerMm.low, outerMm: outerMm.high };
+      const narrowest = { innerMm: innerMm.high, outerMm: outerMm.low };
+      if (overlapMm(flat, widest) <= leastMm) return [];
+      return [
+        {
+          pair: [flat.by, face.node],
+          sure: overlapMm(flat, narrowest) > leastMm,
+          least: flat.backMm - proudMm.high,
+          most: flat.backMm - proudMm.low,
+        },
+      ];
+    }),
+  );
+}
+
+const exactly = (t: Touch): NonNullable<Touch['reach']> => {
+  const at = (mm: number) => ({ low: mm, high: mm });
+  return { innerMm: at(t.innerMm), outerMm: at(t.outerMm), proudMm: at(t.proudMm ?? 0) };
+};
+
 /**
  * The contacts that one end of a stack makes, as it closes on the work: whatever has the least way to go meets first and
  * carries; what would meet later stays in the air. Faces of the work stand proud of the one that is meant, or behind it.
+ * One list where all is known; else every list that some value of the unknown figures can make.
  */
-export function contactsAt(end: End, s: Partial<Stack>, r: Requirement): Contact[] {
-  const faces = r.touches.filter((t) => t.role === end);
-  const meetings = flatsAt(end, s, r).flatMap((flat) =>
-    faces
-      .filter((face) => overlapMm(flat, face) > leastMm)
-      .map((face) => ({
-        pair: [flat.by, face.node] as const,
-        wayMm: flat.backMm - (face.proudMm ?? 0),
-      })),
+export function contactsAt(end: End, s: Partial<Stack>, r: Requirement): Contact[][] {
+  const all = meetingsAt(end, s, r);
+  const first = Math.min(...all.map((m) => (m.sure ? m.most : Infinity)));
+  const may = all.filter((m) => m.least <= first + togetherMm);
+  const must = may.filter(
+    (m) => m.sure && may.every((o) => o === m || m.most <= o.least + togetherMm),
   );
-  const first = Math.min(...meetings.map((m) => m.wayMm));
-  return meetings.filter((m) => m.wayMm <= first + togetherMm).map((m) => m.pair);
+  const open = may.filter((m) => !must.includes(m));
+  const lists = subsets(open).map((extra) =>
+    may.filter((m) => must.includes(m) || extra.includes(m)),
+  );
+  // Something always meets where something surely can.
+  const made = may.some((m) => m.sure) ? lists.filter((l) => l.length > 0) : lists;
+  return made.map((l) => l.map((m) => m.pair));
 }
 
-const overlapMm = (a: { innerMm: number; outerMm: number }, b: typeof a): number =>
-  (Math.min(a.outerMm, b.outerMm) - Math.max(a.innerMm, b.innerMm)) / 2;
+const subsets = <T>(of: readonly T[]): T[][] =>
+  of.reduce<T[][]>((all, x) => [...all, ...all.map((l) => [...l, x])], [[]]);
+
+const overlapMm = (
+  a: { innerMm: number; outerMm: number },
+  b: { innerMm: number; outerMm: number },
+): number => (Math.min(a.outerMm, b.outerMm) - Math.max(a.innerMm, b.innerMm)) / 2;
 
 /** The contacts of an end as a key: ends with the same key carry the force the same way. */
 export const contactKey = (end: End, s: Partial<Stack>, r: Requirement): string =>
   contactsAt(end, s, r)
-    .map((c) => c.join('-'))
-    .join(' ');
+    .map((list) => list.map((c) => c.join('-')).join(' '))
+    .join('/');

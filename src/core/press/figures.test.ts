@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { exampleTools, exampleWorks, exampleWork } from '../../../tests/example.ts';
+import { exampleTools, exampleWork, exampleWorks, recordOfWork } from '../../../tests/example.ts';
 import { shopContext } from '../../../tests/shop.ts';
 import type { CornerRecord } from '../corner-record.ts';
 import type { FamilyCode } from '../families/index.ts';
@@ -23,8 +23,6 @@ import {
 } from './index.ts';
 
 const kit = shopContext('unit-07', 'LF').adapters;
-const recordOf = ({ bearing: _b, family, ...parts }: Work): CornerRecord =>
-  ({ ...parts, family, source: 'made up' }) as CornerRecord;
 
 /** All that is said of a stroke: what it asks for, its force, and its best stacks with their verdicts; not its picture. */
 function saidOf(operation: Operation, work: Work): string {
@@ -54,7 +52,7 @@ const moved = (v: FigureValue, by: number): FigureValue =>
 const families = exampleWorks.filter((w) => figuresFor(w.family).length > 0);
 
 describe.each(families.map((w) => [w.family, w] as const))('the figures of %s', (family, work) => {
-  const record = recordOf(work);
+  const record = recordOfWork(work);
   const strokes = operations.filter(
     (o) => !o.startsWith('stud') && saidOf(o, work) !== '[null,null,null,null]',
   );
@@ -116,7 +114,7 @@ describe.each(families.map((w) => [w.family, w] as const))('the figures of %s', 
 });
 
 describe('figures that cannot all be true', () => {
-  const record = recordOf(exampleWork);
+  const record = recordOfWork(exampleWork);
   const known = (path: string) => figureAt(record, path);
   it.each([
     ['a shoulder wider than its bore', 'knuckle.shoulderMm', 77, 'Knuckle bore', 76],

@@ -1,6 +1,7 @@
 import type { Bearing, CornerRecord } from '../corner-record.ts';
 import type { FamilyCode } from '../families/families.data.ts';
 import { figuresOf } from './figures.data.ts';
+import type { Span } from './hull.ts';
 import type { Operation } from './operations.ts';
 
 /** What can stand for a figure of a corner: mm, a word of a list, a class. */
@@ -46,13 +47,16 @@ function put(at: object, [key = '', ...rest]: readonly string[], value: FigureVa
 /** A corner as far as it is known, drawn to its end with what is usual. */
 export interface DrawnCorner {
   record: CornerRecord;
-  /** Figures that nobody knows: only drawn, never judged by. */
+  /** Figures that nobody knows: drawn by what is usual, judged by where they can lie. */
   unknown: readonly Figure[];
+  /** Where the lengths among them can lie, by path. */
+  spans: ReadonlyMap<string, Span>;
 }
 
 /**
  * Fills a corner's record up: with what follows from the part, and for the drawing alone with what is usual. What is
- * unknown is told, so that nothing is judged by it. Undefined for a family whose figures are not listed.
+ * unknown is told with where it can lie, so that nothing is judged by the drawing. Undefined for a family whose figures
+ * are not listed.
  */
 export function drawnCorner(
   family: FamilyCode,
@@ -73,7 +77,11 @@ export function drawnCorner(
     if (!derived) unknown.push(f);
     drawn = withFigure(drawn, f.path, derived?.value ?? f.outline(part));
   }
-  return { record: drawn, unknown };
+  const lengths = unknown.flatMap((f) => (typeof f.outline(part) === 'number' ? [f.path] : []));
+  const spans = spansOf(lengths, (path) => figureAt(drawn, path));
+  for (const [path, { low, high }] of spans)
+    drawn = withFigure(drawn, path, Math.min(high, Math.max(low, Number(figureAt(drawn, path)))));
+  return { record: drawn, unknown, spans };
 }
 
 /** All figures of a family, in the order in which they can be reached. */
@@ -90,6 +98,8 @@ const smaller: readonly (readonly [string, string])[] = [
   ['hub.boreMm', 'hub.journalMm'],
   ['hub.journalMm', 'hub.flangeMm'],
   ['hub.insideStudsMm', 'hub.flangeMm'],
+  ['hub.journalMm', 'hub.insideStudsMm'],
+  ['knuckle.boreMm', 'knuckle.wheelSideReachMm'],
   ['housing.shoulderMm', 'housing.boreMm'],
   ['housing.boreMm', 'housing.outerMm'],
   ['housing.seatDepthMm', 'housing.depthMm'],
@@ -99,12 +109,39 @@ const smaller: readonly (readonly [string, string])[] = [
   ['cartridge.neckMm', 'cartridge.shoulderMm'],
   ['cartridge.shoulderMm', 'cartridge.flangeMm'],
   ['cartridge.hubBoreMm', 'cartridge.neckMm'],
+  ['cartridge.shoulderMm', 'housing.outerMm'],
   ['shaft.journalMm', 'shaft.shoulderMm'],
   ['shaft.insideStudsMm', 'shaft.flangeMm'],
+  ['shaft.shoulderMm', 'shaft.insideStudsMm'],
+  ['shaft.journalLengthMm', 'shaft.reachMm'],
   ['shaft.journalMm', 'shaft.ring.outerMm'],
   ['shaft.ring.lowMm', 'shaft.ring.highMm'],
   ['seal.innerMm', 'seal.outerMm'],
 ];
+
+/** Shortest and longest length that a record can hold, mm. */
+const anyLength: Span = { low: 0.01, high: 2000 };
+/** What is smaller is so by at least this, mm. */
+const apartMm = 0.01;
+
+/** Where lengths that nobody knows can lie: between their measured neighbours, else anywhere. */
+function spansOf(unknown: readonly string[], at: Known): Map<string, Span> {
+  const spans = new Map(unknown.map((path) => [path, anyLength]));
+  const known = (path: string): Span | undefined => {
+    const value = spans.get(path) ?? at(path);
+    return typeof value === 'number' ? { low: value, high: value } : (value as Span | undefined);
+  };
+  // Each round carries a limit one neighbour further.
+  for (const _round of smaller)
+    for (const [small, large] of smaller) {
+      const [s, l] = [known(small), known(large)];
+      if (!s || !l) continue;
+      const [below, above] = [spans.get(small), spans.get(large)];
+      if (below) spans.set(small, { ...below, high: Math.min(below.high, l.high - apartMm) });
+      if (above) spans.set(large, { ...above, low: Math.max(above.low, s.low + apartMm) });
+    }
+  return spans;
+}
 
 export interface FigureFault {
   /** The other figure, by its name, and what it is. */

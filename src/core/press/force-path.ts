@@ -19,7 +19,16 @@ export interface ForcePath {
  * or when both rings are loaded at once, since then they share.
  */
 export function forcePath(s: Stack, setup: Setup): ForcePath {
-  const edges = contacts(s, setup);
+  const [first] = forcePaths(s, setup) as [ForcePath];
+  return first;
+}
+
+/** Every way that the force can take for some value of what is unknown; one where all is known. */
+export function forcePaths(s: Stack, setup: Setup): ForcePath[] {
+  return contacts(s, setup).map((edges) => pathOver(edges, setup));
+}
+
+function pathOver(edges: readonly Edge[], setup: Setup): ForcePath {
   const nodes = lightestWay(edges);
   const both = (['inner', 'outer'] as const).every((ring) =>
     edges.some((e) => e.includes(ring) && loads.some((by) => e.includes(by))),
@@ -66,8 +75,8 @@ const loads: readonly PathNode[] = ['pusher', 'cap'];
 
 type Edge = readonly [PathNode, PathNode];
 
-/** The contacts of this stack with the parts, and of the parts with each other. */
-function contacts(s: Stack, { requirement: r }: Setup): Edge[] {
+/** The contacts of this stack with the parts, and of the parts with each other, as they can be. */
+function contacts(s: Stack, { requirement: r }: Setup): Edge[][] {
   const edges: Edge[] = [
     ...r.joins,
     ...(s.cap
@@ -86,7 +95,10 @@ function contacts(s: Stack, { requirement: r }: Setup): Edge[] {
           ] as const)
         : ([['support', 'bed']] as const)),
     );
-  return [...edges, ...contactsAt('pusher', s, r), ...contactsAt('support', s, r)];
+  const below = contactsAt('support', s, r);
+  return contactsAt('pusher', s, r).flatMap((above) =>
+    below.map((under) => [...edges, ...above, ...under]),
+  );
 }
 
 /** Shortest way from ram to bed that avoids the balls if it can. */

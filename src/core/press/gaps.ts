@@ -1,7 +1,8 @@
 import { judgePiece } from './judge-piece.ts';
 import type { Adapter } from './kit.ts';
 import type { Measure } from './requirement.ts';
-import { missesOf, pieceWindows, solve } from './solve.ts';
+import { solve } from './open.ts';
+import { missesOf, pieceWindows } from './solve.ts';
 import type { Setup } from './stack.ts';
 
 export interface NearMiss {

@@ -220,23 +220,27 @@ function judgeHammer(pusher: Adapter, r: Requirement): Verdict[] {
   return out;
 }
 
-/** Judges a whole stack, as the solver found it or as it was laid by hand. */
-export function judgeStack(s: Stack, setup: Setup): Judgement {
+/** What is wrong with the pieces of a stack, whichever way the force takes. */
+export function judgePieces(s: Stack, setup: Setup): Verdict[] {
   const { requirement: r, forceKn } = setup;
   const { pusher, cap, support, riser } = s;
-  const path = forcePath(s, setup);
   const below = support
     ? [
         ...judgePiece(footOf(support, riser, r.riserMm), 'support', r.support, forceKn),
         ...judgeRiser(support, riser, setup),
       ]
     : [];
-  const verdicts = gravestFirst([
-    ...path.verdicts,
+  return [
     ...judgePiece(headOf(pusher, cap, r.entryMm), 'pusher', r.pusher, forceKn),
     ...judgeCap(pusher, cap, setup),
     ...below,
     ...judgeTogether(s, setup),
-  ]);
+  ];
+}
+
+/** Judges a whole stack against a corner of which all is known that the stroke asks. */
+export function judgeKnown(s: Stack, setup: Setup): Judgement {
+  const path = forcePath(s, setup);
+  const verdicts = gravestFirst([...path.verdicts, ...judgePieces(s, setup)]);
   return { status: worst(verdicts), verdicts, path, score: score(s, setup) };
 }

@@ -304,6 +304,13 @@ export const stackRules = ruleTable({
     source: practice,
     sentence: (f) => `${f.part} is not needed: a lower stack stands straighter.`,
   },
+  'press.unmeasured': {
+    title: 'Good only for every value that is still possible',
+    says: ['check'],
+    source: geometry,
+    sentence: () =>
+      'Right for some sizes of this corner and wrong for others: what is still unknown decides.',
+  },
   'press.one-piece-twice': {
     title: 'Each piece once',
     says: ['stop'],

@@ -65,6 +65,8 @@ export interface Touch {
   outerMm: number;
   /** How far it stands out towards the piece past the face that is meant, at the end of the stroke; negative behind it. */
   proudMm?: number;
+  /** Where its figures can lie while they are not all known. */
+  reach?: Record<'innerMm' | 'outerMm' | 'proudMm', { low: number; high: number }>;
 }
 
 /** A fit that the stroke closes or opens. */

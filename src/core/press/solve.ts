@@ -1,8 +1,8 @@
 import { measureNames } from '../rules/rule.ts';
 import { contactKey } from './contacts.ts';
-import { forcePath } from './force-path.ts';
+import { forcePaths } from './force-path.ts';
 import { grows, judgePiece, stops } from './judge-piece.ts';
-import { judgeCap, judgeRiser, judgeStack, judgeTogether } from './judge-stack.ts';
+import { judgeCap, judgeKnown, judgeRiser, judgeTogether } from './judge-stack.ts';
 import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehind } from './kit.ts';
 import type { Measure, Need } from './requirement.ts';
 import { capScore, pieceScore, riserScore } from './score.ts';
@@ -47,12 +47,12 @@ const sound = (verdicts: readonly { status: string }[]) =>
   verdicts.every((v) => v.status !== 'stop');
 
 /**
- * The best stacks of a kit for one stroke, at most `most` of them, best first.
+ * The best stacks of a kit for one stroke whose corner is known, at most `most` of them, best first.
  * Exact: a head (pusher and what is on it) and a foot (support and what is under it) are fit or not by themselves, so each is
  * sifted alone and only the survivors are joined, in order of their summed worth, under the rules that need them together.
  * Spacers that others beat in height and in worth are left out unless a beater may be taken by another place.
  */
-export function solve(whole: readonly Adapter[], setup: Setup, most = 5): SolveResult {
+export function solveKnown(whole: readonly Adapter[], setup: Setup, most = 5): SolveResult {
   const { requirement: r, press } = setup;
   const kit = whole.filter((a) => letsScrew(a, press));
   if (neverFits(setup)) return { solutions: [], missing: missing(whole, 1, 1, setup) };
@@ -224,7 +224,7 @@ function join(
       const key = `${above}/${foot.touch}`;
       let way = ways.get(key);
       if (way === undefined) {
-        way = sound(forcePath(stack, setup).verdicts);
+        way = forcePaths(stack, setup).every((path) => sound(path.verdicts));
         ways.set(key, way);
       }
       if (!way || !sound(judgeTogether(stack, setup))) continue;
@@ -233,7 +233,7 @@ function join(
       found.length = Math.min(found.length, most);
     }
   }
-  return found.map(({ item }) => ({ stack: item, judgement: judgeStack(item, setup) }));
+  return found.map(({ item }) => ({ stack: item, judgement: judgeKnown(item, setup) }));
 }
 
 type Range = { min?: number | undefined; max?: number | undefined };

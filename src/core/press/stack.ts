@@ -1,3 +1,4 @@
+import type { Hull, Span } from './hull.ts';
 import type { Band, Status, Verdict } from '../verdict.ts';
 import type { ForcePath } from './force-path.ts';
 import {
@@ -41,6 +42,24 @@ export interface Setup {
   forceKn: Band;
   /** What comes off is to be used again: then its balls may not carry anything either. */
   usedAgain?: boolean;
+  /** Present while figures of the corner are not known: then this setup is only drawn, and judged by these. */
+  open?: Open;
+}
+
+/** A figure that nobody knows, and where it can lie. */
+export interface OpenFigure {
+  path: string;
+  name: string;
+  span: Span;
+}
+
+/** A setup as far as it is known. */
+export interface Open extends Hull {
+  figures: readonly OpenFigure[];
+  /** What the stroke asks once some of the figures lie in narrower spans. */
+  within: (spans: ReadonlyMap<string, Span>) => Hull;
+  /** Values the setup is drawn with. */
+  drawn: ReadonlyMap<string, number>;
 }
 
 export function measured(a: Adapter, m: Measure): number {

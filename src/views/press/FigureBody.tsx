@@ -12,20 +12,27 @@ import { faultOf, useJob } from '../shell/useJob.ts';
 import { SameAs } from './SameAs.tsx';
 import { bodiesOf } from './figureBodies.ts';
 
+/** A figure that is asked for, and what it has to show for the stack in hand to be right. */
+export interface Asked {
+  figure: Figure;
+  min?: number | undefined;
+  max?: number | undefined;
+}
+
 /** Figures that a stroke or a seat waits for, one at a time, in the order in which they can be reached. */
 export function FigureBody({
   kicker,
   title,
   tabs,
-  open,
+  asked,
 }: {
   kicker: string;
   title: string;
   tabs: ReactNode;
-  open: readonly Figure[];
+  asked: readonly Asked[];
 }) {
   const { view, send, problem } = useJob();
-  const [figure] = open as [Figure, ...Figure[]];
+  const [{ figure, ...wanted }] = asked as [Asked, ...Asked[]];
   const [text, setText, clear] = useDraft(`${view.job.id}:figure:${figure.path}`);
   const family = familyCodeOf(view);
   const parsed = parseQuantity(text, 'length');
@@ -58,13 +65,14 @@ export function FigureBody({
       side={
         <>
           <Call status="to-do">
-            {open.length} {open.length === 1 ? 'figure' : 'figures'} to read before this can be laid
-            out.
+            {asked.length} {asked.length === 1 ? 'figure' : 'figures'} to read before this can be
+            laid out.
           </Call>
           <SameAs />
           <section className="grid gap-2">
             <h2 className="asked-figure">{figure.name}</h2>
             <p className="note">{figure.how}</p>
+            <Wanted {...wanted} />
             {figure.options ? (
               <Choices
                 name={figure.name}
@@ -109,6 +117,16 @@ export function FigureBody({
       }
     />
   );
+}
+
+/** What a figure has to show for the stack in hand to be right. */
+function Wanted({ min, max }: Omit<Asked, 'figure'>) {
+  const limits = [
+    ...(min === undefined ? [] : [`at least ${min.toFixed(1)} mm`]),
+    ...(max === undefined ? [] : [`at most ${max.toFixed(1)} mm`]),
+  ];
+  if (limits.length === 0) return null;
+  return <p className="rule-s">The stack in hand is right only if it is {limits.join(' and ')}.</p>;
 }
 
 /** What is known of this corner, and where it comes from. */

@@ -92,7 +92,12 @@ function SeatForm({
   const toRead = unknownOfSeats(view);
   if (toRead.length > 0)
     return (
-      <FigureBody kicker={kicker} title="Are the seats still good?" tabs={tabs} open={toRead} />
+      <FigureBody
+        kicker={kicker}
+        title="Are the seats still good?"
+        tabs={tabs}
+        asked={toRead.map((figure) => ({ figure }))}
+      />
     );
   if (!seat)
     return (

@@ -14,6 +14,7 @@ export function StrokeActions({
   keeping,
   unread,
   onRecord,
+  onMeasure,
   onNext,
   onAgain,
 }: {
@@ -25,6 +26,8 @@ export function StrokeActions({
   /** Nothing of the gauge is there yet. */
   unread: boolean;
   onRecord: () => void;
+  /** Asks for the figure that the stack waits for. */
+  onMeasure: () => void;
   onNext: () => void;
   onAgain: () => void;
 }) {
@@ -48,6 +51,9 @@ export function StrokeActions({
       </>
     );
   }
+  const [asked] = stroke.open;
+  if (asked && (!refused || refused.rule === 'press.caution'))
+    return <MainAction label={`Measure ${asked.figure.name.toLowerCase()}`} onAct={onMeasure} />;
   if (!cautionRead)
     return (
       <MainAction

@@ -1,7 +1,14 @@
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { dangerOf, unknownFor } from '../../core/job/index.ts';
-import { type Adapter, type Operation, operationNames, type Role } from '../../core/press/index.ts';
+import { dangerOf, familyCodeOf, type JobNow, readFirst } from '../../core/job/index.ts';
+import {
+  type Adapter,
+  figuresFor,
+  type Operation,
+  operationNames,
+  type Role,
+  type StillOpen,
+} from '../../core/press/index.ts';
 import { Caution } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -10,7 +17,7 @@ import { GaugeEntry } from './GaugeEntry.tsx';
 import { GaugeCall, GaugePanel } from './GaugePanel.tsx';
 import type { Held } from './HandStack.tsx';
 import { type Look, LookBar } from './LookBar.tsx';
-import { FigureBody } from './FigureBody.tsx';
+import { type Asked, FigureBody } from './FigureBody.tsx';
 import { NoGeometry } from './NoGeometry.tsx';
 import { PieceDialog } from './PieceDialog.tsx';
 import { RecordDialog } from './RecordDialog.tsx';
@@ -31,6 +38,13 @@ interface Props {
   onNext: () => void;
 }
 
+/** The figures a stack waits for, with what each has to show. */
+const askedOf = (view: JobNow, waits: readonly StillOpen[]): Asked[] =>
+  waits.flatMap(({ figure: { path }, min, max }) => {
+    const figure = figuresFor(familyCodeOf(view)).find((f) => f.path === path);
+    return figure ? [{ figure, min, max }] : [];
+  });
+
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
 export function StrokeBody(props: Props) {
   const { view } = useJob();
@@ -38,18 +52,30 @@ export function StrokeBody(props: Props) {
   const keptAt = view.state.strokes[props.operation]?.atMs;
   const [open, setOpen] = useState<number>();
   const stroke = useStroke(props.operation, open !== undefined && open === keptAt);
-  const toRead = unknownFor(view, props.operation);
-  if (toRead.length > 0)
+  const first = readFirst(view, props.operation);
+  const [measuring, setMeasuring] = useState<string>();
+  // What the stack waits for is gone through one after the other, once it was begun.
+  const waits = measuring === props.operation ? (stroke?.open ?? []) : [];
+  const asked =
+    first.length > 0 ? first.map((figure): Asked => ({ figure })) : askedOf(view, waits);
+  if (asked.length > 0)
     return (
       <FigureBody
         kicker={props.kicker}
         title={operationNames[props.operation]}
         tabs={props.tabs}
-        open={toRead}
+        asked={asked}
       />
     );
   if (!stroke) return <NoGeometry {...props} />;
-  return <OneStroke stroke={stroke} onAgain={() => setOpen(keptAt)} {...props} />;
+  return (
+    <OneStroke
+      stroke={stroke}
+      onAgain={() => setOpen(keptAt)}
+      onMeasure={() => setMeasuring(props.operation)}
+      {...props}
+    />
+  );
 }
 
 function OneStroke({
@@ -59,7 +85,8 @@ function OneStroke({
   tabs,
   onNext,
   onAgain,
-}: Props & { stroke: Stroke; onAgain: () => void }) {
+  onMeasure,
+}: Props & { stroke: Stroke; onAgain: () => void; onMeasure: () => void }) {
   const { view, who, choose, send } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
@@ -82,7 +109,8 @@ function OneStroke({
   const travel = Math.min(readings.at(-1)?.travelMm ?? home, planned);
   const blows = setup.press.kind === 'hammer';
   const stopped = judgement?.status === 'stop';
-  const open = !recorded && !stopped && !refused && cautionRead && !blows;
+  const settled = !stopped && stroke.open.length === 0;
+  const open = !recorded && settled && !refused && cautionRead && !blows;
   const pick = (role: Role, piece: Adapter | undefined) => {
     setPicking(undefined);
     if (stack)
@@ -190,6 +218,7 @@ function OneStroke({
               ? setRecording(true)
               : void send('stroke-recorded', recordOf(stroke, stack))
           }
+          onMeasure={onMeasure}
           onNext={onNext}
           onAgain={onAgain}
         />

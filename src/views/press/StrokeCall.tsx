@@ -6,7 +6,7 @@ import type { Stroke } from './useStroke.ts';
 
 /** Gravest word first: an interlock, the stack, the gauge, the recorded stroke. */
 export function StrokeCall({ stroke }: { stroke: Stroke }) {
-  const { judgement, live, recorded, refused, solved } = stroke;
+  const { judgement, live, recorded, refused, solved, measureFirst } = stroke;
   if (recorded)
     return (
       <Call status={recorded.status}>
@@ -28,7 +28,8 @@ export function StrokeCall({ stroke }: { stroke: Stroke }) {
     ...(refused && refused.rule !== 'press.caution'
       ? [{ ...refused, status: 'stop' as const }]
       : []),
-    ...judgement.verdicts,
+    ...(measureFirst ? [{ ...measureFirst, status: 'check' as const }] : []),
+    ...judgement.verdicts.filter((v) => !(measureFirst && v.rule === 'press.unmeasured')),
     ...(live ? [live] : []),
   ]);
   const status = shown[0]!.status;

@@ -8,6 +8,7 @@ import {
   solvedFor,
   stackOf,
   toolsFor,
+  unsettled,
 } from '../../core/job/index.ts';
 import {
   type Setup,
@@ -19,7 +20,9 @@ import {
   type Press,
   type SolveResult,
   type Stack,
+  type StillOpen,
   type StrokeReading,
+  toSettle,
   typedCall,
 } from '../../core/press/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, StackIds } from '../../core/schemas/events.ts';
@@ -36,6 +39,9 @@ export interface Stroke {
   stack: Stack | undefined;
   byHand: boolean;
   judgement: Judgement | undefined;
+  /** What has still to be measured before this stack may be used, and why. */
+  open: StillOpen[];
+  measureFirst: Refusal | undefined;
   readings: { travelMm: number; forceKn: number }[];
   /** Greatest force that was read without its travel. */
   peakKn: number | undefined;
@@ -90,6 +96,8 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       stack,
       byHand: !done && chosen?.pusherId !== undefined,
       judgement: stack && judgeStack(stack, setup),
+      open: stack && !done ? toSettle(stack, setup) : [],
+      measureFirst: stack && !done ? unsettled(stack, setup) : undefined,
       readings,
       peakKn,
       live: last && liveOf(readings, last, setup, state.traces[operation] !== undefined),

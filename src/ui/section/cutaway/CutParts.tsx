@@ -3,7 +3,7 @@ import { rx } from '../BearingHalf.tsx';
 import { pieceCut } from '../pieceCut.ts';
 import { type Lining, type Point, poly } from '../primitives.tsx';
 import { Driver } from './Driver.tsx';
-import { bedOpening, type Frame, outline } from './frame.ts';
+import { bedOpening, type Frame, guessedLine, outline } from './frame.ts';
 
 /** Wire is black; what is not cut is drawn whole. */
 function fillOf(b: Body): string {
@@ -20,7 +20,7 @@ export function Bodies({ f, houses }: { f: Frame; houses: boolean }) {
         .map((b) => (
           <path
             key={b.key}
-            className={`out${fillOf(b)}`}
+            className={`out${fillOf(b)}${guessedLine(f, b.key)}`}
             {...(b.lining === 'none' ? {} : { fill: f.marks.fill(b.lining) })}
             d={outline(f, b)}
           />

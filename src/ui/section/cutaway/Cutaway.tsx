@@ -128,7 +128,9 @@ export function Cutaway({
       {!apart && strip}
       <Whys f={f} judgement={judgement} />
       <text className="cap hint" x="0" y="14">
-        To scale, as it stands in the press.
+        {setup.open
+          ? 'To scale where it was read; dashed: what is usual.'
+          : 'To scale, as it stands in the press.'}
       </text>
       <text className="cap hint" x="0" y="31">
         Dimensions in mm

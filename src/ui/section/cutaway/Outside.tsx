@@ -1,7 +1,7 @@
 import { type Adapter, roles } from '../../../core/press/index.ts';
 import { rx } from '../BearingHalf.tsx';
 import { Driver } from './Driver.tsx';
-import { bedOpening, type Frame, rect, silhouette } from './frame.ts';
+import { bedOpening, type Frame, guessedLine, rect, silhouette } from './frame.ts';
 
 /** Left of the axis: what the eye sees; a housing covers what is in it. */
 export function Outside({ f }: { f: Frame }) {
@@ -32,7 +32,11 @@ export function Outside({ f }: { f: Frame }) {
       {seen
         .filter((b) => !b.houses)
         .map((b) => (
-          <path key={b.key} className="out f-sheet" d={silhouette(f, b)} />
+          <path
+            key={b.key}
+            className={`out f-sheet${guessedLine(f, b.key)}`}
+            d={silhouette(f, b)}
+          />
         ))}
       {(setup.requirement.drawn ? (['support', 'riser'] as const) : roles).map((role) => {
         const a = stack[role];
@@ -51,7 +55,11 @@ export function Outside({ f }: { f: Frame }) {
       {seen
         .filter((b) => b.houses)
         .map((b) => (
-          <path key={b.key} className="out f-paper" d={silhouette(f, b)} />
+          <path
+            key={b.key}
+            className={`out f-paper${guessedLine(f, b.key)}`}
+            d={silhouette(f, b)}
+          />
         ))}
       <path className="out f-paper" d={rect(f, s.radius + 6, s.bed, s.bed + 8, bedOpening(f))} />
       {s.at.pusher &&

@@ -53,3 +53,15 @@ export const lowest = (s: Stack): Adapter | undefined => s.riser ?? s.support;
 /** Radius of the opening of the bed, mm. */
 export const bedOpening = ({ stack, scene }: Frame): number =>
   Math.max(0, Math.min(lowest(stack)?.innerMm ?? 0, 2 * scene.radius) / 2 - 8);
+
+/** Bodies of the section by where their figures stand in a record, where the two names differ. */
+const bodyOfPath: Readonly<Record<string, string>> = { far: 'housing', cartridge: 'hub' };
+
+/** A body with a size that nobody has read is dashed: it is drawn with what is usual. */
+export function guessedLine({ setup }: Pick<Frame, 'setup'>, key: string): string {
+  const guessed = setup.open?.figures.some(({ path }) => {
+    const [of = ''] = path.split('.');
+    return (bodyOfPath[of] ?? of) === key;
+  });
+  return guessed ? ' guessed' : '';
+}
