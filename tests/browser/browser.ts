@@ -97,6 +97,8 @@ export async function doneSteps(page: Page): Promise<void> {
       (was) => document.querySelector('.call')?.textContent !== was,
       before,
     );
+    // Steps that were said done together come in one by one.
+    await page.getByText('Being kept').waitFor({ state: 'detached' });
   }
 }
 

@@ -178,13 +178,11 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   // Reversed encoder: the interlock holds until it is turned.
   await page.getByRole('radio', { name: 'outboard' }).click();
   await page.getByRole('radio', { name: 'viewing card' }).click();
-  await button(page, 'Record side').click();
   await shows(page, /Stop.*Turn the bearing over/u);
   await button(page, /^3\s*Bearing/u).click();
   await shows(page, /Stop.*encoder would face outboard/u);
   await button(page, /^2\s*Encoder/u).click();
   await page.getByRole('radio', { name: 'inboard' }).click();
-  await button(page, 'Record again').click();
   // Wrong adapter: Stop, with the reason and the way on.
   await pick(page, 'Old outer ring 76', 'Sleeve 44');
   await shows(page, /Stop.*Balls carry.*is Good/u);

@@ -224,7 +224,6 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   await button(page, 'Reuse the hub').click();
   await page.getByRole('radio', { name: 'inboard' }).click();
   await page.getByRole('radio', { name: 'viewing card' }).click();
-  await button(page, 'Record side').click();
   typed += await readFigures(page, 'Press bearing into');
   await stroke(page, '7', '41.5');
   await button(page, 'Groove is clear all round').click();

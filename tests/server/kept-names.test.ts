@@ -32,6 +32,7 @@ const stored = {
     'damage-read',
     'encoder-read',
     'seat-read',
+    'seat-felt',
     'seat-judged',
     'part-confirmed',
     'encoder-checked',
@@ -50,6 +51,7 @@ const stored = {
   choices: [
     'diagnose',
     'match',
+    'depth',
     'plan',
     'stack-hub-out',
     'stack-bearing-out',

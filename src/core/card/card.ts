@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { JobCornerId, SideId } from '../corner.ts';
+import { depths } from '../job/depths.ts';
 import { operations } from '../press/operations.ts';
 import { closed, oneOf, Three } from '../schemas/common.ts';
 import { eventBodies } from '../schemas/events.ts';
@@ -115,6 +116,8 @@ const documentFields = {
   oldPart: Lines,
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
+  /** How deep it was worked, where not everything was measured. */
+  depth: Type.Optional(oneOf(depths)),
   /** Figures of the corner that were read on this job, or taken over. */
   figures: Type.Optional(Lines),
   strokes: Type.Array(StrokeSchema),

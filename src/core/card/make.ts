@@ -7,11 +7,12 @@ import {
   testById,
 } from '../diagnosis/index.ts';
 import { facts, itemsOf } from '../families/index.ts';
-import type { SeatKind } from '../fits/index.ts';
+import { type SeatKind, seatMarkNames } from '../fits/index.ts';
 import {
   setupOf,
   checksFor,
   chosenPart,
+  depthOf,
   familyCodeOf,
   familyOf,
   filmNames,
@@ -19,9 +20,11 @@ import {
   isPractice,
   type JobNow,
   kindOf,
+  leftOut,
   schoolOf,
   seatName,
   seatResult,
+  seatVerdicts,
   stackOf,
 } from '../job/index.ts';
 import {
@@ -82,6 +85,7 @@ export function makeCard(source: CardSource): CardDocument {
     oldPart: oldPartLines(source),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
+    ...(depthOf(source) === 'full' ? {} : { depth: depthOf(source) }),
     ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
     strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
     seen: seenLines(source),
@@ -181,8 +185,8 @@ function seatLines(kind: SeatKind, source: CardSource): CardLine[] {
   const { state } = source;
   const seat = seatResult(source, kind);
   const read = state.seats[kind];
-  if (!seat || !read) return [];
   const what = seatName(source, kind);
+  if (!seat || !read) return feltLines(kind, what, source);
   const instrument = instrumentById(source, read.instrumentId)?.name ?? read.instrumentId;
   const { classLimits, interference } = seat;
   const widest = `max ${seat.limitMm.toFixed(3)}`;
@@ -202,6 +206,23 @@ function seatLines(kind: SeatKind, source: CardSource): CardLine[] {
       limit: `${interference.low.toFixed(3)}–${interference.high.toFixed(3)}`,
     },
   ];
+}
+
+/** A seat that was told by feel and eye: what was found is said, and that it was not measured. */
+function feltLines(kind: SeatKind, what: string, source: CardSource): CardLine[] {
+  const felt = source.state.felt[kind];
+  const [gravest] = seatVerdicts(source, kind) ?? [];
+  if (!felt || !gravest) return [];
+  const caliper = felt.caliperMm?.map((mm) => mm.toFixed(2)).join(', ');
+  const told = [
+    'not measured',
+    ...(felt.grip === 'not-tried' ? [] : [felt.grip]),
+    ...felt.seen.map((m) => seatMarkNames[m]),
+    ...(caliper ? [`caliper ${caliper}`] : []),
+    ...(felt.noInstrument ? ['no instrument for it'] : []),
+  ];
+  const worse = gravest.rule === 'seat.by-feel' ? {} : { status: gravest.status };
+  return [{ what, value: told.join('; '), ...worse, ...by(felt) }];
 }
 
 function schoolsOf(source: CardSource): CardDocument['schools'] {
@@ -278,9 +299,10 @@ function torqueOf(
   };
 }
 
-function checkLine(check: Check, { state }: CardSource): CardLine | undefined {
-  const answer = state.checks[check.id];
-  if (!answer) return undefined;
+function checkLine(check: Check, source: CardSource): CardLine | undefined {
+  const answer = source.state.checks[check.id];
+  if (!answer)
+    return leftOut(check, source) ? { what: check.text, value: 'not measured' } : undefined;
   const verdict = judgeCheck(check, answer);
   const seen = answer.ok ? 'right' : 'not right';
   return {

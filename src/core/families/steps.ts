@@ -65,6 +65,17 @@ export function walkSteps(steps: readonly Step[], phase: Phase, route?: string):
   });
 }
 
+/** Steps right behind one that carry no caution and no clock of their own: seen in one look, they are done in one go. */
+export function plainRun(
+  steps: readonly WalkStep[],
+  at: number,
+  done: readonly string[],
+): WalkStep[] {
+  const after = steps.slice(at + 1).filter((s) => !done.includes(s.id));
+  const stop = after.findIndex((s) => s.caution ?? s.wait);
+  return stop < 0 ? after : after.slice(0, stop);
+}
+
 /**
  * Steps still open before one further on that may be said done with it: all of them where none carries a caution or a clock
  * of its own, none where one does; undefined then.

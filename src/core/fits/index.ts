@@ -1,5 +1,6 @@
 export * from './chain.ts';
 export * from './damage.ts';
+export * from './felt-seat.ts';
 export * from './grip.ts';
 export * from './iso286.ts';
 export * from './pressure.ts';

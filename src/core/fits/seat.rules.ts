@@ -93,6 +93,56 @@ export const seatRules = ruleTable({
     sentence: (f) =>
       `Dress it: blend ${f.at} % of the circle smooth, no high spot, then measure again.`,
   },
+  'seat.slides': {
+    title: 'The ring must grip',
+    says: ['stop'],
+    source: 'common practice, no published source: a ring that turns with its load creeps',
+    sentence: (f) =>
+      `The ring slides ${f.is('way')} the ${f.part} by hand. It will creep: the ${f.part} is scrap, or gets a documented repair.`,
+  },
+  'seat.worn': {
+    title: 'Wear that a caliper finds',
+    says: ['stop'],
+    source: '0.1 mm off the nominal, our judgement',
+    digits: 2,
+    sentence: (f) =>
+      `A caliper reads ${f.at} mm where ${f.is('nominal')} belongs: the ${f.part} is worn. Measure it, or replace.`,
+  },
+  'seat.oval': {
+    title: 'Out of round so that a caliper finds it',
+    says: ['stop'],
+    source: 'twice the doubt of a caliper, our judgement',
+    digits: 2,
+    sentence: (f) =>
+      `Two readings a quarter turn apart differ by ${f.at} mm: the ${f.part} is not round. Measure it, or replace.`,
+  },
+  'seat.marks': {
+    title: 'No ring moved on it',
+    says: ['check'],
+    source: practice,
+    sentence: (f) =>
+      `Polished or scored all round: the ring has moved on the ${f.part}. Measure it before it is used again.`,
+  },
+  'seat.blued': {
+    title: 'It never ran hot',
+    says: ['check'],
+    source: practice,
+    sentence: (f) =>
+      `Blue: the ${f.part} ran hot, and a ring span on it. Measure it before it is used again.`,
+  },
+  'seat.rust': {
+    title: 'Clean to metal',
+    says: ['check'],
+    source: practice,
+    sentence: (f) => `Rust on the ${f.part}: clean it to metal and look again.`,
+  },
+  'seat.by-feel': {
+    title: 'By feel and eye, not measured',
+    says: ['check'],
+    source: practice,
+    sentence: (f) =>
+      `Not measured. ${f.is('tried') ? 'The ring grips and nothing is seen' : 'Nothing is seen'} on the ${f.part}. Open: out of round and taper in hundredths${f.is('tried') ? ', how tight the new ring sits' : ', whether the ring grips'}.`,
+  },
   'seat.reading': {
     title: 'A reading near its nominal',
     says: ['refuses'],

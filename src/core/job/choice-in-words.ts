@@ -13,6 +13,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   chill: 'Bearing chilled',
   soak: 'Penetrant soak',
   film: 'Film on the seat',
+  depth: 'Worked',
   capId: 'On the pusher',
   pusherId: 'Pusher',
   supportId: 'Support',

@@ -37,7 +37,8 @@ function newBearingSpent(s: JobState): void {
 
 const falls: Record<Fall, (s: JobState, e: JobEvent) => void> = {
   'verdict-of-seat': (s, e) => {
-    if (e.type === 'seat-read' || e.type === 'damage-read') delete s.seatDecisions[e.body.seat];
+    if (e.type === 'seat-read' || e.type === 'seat-felt' || e.type === 'damage-read')
+      delete s.seatDecisions[e.body.seat];
   },
   'after-stroke': (s, e) => {
     if (e.type !== 'stroke-recorded') return;

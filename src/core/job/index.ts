@@ -1,5 +1,7 @@
 export * from './choice-in-words.ts';
 export { complete } from './complete.ts';
+export * from './depth-on-job.ts';
+export * from './depths.ts';
 export * from './diagnosis-on-job.ts';
 export * from './family-on-job.ts';
 export * from './figures-on-job.ts';

@@ -25,7 +25,7 @@ import { figureRefusal } from './figures-on-job.ts';
 import { byStandIn } from './practice.ts';
 import { fittedStrokes, requirementOf } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
-import { seatOf, seatResult, workOf } from './seats-on-job.ts';
+import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on-job.ts';
 import { overrideOf, samplesOf } from './state.ts';
 import { stations } from './stations.ts';
 import { bearingIsOut, strokeRefusal } from './stroke-interlocks.ts';
@@ -111,6 +111,17 @@ const guards: Guards = {
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('readingsMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
+  'seat-felt': (b, job) => {
+    const seat = bareSeat(job, b.seat);
+    if (!seat) return refuse('seat', 'press.geometry', workOf(job) ? { part: b.seat } : {});
+    if (!b.caliperMm) return undefined;
+    const unknown = instrumentRefusal(job, b.instrumentId ?? '');
+    if (unknown) return unknown;
+    const slip = b.caliperMm.find((mm) => isSlip(mm, seat.nominalMm));
+    if (slip === undefined) return undefined;
+    const nominal = { with: { nominal: seat.nominalMm } };
+    return refuse('caliperMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
+  },
   'figure-read': figureRefusal,
   'stroke-reading': (b, job) =>
     b.travelMm === undefined && requirementOf(job, b.operation)?.fitting
@@ -160,10 +171,10 @@ const guards: Guards = {
 const verdicts: Guards = {
   'seat-judged': (b, job) => {
     if (b.decision === 'replace') return undefined;
-    const result = seatResult(job, b.seat);
-    if (!result) return refuse('seat', 'seat.not-read');
-    const [gravest] = result.verdicts;
-    const stopped = worst(result.verdicts) === 'stop' && !overrideOf(job.state, `seat.${b.seat}`);
+    const verdicts = seatAnswered(job, b.seat) ? seatVerdicts(job, b.seat) : undefined;
+    if (!verdicts) return refuse('seat', 'seat.not-read');
+    const [gravest] = verdicts;
+    const stopped = worst(verdicts) === 'stop' && !overrideOf(job.state, `seat.${b.seat}`);
     if (!stopped || !gravest) return undefined;
     return refuse('decision', 'seat.stop', { with: { because: sentence(gravest) } });
   },

@@ -29,7 +29,7 @@ type Body = Partial<
 >;
 
 const workBegun = ({ state }: JobNow): boolean =>
-  Object.keys(state.strokes).length + state.facts.length + Object.keys(state.seats).length > 0;
+  [state.strokes, state.facts, state.seats, state.felt].some((x) => Object.keys(x).length > 0);
 
 const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undefined> = {
   'same-corner': (b, job) =>
@@ -88,7 +88,9 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
       : refuse('checkId', 'prove.nut-first'),
   'seat-measured': (b, { state }) => {
     const seat = (['bore', 'journal'] as const).find((s) => b.rule === `seat.${s}`);
-    return seat && !state.seats[seat] ? refuse('rule', 'seat.not-read') : undefined;
+    return seat && !state.seats[seat] && !state.felt[seat]
+      ? refuse('rule', 'seat.not-read')
+      : undefined;
   },
   'earlier-stations': (b, { state }) => {
     const before = stations.slice(0, stations.indexOf((b.station ?? 'prove') as Station));

@@ -27,6 +27,7 @@ export const order = {
   'damage-read': { needs: ['seat-bare'], falls: ['verdict-of-seat'] },
   'encoder-read': {},
   'seat-read': { needs: ['seat-bare'], falls: ['verdict-of-seat'] },
+  'seat-felt': { needs: ['seat-bare'], falls: ['verdict-of-seat'] },
   'seat-judged': { needs: ['seat-bare'] },
   /** What a stroke was laid out by is not changed under it. */
   'figure-read': { needs: ['figure-free'] },

@@ -5,6 +5,8 @@ import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
 import { type Check, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
+import { depthOf } from './depth-on-job.ts';
+import { mayLeaveOut } from './depths.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
 import {
@@ -17,7 +19,7 @@ import {
   readingsToGo,
 } from './part-on-job.ts';
 import { setupOf } from './press-on-job.ts';
-import { seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
+import { seatAnswered, seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
 import { type Station, stations } from './stations.ts';
 
@@ -71,10 +73,14 @@ export const namesBearing = (suspectId: string): boolean => suspectId.startsWith
 export const checksFor = (job: JobNow): Check[] =>
   checksOf(familyCodeOf(job), job.choices.plan?.value.route, cornerRecord(job)?.limits);
 
-function checkOwed(check: Check, { state }: JobNow): Owed[] {
+/** A measured check that this depth may leave out: the card says that it was not measured. */
+export const leftOut = (check: Check, job: JobNow): boolean =>
+  check.numeric !== undefined && mayLeaveOut[depthOf(job)] && !job.state.checks[check.id];
+
+function checkOwed(check: Check, job: JobNow): Owed[] {
   if (!check.release) return [];
-  const answer = state.checks[check.id];
-  if (!answer) return [owe('prove.unchecked', { part: check.text })];
+  const answer = job.state.checks[check.id];
+  if (!answer) return leftOut(check, job) ? [] : [owe('prove.unchecked', { part: check.text })];
   const bad = judgeCheck(check, answer).status === 'stop';
   return when(bad, 'prove.not-right', { part: check.text });
 }
@@ -166,7 +172,7 @@ const taskOwed: {
   old: (_task, job) => oldPartOwed(job),
   seats: (_task, job) =>
     seatKinds(job)
-      .filter((k) => !job.state.seats[k])
+      .filter((k) => !seatAnswered(job, k))
       .map((k) => owe('seat.unmeasured', { part: seatName(job, k) })),
   verdict: (_task, job) => seatKinds(job).flatMap((k) => verdictOwed(k, job)),
   encoder: (_task, job) =>

@@ -16,6 +16,8 @@ import {
 import { type Misfit, misfits } from '../press/index.ts';
 import type { Found } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
+import { depthOf } from './depth-on-job.ts';
+import { readingsAtDepth } from './depths.ts';
 import { familyCodeOf, kindOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
 
@@ -145,11 +147,15 @@ export const misfitFound = ({ what, recordMm, partMm }: Misfit): Found => ({
   with: { record: recordMm },
 });
 
+/** Readings of one size of the old part that the depth of the job asks for. */
+export const readingsFor = (job: JobNow, d: DimensionId): number =>
+  Math.min(readingsNeeded(d), readingsAtDepth[depthOf(job)]);
+
 /** Readings of the old part that are still owed, by dimension. */
 export const readingsToGo = (job: JobNow): { d: DimensionId; n: number }[] =>
   dimensionsOf(kindOf(job))
     .map((d) => ({
       d,
-      n: Math.max(0, readingsNeeded(d) - (job.state.oldReadings[d]?.length ?? 0)),
+      n: Math.max(0, readingsFor(job, d) - (job.state.oldReadings[d]?.length ?? 0)),
     }))
     .filter(({ n }) => n > 0);

@@ -9,6 +9,7 @@ import {
   holds,
   hoopMpa,
   judgeDamage,
+  judgeFelt,
   judgeSeat,
   limitsMm,
   pressureMpa,
@@ -29,7 +30,8 @@ import {
   type Work,
   workFrom,
 } from '../press/index.ts';
-import { gravestFirst } from '../verdict.ts';
+import { gravestFirst, type Verdict } from '../verdict.ts';
+import { depthOf } from './depth-on-job.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn, unknownOfSeats } from './figures-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job-now.ts';
@@ -61,9 +63,15 @@ export const seatKinds = once((job): SeatKind[] => {
   return work ? (Object.keys(seatsOf(work)) as SeatKind[]) : [];
 });
 
+/** A seat as far as its part tells it: what carries it, and its nominal size. */
+export function bareSeat(job: JobNow, kind: SeatKind): SeatSpec | undefined {
+  const work = workOf(job);
+  return work && seatsOf(work)[kind];
+}
+
 /** What carries a seat: "knuckle", "axle tube". */
 export const seatPart = (job: JobNow, kind: SeatKind): string =>
-  seatOf(job, kind)?.part ?? (kind === 'bore' ? 'housing' : 'shaft');
+  bareSeat(job, kind)?.part ?? (kind === 'bore' ? 'housing' : 'shaft');
 
 /** The seat by its whole name: "Knuckle bore". */
 export function seatName(job: JobNow, kind: SeatKind): string {
@@ -109,14 +117,38 @@ export function judgeReadings(
 export const seatResult = onceEach((job, kind: SeatKind): SeatResult | undefined => {
   const read = job.state.seats[kind];
   const result = read && judgeReadings(job, kind, read);
-  if (!result) return undefined;
+  return result && { ...result, verdicts: withDamage(result.verdicts, job, kind) };
+});
+
+function withDamage(verdicts: readonly Verdict[], job: JobNow, kind: SeatKind): Verdict[] {
   const marks = job.state.damage[kind];
   const more = marks ? judgeDamage(seatPart(job, kind), marks) : [];
   // A seat with a mark on it is no longer simply good.
-  const own =
-    more.length > 0 ? result.verdicts.filter((v) => v.status !== 'good') : result.verdicts;
-  return { ...result, verdicts: gravestFirst([...own, ...more]) };
-});
+  const own = more.length > 0 ? verdicts.filter((v) => v.status !== 'good') : verdicts;
+  return gravestFirst([...own, ...more]);
+}
+
+/** What is said of a seat, measured or told by feel and eye; undefined before either. */
+export function seatVerdicts(job: JobNow, kind: SeatKind): Verdict[] | undefined {
+  const measured = seatResult(job, kind)?.verdicts;
+  if (measured) return measured;
+  const felt = job.state.felt[kind];
+  const seat = bareSeat(job, kind);
+  if (!felt || !seat) return undefined;
+  const said = judgeFelt(kind, seatName(job, kind).toLowerCase(), seat.nominalMm, felt);
+  return withDamage(said, job, kind);
+}
+
+/** Whether a seat was told as deep as the job is worked; where nothing measures it, somebody says so by name. */
+export function seatAnswered(job: JobNow, kind: SeatKind): boolean {
+  if (job.state.seats[kind]) return true;
+  const felt = job.state.felt[kind];
+  if (!felt) return false;
+  const depth = depthOf(job);
+  const tried = felt.grip !== 'not-tried';
+  if (depth === 'full' || felt.noInstrument) return felt.noInstrument === true;
+  return tried && (depth === 'quick' || (felt.caliperMm?.length ?? 0) > 0);
+}
 
 /** Fits of the two seats: measured where they were read, classes where not. */
 export const fitsOf = once((job): Fits | undefined => {

@@ -61,6 +61,8 @@ export interface JobState {
   oldEncoder?: Encoder & { side: Side };
   seats: { bore?: Kept<EventBody<'seat-read'>>; journal?: Kept<EventBody<'seat-read'>> };
   seatDecisions: { bore?: 'reuse' | 'replace'; journal?: 'reuse' | 'replace' };
+  /** Seats that were told by feel and eye. */
+  felt: { bore?: Kept<EventBody<'seat-felt'>>; journal?: Kept<EventBody<'seat-felt'>> };
   damage: { bore?: Kept<EventBody<'damage-read'>>; journal?: Kept<EventBody<'damage-read'>> };
   partConfirmed?: string;
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
@@ -104,6 +106,7 @@ export const emptyState = (): JobState => ({
   seats: {},
   seatDecisions: {},
   damage: {},
+  felt: {},
   readings: {},
   figures: {},
   peaks: {},
@@ -227,6 +230,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'seat-read':
       s.seats[e.body.seat] = { ...e.body, ...kept };
+      break;
+    case 'seat-felt':
+      s.felt[e.body.seat] = { ...e.body, ...kept };
       break;
     case 'figure-read':
       s.figures[e.body.path] = { ...e.body, ...kept };

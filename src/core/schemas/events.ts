@@ -5,7 +5,9 @@ import { ComplaintSchema } from '../diagnosis/complaint.ts';
 import { TestResultSchema } from '../diagnosis/tests.ts';
 import { factIds } from '../families/facts.data.ts';
 import { familyCodes } from '../families/families.data.ts';
+import { grips, seatMarks } from '../fits/felt-seat.ts';
 import { films } from '../fits/pressure.ts';
+import { depths } from '../job/depths.ts';
 import { stations } from '../job/stations.ts';
 import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
@@ -126,6 +128,16 @@ export const eventBodies = {
     /** Taken over from another corner, not read here: "07 LF". */
     takenFrom: Maybe(Text(20)),
   }),
+  /** A seat told by feel and eye, where it is not measured. */
+  'seat-felt': closed({
+    seat: oneOf(['bore', 'journal'] as const),
+    grip: oneOf(grips),
+    seen: Type.Array(oneOf(seatMarks), { uniqueItems: true, maxItems: seatMarks.length }),
+    caliperMm: Maybe(Type.Array(Mm(), { minItems: 1, maxItems: 2 })),
+    instrumentId: Maybe(Id),
+    /** Nothing here measures it: who says so stands in place of a figure. */
+    noInstrument: Maybe(Type.Boolean()),
+  }),
   'seat-judged': closed({
     seat: oneOf(['bore', 'journal'] as const),
     decision: oneOf(['reuse', 'replace'] as const),
@@ -226,6 +238,7 @@ export const choiceBodies = {
   /** Tools that are not at hand. */
   diagnose: closed({ without: Type.Array(Text(40), { uniqueItems: true, maxItems: 10 }) }),
   match: closed({ partNumber: Id }),
+  depth: closed({ depth: oneOf(depths) }),
   plan: closed({
     route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const),
     chill: Type.Boolean(),

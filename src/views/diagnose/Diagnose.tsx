@@ -66,6 +66,10 @@ const tools = [...new Set(tests.flatMap((t) => t.tools))];
 
 const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
 
+/** What speaks for a suspect most, in its own words: a reason to begin with. */
+const strongestOf = ({ reasons }: RankedSuspect): string =>
+  [...reasons].sort((a, b) => b.bits - a.bits).find((r) => r.bits > 0)?.label ?? '';
+
 /** Which corner, how sure, what next. */
 function JudgementBody({ bar }: { bar: React.ReactNode }) {
   const { view, send, choose } = useJob();
@@ -212,6 +216,7 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
             <ReasonDialog
               title={`Call it at ${shown[0]} %?`}
               text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`}
+              first={strongestOf(top)}
               onClose={() => setAsking(false)}
               onReason={call}
             />

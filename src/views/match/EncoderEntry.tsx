@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Encoder } from '../../core/corner-record.ts';
 import type { Side } from '../../core/corner.ts';
+import { chosenPart, cornerRecord, depthOf } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
@@ -18,6 +19,12 @@ export function encoderWords(e: Encoder & { side: Side }): string {
 export function EncoderEntry({ onDone }: { onDone: () => void }) {
   const { view, send, problem } = useJob();
   const kept = view.state.oldEncoder;
+  // Held side by side: where the record says which face the sensor looks at, one tap says the same of the old part.
+  const part = chosenPart(view);
+  const sensor = cornerRecord(view)?.sensorSide;
+  const asNew = depthOf(view) !== 'full' &&
+    part &&
+    sensor && { ...part.bearing.encoder, side: sensor };
   const [kind, setKind] = useState<Encoder['kind'] | undefined>(kept?.kind);
   const [side, setSide] = useState<Side | undefined>(kept?.side);
   const [pairs, setPairs] = useDraft(`${view.job.id}:old:pairs`);
@@ -44,6 +51,15 @@ export function EncoderEntry({ onDone }: { onDone: () => void }) {
       <p className="cap">
         Encoder of the old part. Never find it with a magnet: use the viewing card or a paper clip.
       </p>
+      {asNew && (
+        <button
+          type="button"
+          className="btn quiet"
+          onClick={async () => (await send('encoder-read', asNew)) && onDone()}
+        >
+          As the new one: {encoderWords(asNew)}
+        </button>
+      )}
       <Choices
         name="Encoder kind"
         value={kind}

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { chosenPart, instrumentById, type JobNow } from '../../core/job/index.ts';
+import { chosenPart, instrumentById, type JobNow, readingsFor } from '../../core/job/index.ts';
 import {
   atTwenty,
   type DimensionId,
@@ -7,7 +7,6 @@ import {
   isCount,
   type Reading,
   readingFault,
-  readingsNeeded,
 } from '../../core/matching/index.ts';
 import { both, parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
@@ -102,7 +101,7 @@ export function ReadingEntry({
     if (!(await send('old-part-read', { ...body, ...at.taken, ...mark }))) return;
     clear();
     setSlot(undefined);
-    if (list.length + 1 >= readingsNeeded(dimension)) onDone();
+    if (list.length + 1 >= readingsFor(view, dimension)) onDone();
   };
   const doubtMm = instrumentById(view, instrumentId)?.doubtMm;
   const shown = shownFigure(dimension, fault ? undefined : typed, at.taken, doubtMm);

@@ -2,6 +2,10 @@ import { cautions, itemsOf, type RouteId } from '../../core/families/index.ts';
 import { expansionMm, type Film, films, materials } from '../../core/fits/index.ts';
 import {
   chosenPart,
+  type Depth,
+  depthNames,
+  depthOf,
+  depths,
   familyCodeOf,
   familyOf,
   filmNames,
@@ -101,6 +105,7 @@ function Body() {
       location.assign(`/jobs/${job.id}/press-out`);
   };
   if (family && !walkOf(view)) return <OtherFamily family={family} />;
+  const depth = depthOf(view);
   const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
   return (
     <StationBody
@@ -122,6 +127,14 @@ function Body() {
                 { id: 'chill', label: 'chill the bearing, 75 min' },
               ]}
             />
+            <h2>How deep</h2>
+            <Choices<Depth>
+              name="How deep"
+              value={depth}
+              onValue={(d) => choose('depth', { depth: d })}
+              options={depths.map((id) => ({ id, label: depthNames[id].name }))}
+            />
+            <p className="cap">{depthNames[depth].what}</p>
             <h2>Film on the seat</h2>
             <Choices<Film>
               name="Film on the seat"

@@ -1,7 +1,14 @@
 import { type ReactNode, useState } from 'react';
-import { cautions, type Phase, takenAlong, type WalkStep } from '../../core/families/index.ts';
+import {
+  cautions,
+  type Phase,
+  plainRun,
+  takenAlong,
+  type WalkStep,
+} from '../../core/families/index.ts';
 import {
   cornerRecord,
+  depthOf,
   familyCodeOf,
   rebuildSteps,
   stepsOf,
@@ -29,6 +36,17 @@ function waitWords(timer: Timer | undefined, minutes: number, nowMs: number): st
   return nowMs < timer.endsMs ? timeLeft(timer.endsMs - nowMs) : 'over';
 }
 
+/** What one tap says done: this step, with those before it or those behind it. */
+function doneWords(
+  along: readonly WalkStep[],
+  run: readonly WalkStep[],
+  startsClock: boolean,
+): string {
+  if (along.length > 0) return `Done up to here, ${along.length + 1} steps`;
+  const clock = startsClock ? 'Done, start the clock' : 'Done';
+  return run.length > 0 ? `${clock}, and the next ${run.length}` : clock;
+}
+
 /** One step at a time, large, with its caution where the danger is; all steps along the axis above it. */
 export function StepsBody({
   phase,
@@ -49,6 +67,8 @@ export function StepsBody({
   const first = steps.find((s) => !done.includes(s.id));
   const [picked, setPicked] = useState<string>();
   const [finding, setFinding] = useState(false);
+  // Several entries of one tap: no second tap in between.
+  const [busy, setBusy] = useState(false);
   const step = steps.find((s) => s.id === picked) ?? first ?? steps.at(-1)!;
   const at = steps.indexOf(step);
   const timer = step.wait && state.timers.find((t) => t.id === step.id);
@@ -66,18 +86,25 @@ export function StepsBody({
     return done.includes(s.id) ? 'done' : 'todo';
   };
   const along = takenAlong(steps, at, done) ?? [];
-  const alone = step.wait && !timer ? 'Done, start the clock' : 'Done';
-  const doneLabel = along.length > 0 ? `Done up to here, ${along.length + 1} steps` : alone;
+  // Who works less deep goes through what carries no danger of its own in one go.
+  const run = depthOf(view) === 'full' || picked ? [] : plainRun(steps, at, done);
   const startClock = () =>
     step.wait &&
     send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });
-  const act = async () => {
+  const act = async (after: readonly WalkStep[]) => {
     if (isDone) return setPicked(undefined);
     // The wait runs by itself beside the next steps, so the clock starts and the hands go on.
     if (step.wait && !timer) await startClock();
     for (const s of along) if (!(await send('step-done', { phase, stepId: s.id }))) return;
-    await finish();
+    if (!(await finish())) return;
+    for (const s of after) if (!(await send('step-done', { phase, stepId: s.id }))) return;
   };
+  const go = async (after: readonly WalkStep[]) => {
+    setBusy(true);
+    await act(after);
+    setBusy(false);
+  };
+  const startsClock = step.wait !== undefined && !timer;
   return (
     <StationBody
       kicker={kicker}
@@ -222,7 +249,16 @@ export function StepsBody({
       actions={
         first ? (
           <>
-            <MainAction label={isDone ? 'To the next open step' : doneLabel} onAct={act} />
+            <MainAction
+              label={isDone ? 'To the next open step' : doneWords(along, run, startsClock)}
+              missing={busy ? 'Being kept' : undefined}
+              onAct={() => go(run)}
+            />
+            {!isDone && !busy && run.length > 0 && (
+              <button type="button" className="btn quiet" onClick={() => go([])}>
+                Only this one
+              </button>
+            )}
             {!isDone && (
               <button type="button" className="btn quiet" onClick={() => setFinding(true)}>
                 Found something

@@ -47,6 +47,12 @@ export function EncoderBody({
   const standing = encoderState(view);
   const checked = state.encoderChecked;
   const right = standing === 'right';
+  // Both told is told: the second tap keeps it.
+  const tell = (s: Side | undefined, m: typeof method) => {
+    setSide(s);
+    setMethod(m);
+    if (s && m) void send('encoder-checked', { side: s, method: m });
+  };
   const fresh = side !== checked?.side || method !== checked?.method;
   if (standing === 'no-encoder')
     return (
@@ -98,7 +104,7 @@ export function EncoderBody({
             <Choices
               name="Encoder faces"
               value={side}
-              onValue={setSide}
+              onValue={(s) => tell(s, method)}
               options={[
                 { id: 'inboard', label: 'inboard' },
                 { id: 'outboard', label: 'outboard' },
@@ -110,7 +116,7 @@ export function EncoderBody({
             <Choices
               name="Found with"
               value={method}
-              onValue={setMethod}
+              onValue={(m) => tell(side, m)}
               options={[
                 { id: 'viewing-card', label: 'viewing card' },
                 { id: 'paper-clip', label: 'paper clip' },

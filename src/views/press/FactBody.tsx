@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { type CautionId, cautions, type FactId, facts } from '../../core/families/index.ts';
-import { familyCodeOf, seenNow } from '../../core/job/index.ts';
+import { depthOf, familyCodeOf, seenNow } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -33,6 +33,14 @@ export function FactBody({
   const seen = (id: FactId) => seenNow(view, id);
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
+  // Who works less deep says it of all at once; each stands on the page with its picture.
+  const together = depthOf(view) !== 'full' && open.length > 1 && contrary.length === 0;
+  // The last of a station leads on in the same tap, where nothing else is owed.
+  const leads = nextLabel !== 'Next' && !missing;
+  const seeAll = async () => {
+    for (const id of open) if (!(await send('fact-seen', { factId: id }))) return;
+    if (leads) onNext();
+  };
   return (
     <StationBody
       kicker={kicker}
@@ -92,11 +100,18 @@ export function FactBody({
         </>
       }
       actions={
-        <MainAction
-          label={nextLabel}
-          missing={open[0] ? facts[open[0]].ask : missing}
-          onAct={onNext}
-        />
+        together ? (
+          <MainAction
+            label={`All ${open.length} as they should be, seen${leads ? `; ${nextLabel.toLowerCase()}` : ''}`}
+            onAct={seeAll}
+          />
+        ) : (
+          <MainAction
+            label={nextLabel}
+            missing={open[0] ? facts[open[0]].ask : missing}
+            onAct={onNext}
+          />
+        )
       }
     />
   );

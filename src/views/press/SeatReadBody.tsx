@@ -1,10 +1,17 @@
 import { type ReactNode, useState } from 'react';
 import { isSlip, type SeatKind, seatScatterMm } from '../../core/fits/index.ts';
 import {
+  chosenPart,
+  depthOf,
+  familyCodeOf,
+  type JobNow,
   judgeReadings,
+  seatAnswered,
   seatKinds,
   seatName,
   seatOf,
+  seatPart,
+  seatVerdicts,
   type TakenSeat,
   unknownOfSeats,
 } from '../../core/job/index.ts';
@@ -17,11 +24,13 @@ import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { DamageEntry } from './DamageEntry.tsx';
+import { FeltSeatBody } from './FeltSeatBody.tsx';
 import { FigureBody } from './FigureBody.tsx';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
 
@@ -47,11 +56,50 @@ export function SeatReadBody({
   const { view } = useJob();
   const kinds = seatKinds(view);
   const [picked, setKind] = useState<SeatKind>();
-  const kind = picked ?? kinds.find((k) => !view.state.seats[k]) ?? kinds[0] ?? 'bore';
+  const kind = picked ?? kinds.find((k) => !seatAnswered(view, k)) ?? kinds[0] ?? 'bore';
+  // By the depth of the job, or because nothing here measures it; a seat that was measured is shown as it was.
+  const [felt, setFelt] = useState<'no-instrument' | 'measured'>();
+  const told = kinds.every((k) => seatAnswered(view, k));
+  const byFeel =
+    felt === 'no-instrument' ||
+    (felt === undefined && depthOf(view) !== 'full' && !view.state.seats[kind]);
+  const picker = kinds.length > 1 && (
+    <Choices
+      name="Seat"
+      value={kind}
+      onValue={setKind}
+      options={kinds.map((k) => ({
+        id: k,
+        label: `${seatName(view, k)}${toldWord(view, k)}`,
+      }))}
+    />
+  );
+  if (byFeel && kinds.length > 0 && told && !picked)
+    return (
+      <SeatsTold kicker={kicker} tabs={tabs} onAgain={setKind} onDone={onDone} missing={missing} />
+    );
+  if (byFeel && kinds.length > 0)
+    return (
+      <FeltSeatBody
+        key={kind}
+        kind={kind}
+        kicker={kicker}
+        tabs={tabs}
+        picker={picker}
+        noInstrument={felt === 'no-instrument'}
+        onTold={() => {
+          setKind(undefined);
+          if (felt === 'no-instrument' && depthOf(view) === 'full') setFelt(undefined);
+        }}
+        onMeasure={() => setFelt('measured')}
+      />
+    );
   return (
     <SeatForm
       key={kind}
       kind={kind}
+      picker={picker}
+      onNoInstrument={() => setFelt('no-instrument')}
       onKind={setKind}
       kicker={kicker}
       tabs={tabs}
@@ -61,8 +109,91 @@ export function SeatReadBody({
   );
 }
 
+const toldWord = (view: JobNow, kind: SeatKind): string => {
+  if (view.state.seats[kind]) return ', read';
+  return view.state.felt[kind] ? ', told' : '';
+};
+
+/** Both seats as they were told: each with its word, and the way on. */
+function SeatsTold({
+  kicker,
+  tabs,
+  onAgain,
+  onDone,
+  missing,
+}: {
+  kicker: string;
+  tabs: ReactNode;
+  onAgain: (k: SeatKind) => void;
+  onDone: () => void;
+  missing: string | undefined;
+}) {
+  const { view } = useJob();
+  const family = familyCodeOf(view);
+  const { send } = useJob();
+  const kinds = seatKinds(view);
+  const said = kinds.flatMap((k) => seatVerdicts(view, k) ?? []);
+  const open = kinds.filter((k) => !view.state.seatDecisions[k]);
+  // Nothing against them: reused in the same tap, by the same eyes.
+  const reuse = open.length > 0 && worst(said) !== 'stop';
+  const goOn = async () => {
+    if (reuse)
+      for (const seat of open)
+        if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
+    onDone();
+  };
+  return (
+    <StationBody
+      kicker={kicker}
+      title="Are the seats still good?"
+      tabs={tabs}
+      picture={
+        <div className="seat-body">
+          {family && (
+            <FamilySection
+              code={family}
+              ring={chosenPart(view)?.bearing}
+              lit={['outer', 'inner']}
+              label="Section with both seats"
+            />
+          )}
+        </div>
+      }
+      side={
+        <>
+          <Call status={worst(said)}>{said[0] && <RuleLink said={said[0]} />}</Call>
+          <section>
+            <VerdictLines verdicts={said} />
+          </section>
+          {kinds.map((k) => (
+            <section key={k}>
+              <button type="button" className="btn quiet small w-full" onClick={() => onAgain(k)}>
+                {seatName(view, k)} again
+              </button>
+            </section>
+          ))}
+          <div className="grow" />
+        </>
+      }
+      actions={
+        <MainAction
+          label={
+            reuse
+              ? `Reuse ${open.map((k) => seatPart(view, k)).join(' and ')}, to Press in`
+              : 'To Press in'
+          }
+          missing={missing}
+          onAct={goOn}
+        />
+      }
+    />
+  );
+}
+
 function SeatForm({
   kind,
+  picker,
+  onNoInstrument,
   onKind,
   kicker,
   tabs,
@@ -70,6 +201,8 @@ function SeatForm({
   missing,
 }: {
   kind: SeatKind;
+  picker: ReactNode;
+  onNoInstrument: () => void;
   onKind: (k: SeatKind) => void;
   kicker: string;
   tabs: ReactNode;
@@ -165,17 +298,7 @@ function SeatForm({
       tabs={tabs}
       picture={
         <div className="seat-body">
-          {kinds.length > 1 && (
-            <Choices
-              name="Seat"
-              value={kind}
-              onValue={onKind}
-              options={kinds.map((k) => ({
-                id: k,
-                label: `${seatName(view, k)}${state.seats[k] ? ', read' : ''}`,
-              }))}
-            />
-          )}
+          {picker}
           <SeatUnrolled kind={kind} seat={seat} readings={grid as (number | undefined)[][]} />
           {editing ? (
             <form
@@ -231,6 +354,11 @@ function SeatForm({
               id={instrumentId}
               onId={setInstrument}
             />
+            {editing && (
+              <button type="button" className="btn quiet small w-full" onClick={onNoInstrument}>
+                No instrument for this
+              </button>
+            )}
             <details className="more">
               <summary>Zero and temperature</summary>
               <div className="pair-in">

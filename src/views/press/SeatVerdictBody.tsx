@@ -1,19 +1,24 @@
 import { type ReactNode, useState } from 'react';
 import type { SeatKind } from '../../core/fits/index.ts';
 import {
+  chosenPart,
+  familyCodeOf,
   fitEffects,
   overrideOf,
+  seatAnswered,
   seatChain,
   seatKinds,
   seatName,
   seatOf,
+  seatPart,
   seatResult,
-  workOf,
+  seatVerdicts,
 } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
+import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -38,26 +43,25 @@ export function SeatVerdictBody({
   const [picked, setKind] = useState<SeatKind>();
   const kind = picked ?? kinds.find((k) => !state.seatDecisions[k]) ?? kinds[0] ?? 'bore';
   const [owning, setOwning] = useState(false);
-  const work = workOf(view);
-  const seat = work && seatOf(view, kind);
-  const result = seatResult(view, kind);
-  const read = state.seats[kind];
-  if (!seat || !result || !read)
+  const verdicts = seatAnswered(view, kind) ? seatVerdicts(view, kind) : undefined;
+  if (!verdicts?.[0])
     return (
       <StationBody
         kicker={kicker}
         title="Are the seats still good?"
         tabs={tabs}
         picture={
-          <p className="note p-4">The seats have not been measured. Go back to Press out, Seats.</p>
+          <p className="note p-4">
+            Nothing is known of the seats yet. Go back to Press out, Seats.
+          </p>
         }
-        side={<Call status="stop">Press in is locked until the seats are measured.</Call>}
-        actions={<MainAction label="Record verdict" missing="Measure the seats at Press out" />}
+        side={<Call status="to-do">Press in is locked until the seats are told.</Call>}
+        actions={<MainAction label="Record verdict" missing="Tell the seats at Press out" />}
       />
     );
-  const status = worst(result.verdicts);
-  const chain = seatChain(view, kind);
+  const status = worst(verdicts);
   const effects = fitEffects(view, kind);
+  const part = seatPart(view, kind);
   const decided = state.seatDecisions[kind];
   const both = kinds.every((k) => state.seatDecisions[k]);
   const judge = async (decision: 'reuse' | 'replace') => {
@@ -66,8 +70,16 @@ export function SeatVerdictBody({
       if (next) setKind(next);
     }
   };
+  // Told by feel and nothing against it: one tap for the seats together.
+  const open = kinds.filter((k) => !state.seatDecisions[k]);
+  const byFeel = open.length > 1 && open.every((k) => !state.seats[k]);
+  const clear = open.every((k) => worst(seatVerdicts(view, k) ?? []) !== 'stop');
+  const all = byFeel && clear ? open.map((k) => seatPart(view, k)).join(' and ') : undefined;
+  const reuseAll = async () => {
+    for (const seat of open) if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
+  };
   const measureNew = async () => {
-    const reason = `New ${seat.part} fitted, measured again`;
+    const reason = `New ${part} fitted, measured again`;
     if (!(await send('station-reopened', { station: 'press-out', reason }))) return;
     keepTab(`press-out:${view.job.id}`, 'seats');
     location.assign(`/jobs/${view.job.id}/press-out`);
@@ -78,38 +90,11 @@ export function SeatVerdictBody({
       kicker={kicker}
       title={kind === 'bore' ? 'Is the bore still good?' : 'Is the journal still good?'}
       tabs={tabs}
-      picture={
-        <div className="seat-body">
-          <SeatUnrolled kind={kind} seat={seat} readings={read.readingsMm} />
-          <div className="seat-foot">
-            <div>
-              <p className="cap">Mean {kind}</p>
-              <p className="far-n num">
-                {result.meanMm.toFixed(3)} <small>mm</small>
-              </p>
-              <div className="grid gap-2 mt-2 justify-items-start">
-                <Frame
-                  name="Out of round"
-                  value={result.outOfRoundMm.toFixed(3)}
-                  limit={`max ${result.limitMm.toFixed(3)}`}
-                  status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'}
-                />
-                <Frame
-                  name="Taper"
-                  value={result.taperMm.toFixed(3)}
-                  limit={`max ${result.limitMm.toFixed(3)}`}
-                  status={result.taperMm <= result.limitMm ? 'good' : 'stop'}
-                />
-              </div>
-            </div>
-            {chain && <FitSpread key={kind} chain={chain} seed={1} />}
-          </div>
-        </div>
-      }
+      picture={<SeatSeen kind={kind} />}
       side={
         <>
           <Call status={status}>
-            <RuleLink said={result.verdicts[0]!} />
+            <RuleLink said={verdicts[0]} />
           </Call>
           <section>
             <h2>Seats</h2>
@@ -128,11 +113,13 @@ export function SeatVerdictBody({
           </section>
           <section>
             <h2>Reasons</h2>
-            <VerdictLines verdicts={result.verdicts} />
-            <p className="cap">
-              Limits of size: {result.verdicts[0]!.source}. Form: half the IT grade, engineering
-              judgement; the maker’s figure comes first.
-            </p>
+            <VerdictLines verdicts={verdicts} />
+            {effects && (
+              <p className="cap">
+                Limits of size: {verdicts[0].source}. Form: half the IT grade, engineering
+                judgement; the maker’s figure comes first.
+              </p>
+            )}
           </section>
           {effects && (
             <section>
@@ -177,7 +164,7 @@ export function SeatVerdictBody({
           {owning && (
             <PinDialog
               title="Reuse a seat that is judged Stop?"
-              text={sentence(result.verdicts[0]!)}
+              text={sentence(verdicts[0])}
               reason
               onClose={() => setOwning(false)}
               onPin={(pin, reason) => send('overridden', { rule: `seat.${kind}`, reason }, pin)}
@@ -187,7 +174,9 @@ export function SeatVerdictBody({
       }
       actions={
         <SeatActions
-          part={seat.part}
+          part={part}
+          all={all}
+          onAll={reuseAll}
           settled={both && decided !== undefined}
           givenUp={kinds.find((k) => state.seatDecisions[k] === 'replace')}
           onMeasure={measureNew}
@@ -205,6 +194,8 @@ export function SeatVerdictBody({
 /** Reuse or replace; what is Stop is reused only when somebody answers for it. */
 function SeatActions({
   part,
+  all,
+  onAll,
   settled,
   givenUp,
   stopped,
@@ -215,6 +206,9 @@ function SeatActions({
   onOwn,
 }: {
   part: string;
+  /** The parts that may be reused together. */
+  all: string | undefined;
+  onAll: () => void;
   settled: boolean;
   /** The seat that was judged “replace”. */
   givenUp: SeatKind | undefined;
@@ -237,6 +231,15 @@ function SeatActions({
       </>
     );
   if (settled) return <MainAction label="Next" onAct={onNext} />;
+  if (all)
+    return (
+      <>
+        <MainAction label={`Reuse ${all}`} onAct={onAll} />
+        <button type="button" className="btn quiet" onClick={() => onJudge('replace')}>
+          Replace the {part}
+        </button>
+      </>
+    );
   if (!stopped)
     return (
       <>
@@ -255,5 +258,56 @@ function SeatActions({
         Answer for it
       </button>
     </>
+  );
+}
+
+/** The seat as it was read, unrolled; of one that was only told, where it lies. */
+function SeatSeen({ kind }: { kind: SeatKind }) {
+  const { view } = useJob();
+  const seat = seatOf(view, kind);
+  const result = seatResult(view, kind);
+  const read = view.state.seats[kind];
+  const family = familyCodeOf(view);
+  if (!seat || !result || !read)
+    return (
+      <div className="seat-body">
+        {family && (
+          <FamilySection
+            code={family}
+            ring={chosenPart(view)?.bearing}
+            lit={[kind === 'bore' ? 'outer' : 'inner']}
+            label={`Section: the ${seatName(view, kind).toLowerCase()}`}
+          />
+        )}
+      </div>
+    );
+  const chain = seatChain(view, kind);
+  return (
+    <div className="seat-body">
+      <SeatUnrolled kind={kind} seat={seat} readings={read.readingsMm} />
+      <div className="seat-foot">
+        <div>
+          <p className="cap">Mean {kind}</p>
+          <p className="far-n num">
+            {result.meanMm.toFixed(3)} <small>mm</small>
+          </p>
+          <div className="grid gap-2 mt-2 justify-items-start">
+            <Frame
+              name="Out of round"
+              value={result.outOfRoundMm.toFixed(3)}
+              limit={`max ${result.limitMm.toFixed(3)}`}
+              status={result.outOfRoundMm <= result.limitMm ? 'good' : 'stop'}
+            />
+            <Frame
+              name="Taper"
+              value={result.taperMm.toFixed(3)}
+              limit={`max ${result.limitMm.toFixed(3)}`}
+              status={result.taperMm <= result.limitMm ? 'good' : 'stop'}
+            />
+          </div>
+        </div>
+        {chain && <FitSpread key={kind} chain={chain} seed={1} />}
+      </div>
+    </div>
   );
 }

@@ -1,12 +1,14 @@
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { dangerOf, familyCodeOf, type JobNow, readFirst } from '../../core/job/index.ts';
+import { dangerOf, depthOf, familyCodeOf, type JobNow, readFirst } from '../../core/job/index.ts';
 import {
   type Adapter,
   figuresFor,
+  judgeStroke,
   type Operation,
   operationNames,
   type Role,
+  type Stack,
   type StillOpen,
 } from '../../core/press/index.ts';
 import { Caution } from '../../ui/Panels.tsx';
@@ -111,6 +113,12 @@ function OneStroke({
   const stopped = judgement?.status === 'stop';
   const settled = !stopped && stroke.open.length === 0;
   const open = !recorded && settled && !refused && cautionRead && !blows;
+  const keep = async (s: Stack) => {
+    const made = recordOf(stroke, s);
+    const good = judgeStroke(made, setup).status === 'good';
+    // Who works less deep goes on from what came off as it should.
+    if ((await send('stroke-recorded', made)) && good && depthOf(view) !== 'full') onNext();
+  };
   const pick = (role: Role, piece: Adapter | undefined) => {
     setPicking(undefined);
     if (stack)
@@ -213,11 +221,7 @@ function OneStroke({
           keeping={gauge.keeping}
           unread={readings.length === 0 && stroke.peakKn === undefined}
           // What came off has no seat to measure: one tap keeps it.
-          onRecord={() =>
-            fitting || !stack
-              ? setRecording(true)
-              : void send('stroke-recorded', recordOf(stroke, stack))
-          }
+          onRecord={() => (fitting || !stack ? setRecording(true) : void keep(stack))}
           onMeasure={onMeasure}
           onNext={onNext}
           onAgain={onAgain}

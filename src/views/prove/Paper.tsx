@@ -73,6 +73,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
             {c.schools
               ? `; ${c.schools.route}, ${c.schools.film}${c.schools.chilled ? ', chilled' : ''}`
               : ''}
+            {c.depth ? `; worked ${c.depth}: what was left out says so` : ''}
           </span>
         </h3>
         <div className="strokes">

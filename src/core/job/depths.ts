@@ -1,0 +1,15 @@
+/** How deep a job is worked: what is measured, what is felt, what is left out. Order and safety hold in each. */
+export const depths = ['full', 'usual', 'quick'] as const;
+export type Depth = (typeof depths)[number];
+
+export const depthNames: Record<Depth, { name: string; what: string }> = {
+  full: { name: 'full', what: 'every seat and check measured' },
+  usual: { name: 'usual', what: 'seats by feel, eye and caliper; each size read once' },
+  quick: { name: 'quick', what: 'only what keeps people and bearing safe' },
+};
+
+/** Readings of each size of the old part that a depth asks for, at most. */
+export const readingsAtDepth: Record<Depth, number> = { full: Infinity, usual: 1, quick: 1 };
+
+/** Whether a measured final check may be left out, and then stands on the card as not measured. */
+export const mayLeaveOut: Record<Depth, boolean> = { full: false, usual: false, quick: true };
