@@ -95,7 +95,7 @@ async function wholeJob(depth: 'full' | 'usual'): Promise<{ taps: number; typed:
   await button(page, 'Take N4076-48').click();
   await button(page, /^All \d here/u).click();
   await at(page, 'plan');
-  if (usual) await page.getByRole('radio', { name: 'usual' }).click();
+  if (usual) await page.getByRole('radio', { name: /^usual/u }).click();
   await button(page, 'Start work').click();
 
   await at(page, 'press-out');

@@ -2,10 +2,10 @@
 export const depths = ['full', 'usual', 'quick'] as const;
 export type Depth = (typeof depths)[number];
 
-export const depthNames: Record<Depth, { name: string; what: string }> = {
-  full: { name: 'full', what: 'every seat and check measured' },
-  usual: { name: 'usual', what: 'seats by feel, eye and caliper; each size read once' },
-  quick: { name: 'quick', what: 'only what keeps people and bearing safe' },
+export const depthNames: Record<Depth, string> = {
+  full: 'full: all measured',
+  usual: 'usual: seats by feel, eye and caliper',
+  quick: 'quick: what keeps people and bearing safe',
 };
 
 /** Readings of each size of the old part that a depth asks for, at most. */

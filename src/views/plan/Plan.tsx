@@ -132,9 +132,8 @@ function Body() {
               name="How deep"
               value={depth}
               onValue={(d) => choose('depth', { depth: d })}
-              options={depths.map((id) => ({ id, label: depthNames[id].name }))}
+              options={depths.map((id) => ({ id, label: depthNames[id] }))}
             />
-            <p className="cap">{depthNames[depth].what}</p>
             <h2>Film on the seat</h2>
             <Choices<Film>
               name="Film on the seat"

@@ -29,6 +29,10 @@ import { DamageEntry } from './DamageEntry.tsx';
 
 const angles = ['across', 'a quarter turn on'] as const;
 
+/** The caliper, where the shop has one by this id; else its first instrument. */
+const caliperOf = (list: readonly { id: string }[]): string =>
+  (list.find((i) => i.id.includes('caliper')) ?? list[0])?.id ?? '';
+
 /** A seat told by feel and eye: does the ring grip, what is seen on it, and a caliper across it twice. */
 export function FeltSeatBody({
   kind,
@@ -55,7 +59,7 @@ export function FeltSeatBody({
   const caliper = !noInstrument && depthOf(view) === 'usual';
   const [text, setText, clear] = useDraft(`${view.job.id}:felt:${kind}`);
   const [seen, setSeen] = useState<SeatMark[]>([...(view.state.felt[kind]?.seen ?? [])]);
-  const [instrumentId, setInstrument] = useState(view.ctx.instruments.at(0)?.id ?? '');
+  const [instrumentId, setInstrument] = useState(caliperOf(view.ctx.instruments));
   if (!seat) return null;
   const cells = text === '' ? ['', ''] : text.split('|');
   const { nominalMm } = seat;
@@ -92,14 +96,6 @@ export function FeltSeatBody({
       picture={
         <div className="seat-body">
           {picker}
-          {family && (
-            <FamilySection
-              code={family}
-              ring={chosenPart(view)?.bearing}
-              lit={[kind === 'bore' ? 'outer' : 'inner']}
-              label={`Section: the ${seatName(view, kind).toLowerCase()}`}
-            />
-          )}
           {caliper && (
             <div className="pair-in">
               {angles.map((angle, i) => (
@@ -118,6 +114,14 @@ export function FeltSeatBody({
                 />
               ))}
             </div>
+          )}
+          {family && (
+            <FamilySection
+              code={family}
+              ring={chosenPart(view)?.bearing}
+              lit={[kind === 'bore' ? 'outer' : 'inner']}
+              label={`Section: the ${seatName(view, kind).toLowerCase()}`}
+            />
           )}
         </div>
       }
