@@ -111,7 +111,7 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
         ...(c.numeric ? { value: 0.02, typed: '0.02' } : { ok: true }),
       }),
     ),
-    entry('signed', { odometerKm: job.ctx.unit.odometerKm + 5 }),
+    entry('signed', { odometerKm: (job.ctx.unit.odometerKm ?? 0) + 5 }),
   ],
 };
 

@@ -1,7 +1,7 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { RecordOf, WorkshopKind } from '../core/schemas/workshop.ts';
 import type { Db } from './open.ts';
-import { meta, records, technicians } from './schema.ts';
+import { meta, records, recordVersions, technicians } from './schema.ts';
 
 /** What the shop owns and knows: one JSON record a row. */
 export async function listRecords<K extends WorkshopKind>(db: Db, kind: K): Promise<RecordOf<K>[]> {
@@ -46,6 +46,16 @@ export const putRecords = (db: Db, rows: (typeof records.$inferInsert)[]) =>
     .values(rows)
     .onConflictDoUpdate({ target: [records.kind, records.id], set: { data: sql`excluded.data` } });
 
+/** When a record was changed, UTC milliseconds, newest first. */
+export const replacedAt = async (db: Db, kind: WorkshopKind, id: string): Promise<number[]> =>
+  (
+    await db
+      .select({ atMs: recordVersions.replacedMs })
+      .from(recordVersions)
+      .where(and(eq(recordVersions.kind, kind), eq(recordVersions.id, id)))
+      .orderBy(desc(recordVersions.version))
+  ).map((r) => r.atMs);
+
 export const listTechnicians = (db: Db) => db.select().from(technicians);
 
 export const technicianById = async (db: Db, id: string) =>
@@ -59,6 +69,10 @@ export const putTechnician = (db: Db, row: typeof technicians.$inferInsert) =>
       target: technicians.id,
       set: { name: row.name, lead: row.lead, pinSalt: row.pinSalt, pinHash: row.pinHash },
     });
+export const setPin = (db: Db, id: string, pin: { pinSalt: string; pinHash: string }) =>
+  db.update(technicians).set(pin).where(eq(technicians.id, id));
+export const setRetired = (db: Db, id: string, retiredMs: number | null) =>
+  db.update(technicians).set({ retiredMs }).where(eq(technicians.id, id));
 
 export async function getMeta(db: Db, key: string): Promise<string | undefined> {
   return (

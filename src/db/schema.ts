@@ -14,6 +14,8 @@ export const technicians = sqliteTable('technicians', {
   lead: integer('lead', { mode: 'boolean' }).notNull(),
   pinSalt: text('pin_salt').notNull(),
   pinHash: text('pin_hash').notNull(),
+  /** Works here no more: stays in every record, answers for nothing new. */
+  retiredMs: integer('retired_ms'),
 });
 
 /** Units, parts, adapters, presses, procedures, wrenches, instruments: validated records as JSON. */
@@ -26,6 +28,19 @@ export const records = sqliteTable(
     data: text('data').notNull(),
   },
   (t) => [primaryKey({ columns: [t.kind, t.id] })],
+);
+
+/** Records as they were before each change, append-only: a trigger keeps them, no write can forget it. */
+export const recordVersions = sqliteTable(
+  'record_versions',
+  {
+    version: integer('version').primaryKey({ autoIncrement: true }),
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    data: text('data').notNull(),
+    replacedMs: integer('replaced_ms').notNull(),
+  },
+  (t) => [index('record_versions_of').on(t.kind, t.id)],
 );
 
 export const jobs = sqliteTable(

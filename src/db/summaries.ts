@@ -24,6 +24,12 @@ export const summariesOnFloor = (db: Db): Promise<SummaryRow[]> =>
     ${ofJobs}
     WHERE s.on_floor = 1 ORDER BY j.created_ms`);
 
+/** Every job of one unit, latest first. */
+export const jobsOfUnit = (db: Db, unitId: string): Promise<SummaryRow[]> =>
+  db.all<SummaryRow>(sql`
+    ${ofJobs}
+    WHERE j.unit_id = ${unitId} ORDER BY j.created_ms DESC`);
+
 /** What an ended job is looked for by: words that all have to stand in it, and days it ended on. */
 export interface ArchiveQuery {
   words: readonly string[];

@@ -10,13 +10,14 @@ import { closed, DateOnly } from '../core/schemas/common.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { getMeta, listRecords } from '../db/records.ts';
 import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
-import { recordIn, shopZone } from './job-record.ts';
+import { recheckKm } from '../core/prove/index.ts';
+import { recordIn } from './job-record.ts';
 import { people } from './people.ts';
-import { shopTitle } from './shop.ts';
+import { shopOfJob, shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
 
 /** Jobs on the floor, each summary as fresh as its job and the shop's records. */
-async function floorSummaries(): Promise<SummaryRow[]> {
+export async function floorSummaries(): Promise<SummaryRow[]> {
   const { db, writes } = await store();
   const version = async () => Number((await getMeta(db, 'records-version')) ?? 0);
   const staleAt = (now: number) => (r: SummaryRow) => r.stale === 1 || r.recordsVersion !== now;
@@ -83,14 +84,15 @@ export async function floorView(): Promise<FloorView> {
     units: await listRecords(db, 'units'),
     people: await people(),
     nowMs: Date.now(),
-    timeZone: shopZone,
+    timeZone: await shopZone(),
+    recheckKm: (await shopOfJob(db)).recheckKm ?? recheckKm,
   };
 }
 
 /** A kept summary with what changes beside it: the unit's clock and the people's names. */
 function floorRow(
   { id, number, createdMs }: SummaryRow,
-  { onFloor: _on, lastById, signedKm, ...summary }: JobSummary,
+  { onFloor: _on, lastById, signedKm, dueKm, ...summary }: JobSummary,
   unit: UnitRecord | undefined,
   names: ReadonlyMap<string, string>,
 ): FloorRow {
@@ -102,6 +104,8 @@ function floorRow(
     startedMs: createdMs,
     ...summary,
     who: names.get(lastById) ?? lastById,
-    ...(signedKm === undefined || !unit ? {} : { recheck: sinceSigned(signedKm, unit.odometerKm) }),
+    ...(signedKm === undefined || !unit
+      ? {}
+      : { recheck: sinceSigned(signedKm, unit.odometerKm ?? signedKm, dueKm) }),
   };
 }

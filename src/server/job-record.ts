@@ -13,12 +13,9 @@ import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { upcastSnapshot } from './snapshot.ts';
-import { shopOfJob } from './shop.ts';
+import { shopOfJob, shopZone } from './shop.ts';
 import { store } from './store.ts';
 import { tablesNow } from './tables.ts';
-
-/** Times are kept in UTC and shown in the shop's zone. */
-export const shopZone = process.env['SHOP_TZ'] ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** A job with its whole record, and what was kept when it was signed. */
 export interface JobRecord extends JobView {
@@ -94,7 +91,7 @@ export async function recordIn(db: Db, id: string): Promise<JobRecord> {
     choices,
     people,
     nowMs: Date.now(),
-    timeZone: shopZone,
+    timeZone: await shopZone(),
     events,
     ...kept,
   };

@@ -6,7 +6,12 @@ import { invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
 
 export async function peopleOf(db: Db): Promise<Person[]> {
-  return (await listTechnicians(db)).map(({ id, name, lead }) => ({ id, name, lead }));
+  return (await listTechnicians(db)).map(({ id, name, lead, retiredMs }) => ({
+    id,
+    name,
+    lead,
+    ...(retiredMs === null ? {} : { retired: true as const }),
+  }));
 }
 export const people = async (): Promise<Person[]> => peopleOf((await store()).db);
 
@@ -15,6 +20,10 @@ export async function personOrProblem(db: Db, id: string) {
   if (!person)
     throw invalid([
       { field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` },
+    ]);
+  if (person.retiredMs !== null)
+    throw invalid([
+      { field: 'byId', reason: `${person.name} works here no more. Choose who is on the job.` },
     ]);
   return person;
 }

@@ -6,11 +6,12 @@ import {
   ShopSettingsSchema,
   type ShopView,
 } from '../core/schemas/shop.ts';
+import type { UnitSystem } from '../core/units/index.ts';
 import type { Db } from '../db/open.ts';
 import { getMeta, listRecords, putMeta } from '../db/records.ts';
 import { allSettings, insertSettings } from '../db/shop.ts';
 import { leadByPin, people } from './people.ts';
-import { Problem } from './problem.ts';
+import { invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
 
 /** Key under which a shop is kept as one of made-up data. */
@@ -28,8 +29,34 @@ async function settingsNow(db: Db): Promise<{ version: number; settings: ShopSet
 /** What a job is told of its shop. */
 export async function shopOfJob(db: Db): Promise<ShopOfJob> {
   const demo = await isDemo(db);
-  return { demo, standIns: demo || (await settingsNow(db)).settings.standIns };
+  const { standIns, recheckKm } = (await settingsNow(db)).settings;
+  return { demo, standIns: demo || standIns, ...(recheckKm ? { recheckKm } : {}) };
 }
+
+/** Which units this shop reads first. */
+export async function unitsFirst(): Promise<UnitSystem> {
+  const { db } = await store();
+  return (await settingsNow(db)).settings.units ?? 'metric';
+}
+
+/** Times are kept in UTC and shown in the shop's zone: its own, the environment's, the machine's. */
+export async function shopZone(): Promise<string> {
+  const { db } = await store();
+  return (
+    (await settingsNow(db)).settings.timeZone ??
+    process.env['SHOP_TZ'] ??
+    Intl.DateTimeFormat().resolvedOptions().timeZone
+  );
+}
+
+const isZone = (name: string): boolean => {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+};
 
 /** The name on every head strip; undefined while the shop has none. */
 export async function shopName(): Promise<string | undefined> {
@@ -73,6 +100,10 @@ export async function changeSettings({
 }: Static<typeof SettingsChangeSchema>): Promise<ShopView> {
   const { db, writes } = await store();
   await leadByPin(db, byId, pin);
+  if (settings.timeZone && !isZone(settings.timeZone))
+    throw invalid([
+      { field: 'settings.timeZone', reason: `“${settings.timeZone}” is no time zone known here.` },
+    ]);
   await writes.run(async () => {
     const [last] = await allSettings(db);
     if (last?.commandId === id) return;

@@ -54,7 +54,7 @@ export async function noteUnit(
     ...unit,
     ...more,
     fitted: { ...unit.fitted, ...more.fitted },
-    odometerKm: Math.max(unit.odometerKm, more.odometerKm),
+    odometerKm: Math.max(unit.odometerKm ?? 0, more.odometerKm),
   };
   return [putRecord(db, 'units', unitId, 0, noted)];
 }

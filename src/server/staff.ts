@@ -2,9 +2,15 @@ import { type Static, Type } from '@sinclair/typebox';
 import { closed, Id, Text, Uuid } from '../core/schemas/common.ts';
 import { weakPin } from '../core/weak-pin.ts';
 import type { Db } from '../db/open.ts';
-import { listTechnicians, putTechnician } from '../db/records.ts';
+import {
+  listTechnicians,
+  putTechnician,
+  setPin,
+  setRetired,
+  technicianById,
+} from '../db/records.ts';
 import { insertSettings } from '../db/shop.ts';
-import { leadByPin } from './people.ts';
+import { leadByPin, personByPin } from './people.ts';
 import { hashPin } from './pin.ts';
 import { invalid, Problem } from './problem.ts';
 import { shopView } from './shop.ts';
@@ -75,6 +81,56 @@ export async function addPerson(b: Static<typeof PersonSchema>) {
   await leadByPin(db, b.byId, b.pin);
   await writes.run(async () => {
     await putTechnician(db, await personRow(db, b.name, b.newPin, b.lead, 'newPin'));
+  });
+  return shopView();
+}
+
+export const PinChangeSchema = closed({
+  /** Whose hand it is: the person with the old PIN, or a lead. */
+  byId: Id,
+  pin: Pin,
+  personId: Id,
+  newPin: Pin,
+});
+
+/** A person changes the own PIN with the old one; a lead sets anybody's. */
+export async function changePin({ byId, pin, personId, newPin }: Static<typeof PinChangeSchema>) {
+  const { db, writes } = await store();
+  await (byId === personId ? personByPin(db, byId, pin) : leadByPin(db, byId, pin));
+  if (!(await technicianById(db, personId)))
+    throw invalid([{ field: 'personId', reason: `Nobody here has the id “${personId}”.` }]);
+  const weak = weakPin(newPin);
+  if (weak) throw invalid([{ field: 'newPin', reason: weak }]);
+  const hashed = await hashPin(newPin);
+  await writes.run(() => setPin(db, personId, hashed));
+  return shopView();
+}
+
+export const RetireSchema = closed({
+  byId: Id,
+  pin: Pin,
+  personId: Id,
+  retired: Type.Boolean(),
+});
+
+/** A lead takes somebody off the list, or back on: who stands in a record is never deleted, and one lead stays. */
+export async function retirePerson({ byId, pin, personId, retired }: Static<typeof RetireSchema>) {
+  const { db, writes } = await store();
+  await leadByPin(db, byId, pin);
+  await writes.run(async () => {
+    const all = await listTechnicians(db);
+    const person = all.find((t) => t.id === personId);
+    if (!person)
+      throw invalid([{ field: 'personId', reason: `Nobody here has the id “${personId}”.` }]);
+    const leads = all.filter((t) => t.lead && t.retiredMs === null && t.id !== personId);
+    if (retired && leads.length === 0)
+      throw invalid([
+        {
+          field: 'personId',
+          reason: `${person.name} is the last lead: make somebody else one first.`,
+        },
+      ]);
+    await setRetired(db, personId, retired ? Date.now() : null);
   });
   return shopView();
 }

@@ -7,7 +7,9 @@ interface Cookies {
 
 /** The technician this tablet was last set to; the first of the shop on a new tablet. */
 export const whoOn = (cookies: Cookies, people: readonly Person[]): string =>
-  people.find((p) => p.id === cookies.get('ts-who')?.value)?.id ?? people[0]?.id ?? '';
+  people.find((p) => p.id === cookies.get('ts-who')?.value && !p.retired)?.id ??
+  people.find((p) => !p.retired)?.id ??
+  '';
 
 /** The value, or undefined where the server says 404. */
 export async function orNotFound<T>(work: Promise<T>): Promise<T | undefined> {

@@ -5,9 +5,14 @@ import { corners } from '../core/corner.ts';
 import { builtAlike } from '../core/press/index.ts';
 import { closed, Id, Km, Mm, Text } from '../core/schemas/common.ts';
 import { type UnitRecord, UnitSchema } from '../core/schemas/workshop.ts';
-import { listRecords, putRecord } from '../db/records.ts';
-import { personOrProblem } from './people.ts';
-import { invalid } from './problem.ts';
+import type { UnitSheet } from '../core/schemas/unit-sheet.ts';
+import type { JobSummary } from '../core/job/index.ts';
+import { getRecord, listRecords, putRecord, replacedAt } from '../db/records.ts';
+import { jobsOfUnit } from '../db/summaries.ts';
+import { floorSummaries } from './floor.ts';
+import { peopleOf, personOrProblem } from './people.ts';
+import { invalid, notFound } from './problem.ts';
+import { shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
 
 export const AlikeSchema = closed({
@@ -44,7 +49,7 @@ export const NewUnitSchema = closed({
   byId: Id,
   fleetNo: UnitSchema.properties.fleetNo,
   layout: UnitSchema.properties.layout,
-  odometerKm: Km,
+  odometerKm: Type.Optional(Km),
   name: Type.Optional(Text(60)),
 });
 
@@ -76,4 +81,73 @@ export async function newUnit({
     await putRecord(db, 'units', record.id, all.length, record);
   });
   return record;
+}
+
+const stateOf = ({ station, closed }: JobSummary): 'open' | 'signed' | 'closed' => {
+  if (closed) return 'closed';
+  return station ? 'open' : 'signed';
+};
+
+/** One unit with all that is known of it. */
+export async function unitSheet(id: string): Promise<UnitSheet> {
+  const { db } = await store();
+  const unit = await getRecord(db, 'units', id);
+  if (!unit) throw notFound('unit', id);
+  // Jobs written since the last look at the floor are summed up first.
+  await floorSummaries();
+  const jobs = (await jobsOfUnit(db, id)).map((row) => {
+    const summary = JSON.parse(row.data) as JobSummary;
+    return {
+      id: row.id,
+      number: row.number,
+      corner: summary.corner,
+      startedMs: row.createdMs,
+      ...(summary.endedMs === undefined ? {} : { endedMs: summary.endedMs }),
+      ...(summary.part ? { part: summary.part } : {}),
+      state: stateOf(summary),
+    };
+  });
+  const procedures = await listRecords(db, 'procedures');
+  return {
+    unit,
+    jobs,
+    changes: await replacedAt(db, 'units', id),
+    procedures: Object.fromEntries(
+      corners.flatMap((c) => {
+        const p = procedures.find((x) => x.id === unit.corners[c]?.procedureId);
+        return p ? [[c, { name: p.name, source: p.source }]] : [];
+      }),
+    ),
+    shop: await shopTitle(),
+    people: await peopleOf(db),
+    timeZone: await shopZone(),
+  };
+}
+
+const { name, tyre, year, identification, axleLoadN } = UnitSchema.properties;
+export const UnitFactsSchema = closed({
+  byId: Id,
+  facts: closed({ name, odometerKm: Type.Optional(Km), tyre, year, identification, axleLoadN }),
+});
+
+/** What was learned of a unit besides its corners; the record as it was is kept. */
+export async function noteFacts(
+  id: string,
+  { byId, facts }: Static<typeof UnitFactsSchema>,
+): Promise<UnitSheet> {
+  const { db, writes } = await store();
+  await personOrProblem(db, byId);
+  await writes.run(async () => {
+    const unit = await getRecord(db, 'units', id);
+    if (!unit) throw notFound('unit', id);
+    if ((facts.odometerKm ?? Infinity) < (unit.odometerKm ?? 0))
+      throw invalid([
+        {
+          field: 'facts.odometerKm',
+          reason: `The record stands at ${unit.odometerKm} km: less cannot be.`,
+        },
+      ]);
+    await putRecord(db, 'units', id, 0, { ...unit, ...facts });
+  });
+  return unitSheet(id);
 }

@@ -18,11 +18,13 @@ export function InstrumentPicker({
     <label className="field">
       <span>Read with</span>
       <select className="pick" value={id} onChange={(e) => onId(e.target.value)}>
-        {instruments.map((i) => (
-          <option key={i.id} value={i.id}>
-            {i.name} ± {i.doubtMm} mm
-          </option>
-        ))}
+        {instruments
+          .filter((i) => !i.retired || i.id === id)
+          .map((i) => (
+            <option key={i.id} value={i.id}>
+              {i.name} ± {i.doubtMm} mm
+            </option>
+          ))}
       </select>
     </label>
   );

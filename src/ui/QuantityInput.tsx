@@ -1,5 +1,6 @@
 import { type ReactNode, useId } from 'react';
-import { both, coreUnit, type Dimension, parseQuantity } from '../core/units/index.ts';
+import { coreUnit, type Dimension, parseQuantity } from '../core/units/index.ts';
+import { both } from './units.ts';
 import { VerdictShape } from './Marks.tsx';
 
 export interface QuantityProps {

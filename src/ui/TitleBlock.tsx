@@ -43,7 +43,7 @@ export function WhoPick({
   who,
   onWho,
 }: {
-  people: readonly { id: string; name: string }[];
+  people: readonly { id: string; name: string; retired?: true }[];
   who: string;
   onWho: (id: string) => void;
 }) {
@@ -57,11 +57,13 @@ export function WhoPick({
           onWho(e.target.value);
         }}
       >
-        {people.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}
-          </option>
-        ))}
+        {people
+          .filter((p) => !p.retired || p.id === who)
+          .map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
       </select>
     </label>
   );

@@ -185,7 +185,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
     await button(page, 'Not on record').click();
     await page.getByLabel('Number or plate').fill(plate);
     await page.getByRole('radio', { name: 'front-wheel drive' }).click();
-    await page.getByLabel('Distance on the clock').fill('81 200');
+    await page.getByLabel(/^Distance on the clock/u).fill('81 200');
     await button(page, /^Keep GL-/u).click();
     await page.getByRole('radio', { name: new RegExp(plate.replace(' ', '-'), 'u') }).waitFor();
   }

@@ -77,7 +77,8 @@ const UnitOnCard = closed({
   name: Type.String(),
   maker: Type.String(),
   layout: Type.String(),
-  odometerKm: Type.Number(),
+  /** Null on an open job of a unit whose clock nobody has read. */
+  odometerKm: Nullable(Type.Number()),
 });
 const DiagnosisOnCard = closed({
   suspect: Type.String(),

@@ -21,6 +21,7 @@ import {
   type JobNow,
   kindOf,
   leftOut,
+  recheckOf,
   schoolOf,
   seatName,
   seatResult,
@@ -44,7 +45,7 @@ import {
   operations,
   piecesOf,
 } from '../press/index.ts';
-import { type Check, judgeCheck, recheckKm } from '../prove/index.ts';
+import { type Check, judgeCheck } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
 import { judgeStage, type Procedure, type Stage, stageWindow, unitSigns } from '../torque/index.ts';
@@ -100,7 +101,7 @@ export function makeCard(source: CardSource): CardDocument {
     checks: checksFor(source).flatMap((c) => checkLine(c, source) ?? []),
     overrides: state.overrides.map((o) => ({ rule: o.rule, reason: o.reason, ...by(o) })),
     signed: state.signed ? by(state.signed) : null,
-    recheckKm: state.signed ? recheckKm : null,
+    recheckKm: state.signed ? recheckOf(source) : null,
     caution:
       'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
     ...onlyFor(source),
@@ -134,7 +135,7 @@ function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {
     name,
     maker: maker ?? '',
     layout: layoutNames[layout],
-    odometerKm: state.signed?.odometerKm ?? odometerKm,
+    odometerKm: state.signed?.odometerKm ?? odometerKm ?? null,
   };
 }
 

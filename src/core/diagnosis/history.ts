@@ -18,7 +18,8 @@ export interface Fitted {
 }
 
 export interface UnitHistory {
-  odometerKm: number;
+  /** Absent while nobody has read the clock: then no bearing's age is known. */
+  odometerKm: number | undefined;
   fitted: Partial<Record<Corner, Fitted>>;
   exposure: readonly Exposure[];
 }
@@ -58,7 +59,7 @@ export function historyEvidence(
   return [
     ...corners.flatMap((c) => {
       const f = h.fitted[c];
-      if (!f) return [];
+      if (!f || h.odometerKm === undefined) return [];
       const factor = ageWeight(h.odometerKm, f);
       const km = Math.max(0, h.odometerKm - f.atKm)
         .toLocaleString('en-GB')

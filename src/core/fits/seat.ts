@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { closed, Id, Text } from '../schemas/common.ts';
+import { closed, Id, Maybe, Text } from '../schemas/common.ts';
 import { type Band, verdict, type Verdict, worst } from '../verdict.ts';
 import { smoothed } from './chain.ts';
 import { givenBackWarmMm, serviceK } from './grip.ts';
@@ -13,6 +13,8 @@ export const InstrumentSchema = closed({
   name: Text(60),
   /** Half-width of what a reading can be off by, mm. */
   doubtMm: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+  /** Why it is used no more; stays in records that were read with it. */
+  retired: Maybe(Text(60)),
 });
 export type Instrument = Static<typeof InstrumentSchema>;
 

@@ -39,7 +39,7 @@ const fault = (f: { field: string; reason: string } | undefined, rule: RuleId, u
 
 /** The instrument that read is one of the shop's. */
 const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
-  ctx.instruments.some((i) => i.id === id)
+  ctx.instruments.some((i) => i.id === id && !i.retired)
     ? undefined
     : refuse('instrumentId', 'kit.instrument', { part: id });
 
@@ -138,7 +138,7 @@ const guards: Guards = {
     const { ctx, state } = job;
     if (!ctx.procedure) return refuse('stageId', 'torque.no-procedure');
     const wrench = ctx.wrenches.find((w) => w.id === b.toolId);
-    if (!wrench) return refuse('toolId', 'kit.tool', { part: b.toolId });
+    if (!wrench || wrench.retired) return refuse('toolId', 'kit.tool', { part: b.toolId });
     const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
     if (order) return { field: 'stageId', ...order };
     const used = usedNut(b.stageId, ctx.procedure, job);

@@ -8,6 +8,8 @@ export interface Person {
   id: string;
   name: string;
   lead: boolean;
+  /** Works here no more: stands in records, answers for nothing new. */
+  retired?: true;
 }
 
 export interface FloorRow {
@@ -39,6 +41,8 @@ export interface FloorView {
   nowMs: number;
   /** IANA name of the shop's time zone. */
   timeZone: string;
+  /** Distance to a recheck in this shop, km. */
+  recheckKm: number;
 }
 
 /** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */

@@ -44,7 +44,7 @@ describe('what the floor shows of a job', () => {
       station: undefined,
       next: { short: 'Signed' },
       part: 'N4076-48',
-      signedKm: worked.now.ctx.unit.odometerKm + 5,
+      signedKm: worked.now.ctx.unit.odometerKm! + 5,
     });
     expect(whole.endedMs).toBe(worked.events.at(-1)!.atMs);
   });

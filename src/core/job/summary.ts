@@ -105,7 +105,7 @@ function resultOf(station: Station, job: JobNow): string {
 export function nextAction(job: JobNow): { short: string; text: string } {
   if (job.state.closed) return { short: 'Closed', text: job.state.closed };
   const now = currentStation(job.state.done);
-  if (!now) return { short: 'Signed', text: `Recheck after ${recheckKm} km` };
+  if (!now) return { short: 'Signed', text: `Recheck after ${recheckOf(job)} km` };
   const blocked = blockedBy(job);
   if (blocked)
     return { short: 'Look at the record', text: blocked[0]!.toUpperCase() + blocked.slice(1) };
@@ -124,16 +124,20 @@ const shortAction: Record<Station, string> = {
 };
 
 /** Distance driven since a job was signed, against its recheck. */
-export const sinceSigned = (signedKm: number, odometerKm: number) => ({
+export const sinceSigned = (signedKm: number, odometerKm: number, dueKm: number = recheckKm) => ({
   drivenKm: Math.max(0, odometerKm - signedKm),
-  dueKm: recheckKm,
+  dueKm,
 });
 
+/** Distance to the recheck: the shop's own, else the common one. */
+export const recheckOf = ({ ctx }: JobNow): number => ctx.shop?.recheckKm ?? recheckKm;
+
 /** The recheck of a signed job; undefined when none is due. */
-export function recheck({ ctx, state }: JobNow): ReturnType<typeof sinceSigned> | undefined {
+export function recheck(job: JobNow): ReturnType<typeof sinceSigned> | undefined {
+  const { ctx, state } = job;
   const { signed, recheckedKm } = state;
   if (!signed || recheckedKm !== undefined) return undefined;
-  return sinceSigned(signed.odometerKm, ctx.unit.odometerKm);
+  return sinceSigned(signed.odometerKm, ctx.unit.odometerKm ?? signed.odometerKm, recheckOf(job));
 }
 
 /** What the floor shows of a job, but for the unit's clock and the people's names. */
@@ -154,6 +158,8 @@ export interface JobSummary {
   endedMs?: number;
   /** Distance at which it was signed, while its recheck is owed. */
   signedKm?: number;
+  /** Distance to that recheck, km. */
+  dueKm?: number;
   closed?: string;
 }
 
@@ -175,7 +181,7 @@ export function summaryOf(job: JobNow, lastById: string): JobSummary {
     lastById,
     ...(part ? { part: part.number } : {}),
     ...(endedMs === undefined ? {} : { endedMs }),
-    ...(signedKm === undefined ? {} : { signedKm }),
+    ...(signedKm === undefined ? {} : { signedKm, dueKm: recheckOf(job) }),
     ...(state.closed ? { closed: state.closed } : {}),
   };
 }

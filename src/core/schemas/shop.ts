@@ -1,13 +1,23 @@
 import { type Static, Type } from '@sinclair/typebox';
 import type { Instrument } from '../fits/seat.ts';
 import type { Wrench } from '../torque/procedure.ts';
-import { closed, Text } from './common.ts';
+import { unitSystems } from '../units/index.ts';
+import { closed, Currency, Maybe, oneOf, Text } from './common.ts';
 
 /** How one workshop works; each change is kept with who made it and when. */
 export const ShopSettingsSchema = closed({
   name: Text(80),
   /** Simulated instruments may be used; outside a demo shop a job with one is practice. */
   standIns: Type.Boolean(),
+  /** Which units come first; metric unless said. */
+  units: Maybe(oneOf(unitSystems)),
+  currency: Maybe(Currency),
+  /** Tax on a quote, per cent. */
+  taxPercent: Maybe(Type.Number({ minimum: 0, maximum: 50 })),
+  /** IANA name, "Europe/Oslo"; the machine's own unless said. */
+  timeZone: Maybe(Text(60)),
+  /** Distance after which nut and wheel nuts are looked at again, km. */
+  recheckKm: Maybe(Type.Integer({ minimum: 10, maximum: 2000 })),
 });
 export type ShopSettings = Static<typeof ShopSettingsSchema>;
 
@@ -16,7 +26,7 @@ export interface ShopView {
   version: number;
   settings: ShopSettings;
   demo: boolean;
-  people: { id: string; name: string; lead: boolean }[];
+  people: { id: string; name: string; lead: boolean; retired?: true }[];
   wrenches: Wrench[];
   instruments: Instrument[];
   changes: { version: number; byId: string | null; atMs: number }[];
@@ -27,4 +37,6 @@ export interface ShopOfJob {
   /** Loaded with made-up data: simulated instruments count as real ones there. */
   demo: boolean;
   standIns: boolean;
+  /** The shop's own distance to the recheck, km. */
+  recheckKm?: number;
 }

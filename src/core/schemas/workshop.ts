@@ -25,8 +25,21 @@ export const UnitSchema = closed({
   name: Text(60),
   maker: Maybe(Text(60)),
   layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const),
-  odometerKm: Km,
+  /** Absent until somebody has read the clock. */
+  odometerKm: Maybe(Km),
   tyre: Maybe(Text(20)),
+  year: Maybe(Type.Integer({ minimum: 1900, maximum: 2100 })),
+  /** Identification number as it was typed; a slip in it is told, not refused. */
+  identification: Maybe(Text(24)),
+  /** Load of an axle on the ground, N, where somebody knows it. */
+  axleLoadN: Maybe(
+    Type.Partial(
+      closed({
+        front: Type.Number({ exclusiveMinimum: 0, maximum: 200_000 }),
+        rear: Type.Number({ exclusiveMinimum: 0, maximum: 200_000 }),
+      }),
+    ),
+  ),
   corners: Type.Partial(
     closed({
       LF: CornerRecordSchema,

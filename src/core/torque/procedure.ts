@@ -47,6 +47,8 @@ export const WrenchSchema = closed({
   maxNm: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
   lengthMm: Maybe(Mm()),
   calibrationDue: Maybe(DateOnly),
+  /** Why it is used no more; stays in records of what was tightened with it. */
+  retired: Maybe(Text(60)),
 });
 export type Wrench = Static<typeof WrenchSchema>;
 

@@ -15,12 +15,24 @@ export interface BothSystems {
   other: string;
 }
 
+/** Which system a shop reads first; the other always stands beside it. */
+export const unitSystems = ['metric', 'inch'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
+
 /** A figure of the core in both systems, with the decimals that its instrument gives. */
 export function both(
   value: number,
   dimension: Dimension,
   decimals = defaultDecimals[dimension],
+  firstSystem: UnitSystem = 'metric',
 ): BothSystems {
+  const metric = metricFirst(value, dimension, decimals);
+  if (firstSystem === 'metric' || !metric.other) return metric;
+  const [, figure = '', unit = ''] = /^(.*) (\S+)$/u.exec(metric.other) ?? [];
+  return { value: figure, unit, other: `${metric.value} ${metric.unit}` };
+}
+
+function metricFirst(value: number, dimension: Dimension, decimals: number): BothSystems {
   const first = fixed(value, decimals);
   switch (dimension) {
     case 'length':

@@ -6,8 +6,25 @@ import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
 import { kitGaps } from '../kit.ts';
-import { addPerson, PersonSchema, setUpShop, SetUpSchema } from '../staff.ts';
-import { alikeCorners, AlikeSchema, newUnit, NewUnitSchema } from '../units.ts';
+import {
+  addPerson,
+  changePin,
+  PersonSchema,
+  PinChangeSchema,
+  retirePerson,
+  RetireSchema,
+  setUpShop,
+  SetUpSchema,
+} from '../staff.ts';
+import {
+  alikeCorners,
+  AlikeSchema,
+  newUnit,
+  NewUnitSchema,
+  noteFacts,
+  UnitFactsSchema,
+  unitSheet,
+} from '../units.ts';
 import { changeSettings, SettingsChangeSchema, shopView } from '../shop.ts';
 import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
@@ -145,10 +162,34 @@ export const shopRoutes: readonly Route[] = [
   ),
   route(
     'POST',
+    '/api/people/pin',
+    'Change a PIN: the own one with the old, anybody’s by a lead',
+    { body: PinChangeSchema },
+    ({ body }) => changePin(body),
+  ),
+  route(
+    'POST',
+    '/api/people/retire',
+    'Take somebody off the list, or back on; by a lead with PIN',
+    { body: RetireSchema },
+    ({ body }) => retirePerson(body),
+  ),
+  route(
+    'POST',
     '/api/units',
     'A unit that is not on record yet',
     { body: NewUnitSchema },
     ({ body }) => newUnit(body),
+  ),
+  route('GET', '/api/units/{id}', 'One unit with all that is known of it', {}, ({ params }) =>
+    unitSheet(params['id']!),
+  ),
+  route(
+    'PUT',
+    '/api/units/{id}',
+    'Name, clock, tyre, year, identification number and axle load of a unit',
+    { body: UnitFactsSchema },
+    ({ params, body }) => noteFacts(params['id']!, body),
   ),
   route(
     'POST',

@@ -4,7 +4,7 @@ import {
   seatToleranceMm,
   type StrokeReading,
 } from '../../core/press/index.ts';
-import { both } from '../../core/units/index.ts';
+import { both } from '../units.ts';
 import { anchorAt } from '../firstThat.ts';
 import type { Marks } from './primitives.tsx';
 import type { Scene } from './scene.ts';

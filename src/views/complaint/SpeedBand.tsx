@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { both } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 
 type Part = 'startsKmh' | 'peaksKmh' | 'goneKmh';
 interface Props {

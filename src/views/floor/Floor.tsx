@@ -1,8 +1,8 @@
 import { ArrowRight, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { type FloorRow, type FloorView, stationNames, stations } from '../../core/job/index.ts';
-import { recheckKm } from '../../core/prove/index.ts';
-import { both, dayTime, timeLeft } from '../../core/units/index.ts';
+import { dayTime, timeLeft } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
@@ -13,12 +13,11 @@ import './floor.css';
 
 const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
-const recheck = both(recheckKm, 'distance');
-
 /** What needs me now: one row a job. */
 export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
   const [who, setWho] = useState(firstWho);
   const [starting, setStarting] = useState(false);
+  const recheck = both(first.recheckKm, 'distance');
   const now = useServerClock(first.nowMs);
   const open = first.rows.filter((r) => r.station && !r.closed);
   const due = first.rows.filter((r) => r.recheck);
@@ -105,8 +104,11 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         <div>
           <h2>Recheck due</h2>
           <p className="cap">
-            Nut mark and wheel nuts again after <b className="num text-ink">{recheck.value} km</b> /{' '}
-            {recheck.other}
+            Nut mark and wheel nuts again after{' '}
+            <b className="num text-ink">
+              {recheck.value} {recheck.unit}
+            </b>{' '}
+            / {recheck.other}
           </p>
         </div>
         {due.slice(0, 3).map((r) => (
@@ -222,12 +224,13 @@ function Recheck({ r }: { r: FloorRow }) {
           </span>
         ) : (
           <span>
-            {left.value} km / {left.other} to go
+            {left.value} {left.unit} / {left.other} to go
           </span>
         )}
       </p>
       <p className="from-kit">
-        {km.value} km<small>/ {km.other} driven</small>
+        {km.value} {km.unit}
+        <small>/ {km.other} driven</small>
       </p>
       <svg
         className="recheck-gauge"

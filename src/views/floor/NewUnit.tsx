@@ -31,8 +31,8 @@ export function NewUnit({
   const number = (typed ?? first).trim().toUpperCase().replaceAll(' ', '-');
   const km = parseQuantity(clock, 'distance');
   const keep = async () => {
-    if (!km.ok) return;
-    const body = { byId: who, fleetNo: number, layout, odometerKm: Math.round(km.value) };
+    const read = km.ok ? { odometerKm: Math.round(km.value) } : {};
+    const body = { byId: who, fleetNo: number, layout, ...read };
     const r = await call<UnitRecord>('POST', '/api/units', body);
     setProblem(r.ok ? undefined : r.problem);
     if (!r.ok) return;
@@ -65,7 +65,7 @@ export function NewUnit({
         }))}
       />
       <QuantityInput
-        label="Distance on the clock"
+        label="Distance on the clock, or later"
         dimension="distance"
         text={clock}
         onText={setClock}
@@ -75,7 +75,7 @@ export function NewUnit({
         missing={firstThat(
           [!isFleetNo.test(number), 'Number or plate: up to 8 letters and digits'],
           [!layout, 'Tap what drives it'],
-          [!km.ok, 'Type what the clock shows'],
+          [clock.trim() !== '' && !km.ok, 'What the clock shows is no distance'],
         )}
         onAct={keep}
       />

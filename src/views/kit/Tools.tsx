@@ -7,7 +7,8 @@ import {
   ramForceKn,
   screwTorqueNm,
 } from '../../core/press/index.ts';
-import { both, type Dimension } from '../../core/units/index.ts';
+import { type Dimension } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';

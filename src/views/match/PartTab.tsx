@@ -27,7 +27,7 @@ import {
   points,
   sizeOf,
 } from '../../core/matching/index.ts';
-import { both } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { useHydrated } from '../../ui/kept.ts';
 import { Call, Caution, MainAction, VerdictLines } from '../../ui/Panels.tsx';

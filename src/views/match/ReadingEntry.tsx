@@ -8,7 +8,8 @@ import {
   type Reading,
   readingFault,
 } from '../../core/matching/index.ts';
-import { both, parseQuantity } from '../../core/units/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { Field } from '../../ui/Field.tsx';
 import { InstrumentPicker, type TakenAt, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';

@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { chosenPart, familyCodeOf, figureOn } from '../../core/job/index.ts';
 import { type Figure, figuresFor, type FigureValue } from '../../core/press/index.ts';
-import { both, parseQuantity } from '../../core/units/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';

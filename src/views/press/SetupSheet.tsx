@@ -14,7 +14,7 @@ import {
   type Stack,
 } from '../../core/press/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { both } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { savePng, saveSvg } from '../../ui/exportSvg.ts';
 import { stackList } from '../../ui/section/cutaway/stackList.ts';
 import { useJob } from '../shell/useJob.ts';

@@ -1,5 +1,6 @@
 import { type JobCard as Card, type CardLine as Line, unmeasured } from '../../core/card/index.ts';
-import { both, clockTime, dayTime, fixed } from '../../core/units/index.ts';
+import { clockTime, dayTime, fixed } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
@@ -11,7 +12,7 @@ const onlyWords: Record<NonNullable<Card['only']>, string> = {
 
 /** The sheet itself, the same on the screen and on paper. */
 export function Paper({ c, tz }: { c: Card; tz: string }) {
-  const km = both(c.unit.odometerKm, 'distance');
+  const km = c.unit.odometerKm === null ? undefined : both(c.unit.odometerKm, 'distance');
   return (
     <article className="paper">
       <header>
@@ -25,7 +26,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
           {c.family}
           {c.part ? `, ${c.part.size}` : ''}
           <br />
-          {km.value} km / {km.other}
+          {km ? `${km.value} ${km.unit} / ${km.other}` : 'clock not read'}
         </p>
         <p className="right">
           <b className="num">Job card {c.number}</b>

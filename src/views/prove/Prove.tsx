@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { checksFor, owedAt } from '../../core/job/index.ts';
-import { type Check, judgeCheck, recheckKm } from '../../core/prove/index.ts';
+import { checksFor, owedAt, recheckOf } from '../../core/job/index.ts';
+import { type Check, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { both, fixed, parseQuantity } from '../../core/units/index.ts';
+import { fixed, parseQuantity } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, type CallStatus, Frame, MainAction } from '../../ui/Panels.tsx';
@@ -22,8 +23,6 @@ export default function Prove(props: SheetProps) {
     </JobSheet>
   );
 }
-
-const recheck = both(recheckKm, 'distance');
 
 /** Whether it may leave. */
 function toldOf(
@@ -49,9 +48,10 @@ function Body() {
   const failed = checks.filter(
     (c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop',
   );
+  const onRecord = ctx.unit.odometerKm;
   const before =
-    parsed.ok && parsed.value < ctx.unit.odometerKm
-      ? `The unit’s record stands at ${fixed(ctx.unit.odometerKm)} km: less cannot be.`
+    parsed.ok && onRecord !== undefined && parsed.value < onRecord
+      ? `The unit’s record stands at ${fixed(onRecord)} km: less cannot be.`
       : undefined;
   const told = toldOf(state.signed !== undefined, failed[0]?.text, left.length);
   const sign = async (pin: string) => {
@@ -59,6 +59,7 @@ function Body() {
     if (ok) location.assign(`/jobs/${job.id}/card`);
     return ok;
   };
+  const recheck = both(recheckOf(view), 'distance');
   return (
     <StationBody
       kicker={`${checks.length - left.length} of ${checks.length} settled`}
@@ -97,16 +98,21 @@ function Body() {
                 text={km}
                 onText={setKm}
                 fault={before}
-                hint={`On record ${fixed(ctx.unit.odometerKm)} km`}
+                hint={
+                  onRecord === undefined ? 'Not on record yet' : `On record ${fixed(onRecord)} km`
+                }
               />
             </section>
           )}
           <section>
             <h2>Recheck</h2>
             <p className="note">
-              Paint mark of the nut and wheel nuts after <b className="num">{recheck.value} km</b> /{' '}
-              {recheck.other}. It will stand on the floor. A staked or stretched nut is looked at by
-              its mark, not pulled again.
+              Paint mark of the nut and wheel nuts after{' '}
+              <b className="num">
+                {recheck.value} {recheck.unit}
+              </b>{' '}
+              / {recheck.other}. It will stand on the floor. A staked or stretched nut is looked at
+              by its mark, not pulled again.
             </p>
           </section>
           <div className="grow" />

@@ -1,4 +1,5 @@
-import { both, fixed, parseQuantity } from '../../core/units/index.ts';
+import { fixed, parseQuantity } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';

@@ -67,7 +67,9 @@ function Head() {
       <div className="cell job">
         <CornerGlyph corner={view.ctx.corner} height={40} />
         <p>
-          <b>Unit {view.ctx.unit.fleetNo}</b>
+          <a className="plain-link" href={`/units/${view.ctx.unit.id}`}>
+            <b>Unit {view.ctx.unit.fleetNo}</b>
+          </a>
           <span>
             {view.ctx.unit.name}, {layoutNames[view.ctx.unit.layout]}
           </span>

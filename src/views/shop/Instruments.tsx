@@ -7,6 +7,32 @@ import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
 import { keepRecords } from './keepRecords.ts';
+import { RetireTool } from './RetireTool.tsx';
+
+/** By how much a reading can be off, on a scale of tenfolds from a micrometre to a millimetre. */
+function DoubtBar({ doubtMm }: { doubtMm: number }) {
+  const x = (mm: number) => 8 + 180 * (Math.log10(mm) + 3);
+  return (
+    <svg className="drawing tool-scale" viewBox="0 0 600 40" aria-hidden="true">
+      <path className="thin" d="M8 20H548" />
+      {[0.001, 0.01, 0.1, 1].map((t) => (
+        <g key={t}>
+          <path className="thin" d={`M${x(t)} 14v12`} />
+          <text className="cap" x={x(t)} y="38" textAnchor="middle">
+            {t}
+          </text>
+        </g>
+      ))}
+      <rect
+        className="expected-fill"
+        x="8"
+        y="12"
+        width={Math.max(2, x(doubtMm) - 8)}
+        height="10"
+      />
+    </svg>
+  );
+}
 
 /** What measures here, the finest first: by how much a reading can be off. */
 export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: ShopView) => void }) {
@@ -32,8 +58,22 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
         {[...shop.instruments]
           .sort((a, b) => a.doubtMm - b.doubtMm)
           .map((i) => (
-            <li key={i.id}>
-              <b>{i.name}</b> <span className="num">±{i.doubtMm} mm</span>
+            <li key={i.id} className={i.retired ? 'retired' : ''}>
+              <b>{i.name}</b> <span className="num">±{i.doubtMm} mm</span>{' '}
+              <span className="cap">{i.retired}</span>
+              <DoubtBar doubtMm={i.doubtMm} />
+              <RetireTool
+                what={i.name}
+                retired={i.retired !== undefined}
+                onRetire={async (why) => {
+                  const { retired: _was, ...kept } = i;
+                  const r = await keepRecords({
+                    instruments: [why ? { ...kept, retired: why } : kept],
+                  });
+                  if (r.ok) onShop(r.shop);
+                  else setFault(r.reason);
+                }}
+              />
             </li>
           ))}
       </ul>

@@ -5,6 +5,7 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { useAsLead } from './useAsLead.ts';
 
 /** Who works here; a lead takes somebody on. */
 export function People({
@@ -38,9 +39,7 @@ export function People({
       <h2>People</h2>
       <ul className="shop-list">
         {shop.people.map((p) => (
-          <li key={p.id}>
-            <b>{p.name}</b> <span className="cap">{p.lead ? 'lead' : 'technician'}</span>
-          </li>
+          <PersonRow key={p.id} person={p} shop={shop} who={who} onShop={onShop} />
         ))}
       </ul>
       <details className="more">
@@ -81,5 +80,77 @@ export function People({
         </div>
       </details>
     </section>
+  );
+}
+
+const standing = (p: ShopView['people'][number]): string => {
+  if (p.retired) return 'works here no more';
+  return p.lead ? 'lead' : 'technician';
+};
+
+/** One person: a new PIN, with the old one or a lead's; off the list, or back on it. */
+function PersonRow({
+  person,
+  shop,
+  who,
+  onShop,
+}: {
+  person: ShopView['people'][number];
+  shop: ShopView;
+  who: string;
+  onShop: (s: ShopView) => void;
+}) {
+  const [newPin, setNewPin] = useState('');
+  const { pin, setPin, problem, send } = useAsLead(who, onShop);
+  const hand = shop.people.find((p) => p.id === who)?.name ?? 'a lead';
+  const ready = pin.length >= 4;
+  const change = async () => {
+    if (await send('/api/people/pin', { personId: person.id, newPin })) setNewPin('');
+  };
+  return (
+    <li className={person.retired ? 'retired' : ''}>
+      <details className="more">
+        <summary>
+          <b>{person.name}</b> <span className="cap">{standing(person)}</span>
+        </summary>
+        <div className="grid gap-2">
+          <div className="pair-in">
+            <Field
+              compact
+              label="New PIN"
+              text={newPin}
+              onText={setNewPin}
+              inputMode="numeric"
+              fault={problem?.errors.find((e) => e.field === 'newPin')?.reason}
+            />
+            <PinField compact person={hand} pin={pin} onPin={setPin} />
+          </div>
+          {problem && (
+            <p className="note" role="alert">
+              {problem.errors[0]?.reason ?? problem.detail}
+            </p>
+          )}
+          <div className="pair-in">
+            <button
+              type="button"
+              className={`btn small ${ready && newPin.length >= 4 ? '' : 'notyet'}`}
+              onClick={() => ready && newPin.length >= 4 && void change()}
+            >
+              Change the PIN
+            </button>
+            <button
+              type="button"
+              className={`btn quiet small ${ready ? '' : 'notyet'}`}
+              onClick={() =>
+                ready &&
+                void send('/api/people/retire', { personId: person.id, retired: !person.retired })
+              }
+            >
+              {person.retired ? 'Back on the list' : 'Off the list'}
+            </button>
+          </div>
+        </div>
+      </details>
+    </li>
   );
 }

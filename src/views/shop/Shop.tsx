@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { ShopView } from '../../core/schemas/shop.ts';
-import { dayTime } from '../../core/units/index.ts';
+import type { ShopSettings, ShopView } from '../../core/schemas/shop.ts';
+import { dayTime, type UnitSystem } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
@@ -11,6 +11,17 @@ import { Instruments } from './Instruments.tsx';
 import { People } from './People.tsx';
 import { TorqueTools } from './TorqueTools.tsx';
 import './shop.css';
+
+/** Settings with one of their texts set, or left out where nothing is typed. */
+function withText(s: ShopSettings, key: 'currency' | 'timeZone', text: string): ShopSettings {
+  const { [key]: _was, ...rest } = s;
+  return text === '' ? rest : { ...rest, [key]: text };
+}
+/** The same for a number; what is none is left as typed for the server to refuse. */
+function withNumber(s: ShopSettings, key: 'taxPercent' | 'recheckKm', text: string): ShopSettings {
+  const { [key]: _was, ...rest } = s;
+  return text.trim() === '' ? rest : { ...rest, [key]: Number(text.replace(',', '.')) };
+}
 
 /** How this shop works: its name, and whether simulated instruments may be used. */
 export default function Shop({
@@ -25,6 +36,8 @@ export default function Shop({
   const [shop, setShop] = useState(first);
   const [settings, setSettings] = useState(first.settings);
   const [who, setWho] = useState(firstWho);
+  const [tax, setTax] = useState(String(first.settings.taxPercent ?? ''));
+  const [recheck, setRecheck] = useState(String(first.settings.recheckKm ?? ''));
   const [pin, setPin] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const person = shop.people.find((p) => p.id === who);
@@ -57,6 +70,49 @@ export default function Shop({
           text={settings.name}
           onText={(name) => setSettings({ ...settings, name })}
         />
+        <Choices<UnitSystem>
+          name="Which units come first"
+          value={settings.units ?? 'metric'}
+          onValue={(units) => setSettings({ ...settings, units })}
+          options={[
+            { id: 'metric', label: 'mm, N·m, kN, km' },
+            { id: 'inch', label: 'in, lb·ft, lbf, mi' },
+          ]}
+        />
+        <div className="pair-in">
+          <Field
+            label="Currency"
+            text={settings.currency ?? ''}
+            onText={(t) => setSettings(withText(settings, 'currency', t.trim().toUpperCase()))}
+          />
+          <Field
+            label="Tax on a quote"
+            unit="%"
+            inputMode="decimal"
+            text={tax}
+            onText={(t) => {
+              setTax(t);
+              setSettings(withNumber(settings, 'taxPercent', t));
+            }}
+          />
+        </div>
+        <div className="pair-in">
+          <Field
+            label="Time zone, as Europe/Oslo"
+            text={settings.timeZone ?? ''}
+            onText={(t) => setSettings(withText(settings, 'timeZone', t.trim()))}
+          />
+          <Field
+            label="Recheck after"
+            unit="km"
+            inputMode="numeric"
+            text={recheck}
+            onText={(t) => {
+              setRecheck(t);
+              setSettings(withNumber(settings, 'recheckKm', t));
+            }}
+          />
+        </div>
         <section>
           <h2>Simulated instruments</h2>
           {shop.demo ? (

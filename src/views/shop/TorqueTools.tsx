@@ -8,6 +8,7 @@ import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
 import { keepRecords } from './keepRecords.ts';
+import { RetireTool } from './RetireTool.tsx';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -18,26 +19,55 @@ const types: Record<Wrench['type'], string> = {
 };
 const torqueTypes: readonly Wrench['type'][] = ['click', 'beam', 'digital'];
 
-/** What a wrench can be used for, on one scale for all. */
-function Range({ wrench, most }: { wrench: Wrench; most: number }) {
-  const range = trustedRange(wrench);
-  if (!range) return null;
-  const { low, high } = range;
-  const x = (nm: number) => (280 * nm) / most;
+/** Every tool on one torque scale: the bar is where it can be trusted. */
+function TorqueScale({ wrenches }: { wrenches: readonly Wrench[] }) {
+  const measuring = wrenches.flatMap((w) => {
+    const range = trustedRange(w);
+    return range ? [{ w, ...range }] : [];
+  });
+  if (measuring.length === 0) return null;
+  const most = Math.max(100, ...measuring.map((m) => m.high));
+  const step = [25, 50, 100, 200].find((s) => most / s <= 6) ?? 500;
+  const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+  const x = (nm: number) => 8 + (560 * nm) / most;
+  const bottom = 14 + measuring.length * 46;
   return (
     <svg
-      className="drawing tool-range"
-      viewBox="0 0 300 34"
+      className="drawing tool-scale"
+      viewBox={`0 0 600 ${bottom + 28}`}
       role="img"
-      aria-label={`Usable from ${low.toFixed(0)} to ${high} N·m`}
+      aria-label={measuring
+        .map((m) => `${m.w.name}: trusted from ${m.low.toFixed(0)} to ${m.high} N·m`)
+        .join('; ')}
     >
-      <path className="thin" d="M0 14H290" />
-      <rect className="expected-fill" x={x(low)} y="6" width={x(high) - x(low)} height="16" />
-      <text className="figure" x={x(low)} y="33" textAnchor="middle">
-        {low.toFixed(0)}
-      </text>
-      <text className="figure" x={x(high)} y="33" textAnchor="middle">
-        {high}
+      {ticks.map((t) => (
+        <g key={t}>
+          <path className="thin" d={`M${x(t)} 4V${bottom}`} />
+          <text className="figure" x={x(t)} y={bottom + 20} textAnchor="middle">
+            {t}
+          </text>
+        </g>
+      ))}
+      {measuring.map((m, i) => (
+        <g key={m.w.id} className={m.w.retired ? 'retired' : ''}>
+          <text x={x(m.low)} y={20 + i * 46}>
+            {m.w.name}
+          </text>
+          <rect
+            className="expected-fill"
+            x={x(m.low)}
+            y={26 + i * 46}
+            width={x(m.high) - x(m.low)}
+            height="18"
+          />
+          <path
+            className="out"
+            d={`M${x(m.low)} ${26 + i * 46}v18M${x(m.high)} ${26 + i * 46}v18`}
+          />
+        </g>
+      ))}
+      <text className="cap" x="596" y={bottom + 20} textAnchor="end">
+        N·m
       </text>
     </svg>
   );
@@ -52,7 +82,6 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
   const [fault, setFault] = useState<string>();
   const max = parseQuantity(most, 'torque');
   const measures = type !== undefined && torqueTypes.includes(type);
-  const largest = Math.max(100, ...shop.wrenches.map((w) => w.maxNm ?? 0));
   const add = async () => {
     if (!type) return;
     const wrench: Wrench = {
@@ -73,15 +102,26 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
     <section>
       <h2>Torque tools</h2>
       {shop.wrenches.length === 0 && <p className="note">None yet: no torque can be read.</p>}
+      <TorqueScale wrenches={shop.wrenches} />
       <ul className="shop-list">
         {shop.wrenches.map((w) => (
-          <li key={w.id}>
+          <li key={w.id} className={w.retired ? 'retired' : ''}>
             <b>{w.name}</b>{' '}
             <span className="cap">
               {types[w.type]}
+              {w.retired ? `, ${w.retired}` : ''}
               {w.calibrationDue ? `, calibrated to ${w.calibrationDue}` : ''}
             </span>
-            <Range wrench={w} most={largest} />
+            <RetireTool
+              what={w.name}
+              retired={w.retired !== undefined}
+              onRetire={async (why) => {
+                const { retired: _was, ...kept } = w;
+                const r = await keepRecords({ wrenches: [why ? { ...kept, retired: why } : kept] });
+                if (r.ok) onShop(r.shop);
+                else setFault(r.reason);
+              }}
+            />
           </li>
         ))}
       </ul>

@@ -20,7 +20,8 @@ import {
   type Wrench,
   wrenchesFor,
 } from '../../core/torque/index.ts';
-import { both, clockTime, KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
+import { clockTime, KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { Call, MainAction, VerdictLines } from '../../ui/Panels.tsx';
@@ -47,7 +48,11 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   const [toolId, setTool] = useState<string>();
   const [owning, setOwning] = useState(false);
   const today = new Date(view.nowMs).toISOString().slice(0, 10);
-  const tools = wrenchesFor(stage, ctx.wrenches, today);
+  const tools = wrenchesFor(
+    stage,
+    ctx.wrenches.filter((w) => !w.retired),
+    today,
+  );
   const tool = tools.find((w) => w.id === toolId) ?? tools[0];
   const parsed = unit ? parseQuantity(text, unit) : undefined;
   const actual = parsed?.ok ? parsed.value : undefined;

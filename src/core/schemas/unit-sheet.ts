@@ -1,0 +1,24 @@
+import type { Corner, JobCorner } from '../corner.ts';
+import type { UnitRecord } from './workshop.ts';
+
+/** What the unit's page shows. */
+export interface UnitSheet {
+  unit: UnitRecord;
+  /** Its jobs, newest first. */
+  jobs: {
+    id: string;
+    number: string;
+    corner: JobCorner;
+    startedMs: number;
+    endedMs?: number;
+    part?: string;
+    state: 'open' | 'signed' | 'closed';
+  }[];
+  /** When its record was changed, newest first. */
+  changes: number[];
+  /** Procedures of its corners by name. */
+  procedures: Partial<Record<Corner, { name: string; source: string }>>;
+  shop: string;
+  people: { id: string; name: string; lead: boolean; retired?: true }[];
+  timeZone: string;
+}

@@ -1,0 +1,2 @@
+export * from './corner-known.ts';
+export * from './identification.ts';

@@ -1,0 +1,91 @@
+import { type Corner, cornerNames } from '../../core/corner.ts';
+import { familyByCode } from '../../core/families/index.ts';
+import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
+import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
+import { dayTime } from '../../core/units/index.ts';
+
+const valueIn = ({ figure, value }: KnownFigure): string =>
+  typeof value === 'number'
+    ? `${value.toFixed(1)} mm`
+    : (figure.options?.find((o) => o.id === value)?.name ?? value);
+
+/** What is known of one corner and where it comes from; what still has to be read. */
+export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corner }) {
+  const { unit, changes, timeZone, procedures } = sheet;
+  const record = unit.corners[corner];
+  if (!record)
+    return (
+      <section>
+        <h2>{cornerNames[corner]}</h2>
+        <p className="note">
+          Nothing is on record. The first job on this corner reads it, and keeps what it read.
+        </p>
+      </section>
+    );
+  const { known, unknown } = cornerKnown(record);
+  const procedure = procedures[corner];
+  return (
+    <section>
+      <h2>
+        {cornerNames[corner]}: {familyByCode(record.family)?.name.toLowerCase() ?? record.family}
+      </h2>
+      <p className="cap">
+        From: {record.source}.{' '}
+        {changes[0] === undefined
+          ? 'As it was first entered.'
+          : `Record changed ${dayTime(changes[0], timeZone)}, ${changes.length} earlier ${changes.length === 1 ? 'version' : 'versions'} kept.`}
+      </p>
+      <table className="rows">
+        <tbody>
+          <tr>
+            <th>Centre nut</th>
+            <td className="right">
+              {procedure ? `${procedure.name}; ${procedure.source}` : 'no procedure on record'}
+            </td>
+          </tr>
+          {known.map((k) => (
+            <tr key={k.figure.path}>
+              <td>{k.figure.name}</td>
+              <td className="figure">
+                <b>{valueIn(k)}</b>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {unknown.length > 0 && (
+        <>
+          <h2>Still unknown</h2>
+          <ul className="unit-open">
+            {unknown.map((f) => (
+              <li key={f.path}>
+                {f.name} <span className="cap">{f.how}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {Object.values(unit.fasteners).length > 0 && (
+        <>
+          <h2>Fasteners of the unit</h2>
+          <table className="rows">
+            <tbody>
+              {Object.entries(unit.fasteners).map(([id, f]) => (
+                <tr key={id}>
+                  <td>
+                    {f.name}
+                    <br />
+                    <span className="cap">{f.source}</span>
+                  </td>
+                  <td className="figure">
+                    <b>{f.figure}</b>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </section>
+  );
+}
