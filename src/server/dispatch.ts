@@ -81,6 +81,7 @@ async function bodyOf(request: Request, route: Route): Promise<unknown> {
         ]);
       });
   }
+  if (route.takes === 'application/zip') return bytes;
   const text = bytes.toString('utf8');
   if (route.takes === 'text/csv') return text;
   let value: unknown;

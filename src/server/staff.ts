@@ -41,6 +41,9 @@ async function personRow(db: Db, name: string, pin: string, lead: boolean, pinFi
   return { id: await idFor(db, name), name: name.trim(), lead, ...(await hashPin(pin)) };
 }
 
+/** A lead who answers for something. */
+export const LeadSchema = closed({ byId: Id, pin: Pin });
+
 export const SetUpSchema = closed({
   id: Uuid,
   shop: Text(80),

@@ -19,7 +19,7 @@ export interface Route {
   /** Largest body in bytes. */
   limit: number;
   /** Media type the route takes; JSON unless said. */
-  takes: 'application/json' | 'text/csv' | 'multipart/form-data';
+  takes: 'application/json' | 'text/csv' | 'multipart/form-data' | 'application/zip';
   handle: (call: Call) => Promise<unknown>;
 }
 

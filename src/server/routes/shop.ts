@@ -11,6 +11,7 @@ import {
   changePin,
   PersonSchema,
   PinChangeSchema,
+  LeadSchema,
   retirePerson,
   RetireSchema,
   setUpShop,
@@ -25,13 +26,15 @@ import {
   UnitFactsSchema,
   unitSheet,
 } from '../units.ts';
-import { changeSettings, SettingsChangeSchema, shopView } from '../shop.ts';
+import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
 import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
 import { invalid, Problem } from '../problem.ts';
 import { store } from '../store.ts';
 
-import { importLimit, known, route, type Route } from './route.ts';
+import { exportShop, importShop, shopIsEmpty } from '../whole-shop.ts';
+import { importModes } from '../../core/schemas/shop-archive.ts';
+import { importLimit, known, recordingLimit, route, type Route } from './route.ts';
 
 /** The shop: its floor, people, records, imports and exports. */
 export const shopRoutes: readonly Route[] = [
@@ -204,6 +207,34 @@ export const shopRoutes: readonly Route[] = [
     'Change the settings, by a lead with PIN',
     { body: SettingsChangeSchema },
     ({ body }) => changeSettings(body),
+  ),
+  route(
+    'POST',
+    '/api/shop/archive',
+    'The whole shop as one archive (zip), by a lead with PIN',
+    { body: LeadSchema },
+    async ({ body }) => {
+      const { db } = await store();
+      await leadByPin(db, body.byId, body.pin);
+      return new Response(new Uint8Array(await exportShop(db, (await shopName()) ?? '')), {
+        headers: {
+          'content-type': 'application/zip',
+          'content-disposition': 'attachment; filename="shop.zip"',
+        },
+      });
+    },
+  ),
+  route(
+    'POST',
+    '/api/shop/archive/{mode}',
+    'Take an archive in: look, fill an empty shop, or merge; by a lead unless the shop is empty',
+    { takes: 'application/zip', limit: recordingLimit },
+    async ({ params, body, headers }) => {
+      const mode = known(importModes, params['mode'], 'way to take an archive in');
+      const shop = await store();
+      if (!(await shopIsEmpty(shop.db))) await leadOnly(headers);
+      return importShop(shop, body as Uint8Array, mode);
+    },
   ),
   route(
     'POST',

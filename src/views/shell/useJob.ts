@@ -52,6 +52,10 @@ export async function call<T>(
   return { ok: false, problem: silent };
 }
 
+/** What a refusal says, whatever came back. */
+export const problemOf = (r: Response): Promise<ProblemDoc> =>
+  (r.json() as Promise<ProblemDoc>).catch(() => silent);
+
 /** What became of a write: taken, refused for good, or not there yet because nobody answered. */
 export type Told = 'taken' | 'refused' | 'unsent';
 const toldBy = (problem: ProblemDoc): Told =>

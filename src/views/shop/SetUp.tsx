@@ -6,6 +6,7 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { TakeArchive } from './WholeShop.tsx';
 import './shop.css';
 
 /** The first page of an empty shop: its name, and the lead who answers for it. */
@@ -70,6 +71,14 @@ export default function SetUp() {
           onAct={start}
         />
       </form>
+      <section className="shop-things">
+        <h2>Or a shop that is there already</h2>
+        <p className="note">
+          An archive saved on another machine fills this one to the same state: people and PINs,
+          units, kit, jobs and signed cards.
+        </p>
+        <TakeArchive who="" pin="" empty onTaken={() => location.assign('/')} />
+      </section>
     </ShopPage>
   );
 }

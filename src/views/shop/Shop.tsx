@@ -10,6 +10,7 @@ import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Instruments } from './Instruments.tsx';
 import { People } from './People.tsx';
 import { TorqueTools } from './TorqueTools.tsx';
+import { WholeShop } from './WholeShop.tsx';
 import './shop.css';
 
 /** Settings with one of their texts set, or left out where nothing is typed. */
@@ -152,6 +153,7 @@ export default function Shop({
         <People shop={shop} who={who} onShop={setShop} />
         <TorqueTools shop={shop} onShop={setShop} />
         <Instruments shop={shop} onShop={setShop} />
+        <WholeShop who={who} name={person?.name ?? 'a lead'} />
         <p className="note">
           Presses, rams, screws and adapters: <a href="/kit">Kit</a>. Parts:{' '}
           <a href="/parts">Parts</a>.

@@ -111,7 +111,7 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
               {types[w.type]}
               {w.retired ? `, ${w.retired}` : ''}
               {w.calibrationDue ? `, calibrated to ${w.calibrationDue}` : ''}
-            </span>
+            </span>{' '}
             <RetireTool
               what={w.name}
               retired={w.retired !== undefined}

@@ -56,6 +56,11 @@ export default function Unit({ first, who: firstWho }: { first: UnitSheet; who: 
   );
 }
 
+const kmWords = (atKm: number): string => {
+  const km = both(atKm, 'distance');
+  return `${km.value} ${km.unit}`;
+};
+
 /** One corner where it stands on the car: its section, its part, and how much of it is known. */
 function CornerTile({
   corner,
@@ -70,7 +75,9 @@ function CornerTile({
 }) {
   const record = unit.corners[corner];
   const fitted = unit.fitted?.[corner];
-  const left = record ? cornerKnown(record).unknown.length : undefined;
+  // A family whose figures are not listed is told by its shape alone.
+  const { known, unknown } = record ? cornerKnown(record) : { known: [], unknown: [] };
+  const left = known.length + unknown.length > 0 ? unknown.length : undefined;
   return (
     <button type="button" className={`corner-tile at-${corner}`} aria-pressed={on} onClick={onPick}>
       <b>{cornerNames[corner]}</b>
@@ -82,8 +89,7 @@ function CornerTile({
       <span className="num">{record?.partNumber ?? ''}</span>
       {fitted && (
         <span className="cap">
-          {fitted.again ? 'fitted at' : 'from the factory, since'}{' '}
-          {both(fitted.atKm, 'distance').value} {both(fitted.atKm, 'distance').unit}
+          {fitted.again ? `fitted at ${kmWords(fitted.atKm)}` : 'from the factory'}
         </span>
       )}
       {left !== undefined && (
