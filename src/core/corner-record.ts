@@ -1,6 +1,8 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { type Corner, SideId } from './corner.ts';
 import { familyCodes } from './families/families.data.ts';
+import type { Fastener } from './torque/fastener.ts';
+import type { Procedure } from './torque/procedure.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text } from './schemas/common.ts';
 
 /** What is known of one corner of one vehicle: the parts round its bearing, all in mm. */
@@ -207,6 +209,8 @@ export const CornerRecordSchema = closed({
   ),
   /** Paths of figures that were only drawn from what is usual: nothing is judged by them. */
   outlined: Maybe(Type.Array(Text(40), { maxItems: 60 })),
+  /** Paths of figures that were taken over from another corner and not measured here yet. */
+  takenOver: Maybe(Type.Array(Text(40), { maxItems: 60 })),
   source: Text(),
 });
 export type CornerRecord = Static<typeof CornerRecordSchema>;
@@ -217,4 +221,7 @@ export interface AlikeCorner {
   name: string;
   corner: Corner;
   record: CornerRecord;
+  /** Its centre nut's procedure, and the unit's fasteners. */
+  procedure?: Procedure;
+  fasteners: Readonly<Record<string, Fastener>>;
 }

@@ -72,6 +72,7 @@ export function cardCsv(c: JobCard): string {
         atMs: t.atMs,
       }),
     ),
+    ...(c.fasteners ?? []).map((l) => line('fastener', l)),
     ...c.seen.map((l) => line('seen', l)),
     ...c.turnedBack.map((l) => line('turned back', l)),
     ...c.checks.map((l) => line('check', l)),

@@ -13,7 +13,7 @@ import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { upcastSnapshot } from './snapshot.ts';
-import { shopOfJob, shopZone } from './shop.ts';
+import { shopOfJob, zoneOf } from './shop.ts';
 import { store } from './store.ts';
 import { tablesNow } from './tables.ts';
 
@@ -91,7 +91,7 @@ export async function recordIn(db: Db, id: string): Promise<JobRecord> {
     choices,
     people,
     nowMs: Date.now(),
-    timeZone: await shopZone(),
+    timeZone: await zoneOf(db),
     events,
     ...kept,
   };

@@ -40,14 +40,14 @@ export async function unitsFirst(): Promise<UnitSystem> {
 }
 
 /** Times are kept in UTC and shown in the shop's zone: its own, the environment's, the machine's. */
-export async function shopZone(): Promise<string> {
-  const { db } = await store();
+export async function zoneOf(db: Db): Promise<string> {
   return (
     (await settingsNow(db)).settings.timeZone ??
     process.env['SHOP_TZ'] ??
     Intl.DateTimeFormat().resolvedOptions().timeZone
   );
 }
+export const shopZone = async (): Promise<string> => zoneOf((await store()).db);
 
 const isZone = (name: string): boolean => {
   try {

@@ -2,6 +2,7 @@ import { makeCard } from '../core/card/index.ts';
 import { strokesIn } from '../core/families/index.ts';
 import {
   chosenPart,
+  fastenersLearned,
   isPractice,
   learnedOn,
   type JobNow,
@@ -95,6 +96,7 @@ export async function signingWrites(
     ...frozen,
     ...(await noteUnit(db, job.unitId, {
       odometerKm,
+      fasteners: { ...unit.fasteners, ...fastenersLearned(now, job.number) },
       fitted: fittedBy(job, now, odometerKm),
       ...(learned && corner !== 'unknown'
         ? { corners: { ...unit.corners, [corner]: learned.corner } }

@@ -32,14 +32,24 @@ export async function alikeCorners({
   ...part
 }: Static<typeof AlikeSchema>): Promise<AlikeCorner[]> {
   const { db } = await store();
+  const procedures = await listRecords(db, 'procedures');
   return (await listRecords(db, 'units'))
     .sort((x, y) => Number(y.id === unitId) - Number(x.id === unitId))
     .flatMap((u) =>
       corners.flatMap((corner) => {
         const record = u.corners[corner];
-        return record && builtAlike(record, family, part)
-          ? [{ fleetNo: u.fleetNo, name: u.name, corner, record }]
-          : [];
+        if (!record || !builtAlike(record, family, part)) return [];
+        const procedure = procedures.find((p) => p.id === record.procedureId);
+        return [
+          {
+            fleetNo: u.fleetNo,
+            name: u.name,
+            corner,
+            record,
+            fasteners: u.fasteners,
+            ...(procedure ? { procedure } : {}),
+          },
+        ];
       }),
     )
     .slice(0, mostAlike);

@@ -33,6 +33,7 @@ const stored = {
     'encoder-read',
     'seat-read',
     'seat-felt',
+    'fastener-read',
     'seat-judged',
     'part-confirmed',
     'encoder-checked',

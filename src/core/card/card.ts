@@ -122,6 +122,8 @@ const documentFields = {
   /** Figures of the corner that were read on this job, or taken over. */
   figures: Type.Optional(Lines),
   strokes: Type.Array(StrokeSchema),
+  /** What was tightened besides the centre nut, by whom and to what: never as in window, no reading was taken. */
+  fasteners: Type.Optional(Lines),
   seen: Lines,
   encoder: Nullable(closed({ side: SideId, method: Type.String(), ...Said })),
   torque: Nullable(TorqueSchema),

@@ -6,7 +6,7 @@ import {
   suspectsFor,
   testById,
 } from '../diagnosis/index.ts';
-import { facts, itemsOf } from '../families/index.ts';
+import { facts, fastenerNames, itemsOf } from '../families/index.ts';
 import { type SeatKind, seatMarkNames } from '../fits/index.ts';
 import {
   setupOf,
@@ -15,6 +15,7 @@ import {
   depthOf,
   familyCodeOf,
   familyOf,
+  fastenerOn,
   filmNames,
   instrumentById,
   isPractice,
@@ -27,6 +28,7 @@ import {
   seatResult,
   seatVerdicts,
   stackOf,
+  stepsOf,
 } from '../job/index.ts';
 import {
   dimensionNames,
@@ -48,7 +50,14 @@ import {
 import { type Check, judgeCheck } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { judgeStage, type Procedure, type Stage, stageWindow, unitSigns } from '../torque/index.ts';
+import {
+  fastenerInWords,
+  judgeStage,
+  type Procedure,
+  type Stage,
+  stageWindow,
+  unitSigns,
+} from '../torque/index.ts';
 import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
 import { turnedBack } from './turned-back.ts';
 
@@ -89,6 +98,7 @@ export function makeCard(source: CardSource): CardDocument {
     ...(depthOf(source) === 'full' ? {} : { depth: depthOf(source) }),
     ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
     strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
+    ...fastenerLines(source),
     seen: seenLines(source),
     encoder: state.encoderChecked
       ? {
@@ -126,6 +136,24 @@ function figureLines(source: CardSource): CardLine[] {
       { what: f.name, value, ...(r.takenFrom ? { limit: `as ${r.takenFrom}` } : {}), ...by(r) },
     ];
   });
+}
+
+/** Fasteners of the steps back that were done: by whom, to what, and where that stands. */
+function fastenerLines(source: CardSource): Pick<CardDocument, 'fasteners'> {
+  const lines = stepsOf(source, 'rebuild').flatMap((step): CardLine[] => {
+    const done = source.events.findLast(
+      (e) => e.type === 'step-done' && e.body.phase === 'rebuild' && e.body.stepId === step.id,
+    );
+    const here = source.state.stepsDone.rebuild.includes(step.id);
+    if (!step.fastener || !done || !here) return [];
+    const f = fastenerOn(source, step.fastener);
+    const what = f?.name ?? fastenerNames[step.fastener] ?? step.fastener;
+    if (!f) return [{ what, value: 'tightened; no figure on record', ...by(done) }];
+    const words = fastenerInWords(f);
+    const value = words.startsWith('by ') ? `tightened ${words}` : `tightened to ${words}`;
+    return [{ what, value, limit: f.source, ...by(done) }];
+  });
+  return lines.length > 0 ? { fasteners: lines } : {};
 }
 
 function unitOf({ ctx, state }: CardSource): CardDocument['unit'] {

@@ -1,5 +1,6 @@
 export * from './cautions.data.ts';
 export * from './facts.data.ts';
+export * from './fasteners.data.ts';
 export * from './families.data.ts';
 export * from './identify.ts';
 export * from './items.data.ts';

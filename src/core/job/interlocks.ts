@@ -123,6 +123,14 @@ const guards: Guards = {
     return refuse('caliperMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
   'figure-read': figureRefusal,
+  'fastener-read': (b, job) => {
+    const known = [...stepsOf(job, 'strip'), ...stepsOf(job, 'rebuild')];
+    if (!known.some((s) => s.fastener === b.fastenerId))
+      return refuse('fastenerId', 'fastener.none', { part: b.fastenerId });
+    const { torqueNm, angleDeg, byManual } = b.fastener;
+    const said = torqueNm !== undefined || angleDeg !== undefined || byManual;
+    return said ? undefined : refuse('fastener', 'fastener.figure');
+  },
   'stroke-reading': (b, job) =>
     b.travelMm === undefined && requirementOf(job, b.operation)?.fitting
       ? refuse('travelMm', 'stroke.no-travel')

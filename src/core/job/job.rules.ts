@@ -36,6 +36,11 @@ export const interlockRules = ruleTable({
       `${f.part} ${f.value.toFixed(1)} mm and ${f.is('other').toLowerCase()} ${Number(f.is('otherMm')).toFixed(1)} mm cannot both be true: it is the ${f.is('smaller') ? 'smaller' : 'greater'} of the two.${f.is('inches') ? ' As inches it could: type it with “in”.' : ''}`,
     'what metal is',
   ),
+  'fastener.none': noSuch('A fastener of this walk', 'fastener'),
+  'fastener.figure': refuses(
+    'A figure, or whose manual',
+    () => 'Type its torque or angle, or say that it is tightened by the maker’s manual.',
+  ),
   'press.measure-first': refuses(
     'Nothing is pressed on a size that nobody knows',
     (f) => {

@@ -1,5 +1,6 @@
 import type { CornerRecord } from '../corner-record.ts';
-import type { TypedProcedure } from '../torque/index.ts';
+import { fastenerNames } from '../families/index.ts';
+import type { Fastener, TypedProcedure } from '../torque/index.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn } from './figures-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
@@ -31,16 +32,43 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
   const part = chosenPart(job);
   const typed = procedure && { ...procedure, id: `job-${jobNumber}` };
   const read = `read on job ${jobNumber}`;
-  const { outlined: _before, ...record } = drawn.record;
+  const { outlined: _before, takenOver: lent = [], ...record } = drawn.record;
+  // What was measured here is no longer only taken over.
+  const taken = [
+    ...lent.filter((path) => !(path in figures)),
+    ...Object.values(figures).flatMap((f) => (f.takenFrom ? [f.path] : [])),
+  ];
   return {
     corner: {
       ...record,
       ...(part ? { partNumber: part.number } : {}),
       ...(side ? { sensorSide: side } : {}),
       ...(typed ? { procedureId: typed.id } : {}),
+      ...(taken.length > 0 ? { takenOver: taken } : {}),
       ...(drawn.unknown.length > 0 ? { outlined: drawn.unknown.map((f) => f.path) } : {}),
       source: (known ? `${own.source}; ${read}` : read).slice(-longest),
     },
     ...(typed ? { procedure: typed } : {}),
   };
+}
+
+/** Fasteners that this job read, for the unit's record, each with the job behind its source. */
+export function fastenersLearned(job: JobNow, jobNumber: string): Record<string, Fastener> {
+  return Object.fromEntries(
+    Object.values(job.state.fasteners).map(({ fastenerId, fastener, takenFrom }) => {
+      const from = takenFrom ? `as ${takenFrom}, not held against the manual here; ` : '';
+      const source = `${from}${fastener.source}; job ${jobNumber}`.slice(0, longest);
+      return [
+        fastenerId,
+        { ...fastener, name: fastenerNames[fastenerId] ?? fastenerId, source },
+      ] as const;
+    }),
+  );
+}
+
+/** A fastener as this job knows it: read here, else on the unit's record. */
+export function fastenerOn({ ctx, state }: JobNow, id: string): Fastener | undefined {
+  const read = state.fasteners[id];
+  if (!read) return ctx.unit.fasteners[id];
+  return { name: fastenerNames[id] ?? id, ...read.fastener };
 }

@@ -39,6 +39,7 @@ export const order = {
   'stroke-recorded': { needs: ['stroke-in-order'], falls: ['after-stroke'] },
   /** A nut that was pulled keeps the procedure it was pulled by. */
   'procedure-entered': { needs: ['nut-untouched'] },
+  'fastener-read': {},
   'stage-recorded': { needs: ['rebuilt'] },
   'check-recorded': { needs: ['nut-done'] },
   overridden: { needs: ['seat-measured'] },

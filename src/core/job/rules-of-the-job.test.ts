@@ -267,6 +267,22 @@ describe('what may not be recorded', () => {
       { ctx: context({ outlined: ['knuckle.farFaceOuterMm'] }), events: ready },
     ),
     refused(
+      'a fastener that this walk does not have',
+      'fastener-read',
+      { fastenerId: 'roof-rack', fastener: { torqueNm: 9, source: 'p. 1' } },
+      'fastener.none',
+      'fastenerId',
+      { ctx: withNut() },
+    ),
+    refused(
+      'a fastener of which nothing is said',
+      'fastener-read',
+      { fastenerId: 'wheel-nuts', fastener: { source: 'p. 1' } },
+      'fastener.figure',
+      'fastener',
+      { ctx: withNut() },
+    ),
+    refused(
       'a procedure beside the one on record',
       'procedure-entered',
       { procedure: nut },

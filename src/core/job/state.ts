@@ -68,6 +68,10 @@ export interface JobState {
   encoderChecked?: Kept<EventBody<'encoder-checked'>>;
   /** Figures of the corner that were read on this job, by their path. */
   figures: Record<string, Kept<EventBody<'figure-read'>>>;
+  /** Fasteners read on this job, by their key in the walk. */
+  fasteners: Record<string, Kept<EventBody<'fastener-read'>>>;
+  /** A measure that showed that a corner is not built like the one its figures were taken from. */
+  notAlike?: { path: string; hereMm: number; thereMm: number; takenFrom: string };
   readings: Partial<Record<Operation, StrokeReading[]>>;
   /** Greatest force that was read of a stroke without its travel. */
   peaks: Partial<Record<Operation, number>>;
@@ -109,6 +113,7 @@ export const emptyState = (): JobState => ({
   felt: {},
   readings: {},
   figures: {},
+  fasteners: {},
   peaks: {},
   readAtMs: {},
   traces: {},
@@ -235,7 +240,7 @@ function apply(s: JobState, e: JobEvent): void {
       s.felt[e.body.seat] = { ...e.body, ...kept };
       break;
     case 'figure-read':
-      s.figures[e.body.path] = { ...e.body, ...kept };
+      applyFigure(s, { ...e.body, ...kept });
       break;
     case 'seat-judged':
       s.seatDecisions[e.body.seat] = e.body.decision;
@@ -257,6 +262,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'stroke-recorded':
       s.strokes[e.body.operation] = { ...e.body, ...kept };
+      break;
+    case 'fastener-read':
+      s.fasteners[e.body.fastenerId] = { ...e.body, ...kept };
       break;
     case 'procedure-entered':
       s.procedure = e.body.procedure;
@@ -288,6 +296,27 @@ function apply(s: JobState, e: JobEvent): void {
       s.closedMs = e.atMs;
       break;
   }
+}
+
+/** Measured and taken over further apart than this, mm, is not built alike. Our judgement: more than a caliper can be off. */
+const alikeMm = 0.5;
+
+/** A figure that is read; where it shows that the corner is not built like the one that lent it, all that it lent falls. */
+function applyFigure(s: JobState, f: Kept<EventBody<'figure-read'>>): void {
+  const lent = s.figures[f.path];
+  const from = lent?.takenFrom;
+  const differs =
+    typeof lent?.value === 'number' && typeof f.value === 'number'
+      ? Math.abs(lent.value - f.value) > alikeMm
+      : lent?.value !== f.value;
+  if (lent && from && !f.takenFrom && differs) {
+    s.figures = Object.fromEntries(
+      Object.entries(s.figures).filter(([, other]) => other.takenFrom !== from),
+    );
+    if (typeof lent.value === 'number' && typeof f.value === 'number')
+      s.notAlike = { path: f.path, hereMm: f.value, thereMm: lent.value, takenFrom: from };
+  }
+  s.figures[f.path] = f;
 }
 
 export const overrideOf = (s: JobState, rule: string) => s.overrides.find((o) => o.rule === rule);

@@ -13,6 +13,7 @@ import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
+import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { TypedProcedureSchema } from '../torque/procedure.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
@@ -177,6 +178,12 @@ export const eventBodies = {
   }),
   /** The procedure of a unit that had none, typed from the maker's data. */
   'procedure-entered': closed({ procedure: TypedProcedureSchema }),
+  /** A fastener of the walk, read from the maker's data or taken over from a unit built alike. */
+  'fastener-read': closed({
+    fastenerId: Id,
+    fastener: ReadFastenerSchema,
+    takenFrom: Maybe(Text(20)),
+  }),
   'stage-recorded': closed({
     stageId: Id,
     /** Turned as the procedure says, without a gauge: no figure is kept. */

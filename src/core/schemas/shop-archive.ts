@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { closed, oneOf, Text } from './common.ts';
+import { closed, Text } from './common.ts';
 
 /**
  * A whole shop as one open archive: a zip with `manifest.json` and one file of JSON lines for each kind of record, as it
@@ -23,7 +23,6 @@ export const ShopManifestSchema = closed({
 export type ShopManifest = Static<typeof ShopManifestSchema>;
 
 export const importModes = ['look', 'fill', 'merge'] as const;
-export const ImportMode = oneOf(importModes);
 
 /** What an archive brings to this shop, or brought. */
 export interface ShopImport {

@@ -4,6 +4,7 @@ import { exposures } from '../diagnosis/history.ts';
 import { InstrumentSchema } from '../fits/seat.ts';
 import { PartSchema } from '../matching/catalogue-part.ts';
 import { AdapterSchema, PressSchema } from '../press/kit.ts';
+import { FastenerSchema } from '../torque/fastener.ts';
 import { ProcedureSchema, WrenchSchema } from '../torque/procedure.ts';
 import { closed, Currency, Id, Km, Maybe, Mm, oneOf, Text } from './common.ts';
 
@@ -54,7 +55,7 @@ export const UnitSchema = closed({
     ),
   ),
   exposure: Maybe(Type.Array(oneOf(exposures), { uniqueItems: true, maxItems: exposures.length })),
-  fasteners: Type.Record(Id, closed({ name: Text(60), figure: Text(40), source: Text() })),
+  fasteners: Type.Record(Id, FastenerSchema),
 });
 
 /** Sizes of a thing that is used up, as far as its kind has them: a snap ring's outside is the bore it sits in. */

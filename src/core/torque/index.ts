@@ -1,2 +1,3 @@
 export * from './arithmetic.ts';
+export * from './fastener.ts';
 export * from './procedure.ts';

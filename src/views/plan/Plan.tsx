@@ -6,6 +6,7 @@ import {
   depthNames,
   depthOf,
   depths,
+  fastenerOn,
   familyCodeOf,
   familyOf,
   filmNames,
@@ -19,6 +20,7 @@ import {
 } from '../../core/job/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
 import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
+import { fastenerInWords } from '../../core/torque/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { Call, type CallStatus, Caution, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
@@ -68,7 +70,7 @@ function toldOf(
 /** What goes beside what, and when it ends. */
 function Body() {
   const { view, send, choose } = useJob();
-  const { ctx, state, choices, job } = view;
+  const { state, choices, job } = view;
   const family = familyOf(view);
   const usual = usualRoute(view);
   const routes = family?.routes ?? [];
@@ -82,7 +84,7 @@ function Body() {
   const strip = stepsOf(view, 'strip');
   // Only what this corner's own way takes up.
   const fasteners = stepsOf(view, 'rebuild').flatMap(
-    (x) => ctx.unit.fasteners[x.fastener ?? ''] ?? [],
+    (x) => (x.fastener && fastenerOn(view, x.fastener)) || [],
   );
   const tools = [...new Set(strip.flatMap((x) => x.tools ?? []))];
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
@@ -205,7 +207,7 @@ function Body() {
                   <tr key={f.name}>
                     <td>{f.name}</td>
                     <td className="figure">
-                      <b>{f.figure}</b>
+                      <b>{fastenerInWords(f)}</b>
                     </td>
                   </tr>
                 ))}

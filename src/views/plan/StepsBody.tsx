@@ -9,11 +9,13 @@ import {
 import {
   cornerRecord,
   depthOf,
+  fastenerOn,
   familyCodeOf,
   rebuildSteps,
   stepsOf,
   type Timer,
 } from '../../core/job/index.ts';
+import { fastenerInWords } from '../../core/torque/index.ts';
 import { threadInWords } from '../../core/matching/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark } from '../../ui/Marks.tsx';
@@ -23,6 +25,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
+import { FastenerEntry } from './FastenerEntry.tsx';
 import { CornerAssembly } from './CornerAssembly.tsx';
 
 const allDone: Record<Phase, string> = {
@@ -60,7 +63,7 @@ export function StepsBody({
   onNext: () => void;
 }) {
   const { view, send } = useJob();
-  const { state, ctx } = view;
+  const { state } = view;
   const steps = phase === 'rebuild' ? rebuildSteps(view) : stepsOf(view, phase);
   const code = familyCodeOf(view);
   const done = state.stepsDone[phase];
@@ -74,7 +77,7 @@ export function StepsBody({
   const timer = step.wait && state.timers.find((t) => t.id === step.id);
   const now = useServerClock(view.nowMs);
   const running = timer !== undefined && now < timer.endsMs;
-  const figure = step.fastener ? ctx.unit.fasteners[step.fastener] : undefined;
+  const figure = step.fastener ? fastenerOn(view, step.fastener) : undefined;
   const finish = async (found?: string) => {
     setPicked(undefined);
     return send('step-done', { phase, stepId: step.id, ...(found ? { found } : {}) });
@@ -148,7 +151,7 @@ export function StepsBody({
                 {figure && (
                   <li>
                     <span>{figure.name}</span>
-                    <b className="num">{figure.figure}</b>
+                    <b className="num">{fastenerInWords(figure)}</b>
                     <em>{figure.source}</em>
                   </li>
                 )}
@@ -171,6 +174,9 @@ export function StepsBody({
                   </li>
                 )}
               </ul>
+            )}
+            {step.fastener && !figure && (
+              <FastenerEntry key={step.fastener} fastenerId={step.fastener} />
             )}
             {step.caution && (
               <Caution why={cautions[step.caution].why}>{cautions[step.caution].text}</Caution>

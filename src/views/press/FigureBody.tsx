@@ -4,6 +4,7 @@ import { type Figure, figuresFor, type FigureValue } from '../../core/press/inde
 import { parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
+import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
@@ -69,6 +70,7 @@ export function FigureBody({
             {asked.length} {asked.length === 1 ? 'figure' : 'figures'} to read before this can be
             laid out.
           </Call>
+          <NotAlike />
           <SameAs />
           <section className="grid gap-2">
             <h2 className="asked-figure">{figure.name}</h2>
@@ -117,6 +119,23 @@ export function FigureBody({
         )
       }
     />
+  );
+}
+
+/** A measure that showed that the corner is not built like the one that lent its figures: both, and what follows. */
+function NotAlike() {
+  const { view } = useJob();
+  const off = view.state.notAlike;
+  if (!off) return null;
+  const name = figuresFor(familyCodeOf(view)).find((f) => f.path === off.path)?.name ?? off.path;
+  return (
+    <p className="verdict-line stop" role="status">
+      <VerdictShape status="stop" size={24} />
+      <span>
+        Stop: {name.toLowerCase()} {off.hereMm.toFixed(1)} mm here, {off.thereMm.toFixed(1)} mm at{' '}
+        {off.takenFrom}. It is not built alike: what was taken over from it is asked for anew.
+      </span>
+    </p>
   );
 }
 

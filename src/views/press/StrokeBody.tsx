@@ -3,6 +3,7 @@ import { cautions } from '../../core/families/index.ts';
 import { dangerOf, depthOf, familyCodeOf, type JobNow, readFirst } from '../../core/job/index.ts';
 import {
   type Adapter,
+  type Figure,
   figuresFor,
   judgeStroke,
   type Operation,
@@ -47,6 +48,12 @@ const askedOf = (view: JobNow, waits: readonly StillOpen[]): Asked[] =>
     return figure ? [{ figure, min, max }] : [];
   });
 
+/** Lengths of a stroke that another corner lent and nobody has measured here. */
+const lentTo = (view: JobNow, operation: Operation): Figure[] =>
+  figuresFor(familyCodeOf(view)).filter(
+    (f) => !f.options && f.needs.includes(operation) && view.state.figures[f.path]?.takenFrom,
+  );
+
 /** One stroke: the stack in section with its force path, the strip beside it, the call, the readings. */
 export function StrokeBody(props: Props) {
   const { view } = useJob();
@@ -58,8 +65,13 @@ export function StrokeBody(props: Props) {
   const [measuring, setMeasuring] = useState<string>();
   // What the stack waits for is gone through one after the other, once it was begun.
   const waits = measuring === props.operation ? (stroke?.open ?? []) : [];
+  const lent = lentTo(view, props.operation);
+  const [holding, setHolding] = useState<string>();
+  const held = lent.find((f) => f.path === holding);
   const asked =
-    first.length > 0 ? first.map((figure): Asked => ({ figure })) : askedOf(view, waits);
+    first.length > 0
+      ? first.map((figure): Asked => ({ figure }))
+      : [...(held ? [{ figure: held }] : []), ...askedOf(view, waits)];
   if (asked.length > 0)
     return (
       <FigureBody
@@ -75,6 +87,7 @@ export function StrokeBody(props: Props) {
       stroke={stroke}
       onAgain={() => setOpen(keptAt)}
       onMeasure={() => setMeasuring(props.operation)}
+      onHold={lent[0] && (() => setHolding(lent[0]!.path))}
       {...props}
     />
   );
@@ -88,7 +101,14 @@ function OneStroke({
   onNext,
   onAgain,
   onMeasure,
-}: Props & { stroke: Stroke; onAgain: () => void; onMeasure: () => void }) {
+  onHold,
+}: Props & {
+  stroke: Stroke;
+  onAgain: () => void;
+  onMeasure: () => void;
+  /** Measures a figure that was only taken over; absent where none was. */
+  onHold: (() => void) | undefined;
+}) {
   const { view, who, choose, send } = useJob();
   const [picking, setPicking] = useState<Role>();
   const [recording, setRecording] = useState(false);
@@ -165,6 +185,14 @@ function OneStroke({
               onByHand={setByHand}
               onPick={setPicking}
             />
+          )}
+          {onHold && idle && (
+            <section>
+              <p className="cap">Some figures were taken over, not measured here.</p>
+              <button type="button" className="btn quiet small w-full" onClick={onHold}>
+                Hold one against the metal
+              </button>
+            </section>
           )}
           {!fitting && row && idle && <GoesBack stroke={stroke} />}
           {!cautionRead && (

@@ -66,6 +66,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
       </div>
       <Lines title="Seats" lines={c.seats} />
       {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
+      {c.fasteners && <Lines title="Tightened, without a reading" lines={c.fasteners} />}
       <section>
         <h3>
           Press strokes{' '}

@@ -2,6 +2,7 @@ import { type Corner, cornerNames } from '../../core/corner.ts';
 import { familyByCode } from '../../core/families/index.ts';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
+import { fastenerInWords } from '../../core/torque/index.ts';
 import { dayTime } from '../../core/units/index.ts';
 
 const valueIn = ({ figure, value }: KnownFigure): string =>
@@ -45,7 +46,15 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
           </tr>
           {known.map((k) => (
             <tr key={k.figure.path}>
-              <td>{k.figure.name}</td>
+              <td>
+                {k.figure.name}
+                {record.takenOver?.includes(k.figure.path) && (
+                  <>
+                    <br />
+                    <span className="cap">taken over, not measured here</span>
+                  </>
+                )}
+              </td>
               <td className="figure">
                 <b>{valueIn(k)}</b>
               </td>
@@ -78,7 +87,7 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
                     <span className="cap">{f.source}</span>
                   </td>
                   <td className="figure">
-                    <b>{f.figure}</b>
+                    <b>{fastenerInWords(f)}</b>
                   </td>
                 </tr>
               ))}
