@@ -4,6 +4,7 @@ import {
   choiceRefusal,
   complete,
   type JobView,
+  partFound,
   reasonOf,
   type Refusal,
   refusal,
@@ -32,7 +33,7 @@ import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { jobRecord, jobView } from './job-record.ts';
-import { partIndex } from './parts.ts';
+import { forgetParts, partIndex } from './parts.ts';
 import { personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem } from './problem.ts';
 import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
@@ -165,6 +166,7 @@ export async function writeEvent(
     const noted = input.type === 'recheck-done' ? (kept as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
     await db.batch([write, ...signing, ...clock]);
+    if (frozen && partFound(now)) forgetParts();
   });
 }
 

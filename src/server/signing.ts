@@ -5,6 +5,7 @@ import {
   fastenersLearned,
   isPractice,
   learnedOn,
+  partFound,
   type JobNow,
   project,
   walkOf,
@@ -89,6 +90,7 @@ export async function signingWrites(
     results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   };
   const learned = learnedOn(now, job.number);
+  const found = partFound(now);
   const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
   // Nothing is learned from practice: neither the unit nor the tests.
   if (isPractice(now)) return frozen;
@@ -105,6 +107,7 @@ export async function signingWrites(
     ...(learned?.procedure
       ? [putRecord(db, 'procedures', learned.procedure.id, 0, learned.procedure)]
       : []),
+    ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];
 }

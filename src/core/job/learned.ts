@@ -1,3 +1,4 @@
+import type { CataloguePart } from '../matching/index.ts';
 import type { CornerRecord } from '../corner-record.ts';
 import { fastenerNames } from '../families/index.ts';
 import type { Fastener, TypedProcedure } from '../torque/index.ts';
@@ -50,6 +51,15 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
     },
     ...(typed ? { procedure: typed } : {}),
   };
+}
+
+/** A part that was entered by hand from its box and fitted: the catalogue keeps it for the next of its kind. */
+export function partFound(job: JobNow): Omit<CataloguePart, 'byHand'> | undefined {
+  const part = chosenPart(job);
+  if (!part?.byHand) return undefined;
+  const { byHand: _entered, ...found } = part;
+  // The one in the box is on the car now.
+  return { ...found, stock: Math.max(0, found.stock - 1) };
 }
 
 /** Fasteners that this job read, for the unit's record, each with the job behind its source. */
