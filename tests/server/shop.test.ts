@@ -48,7 +48,46 @@ describe('what a shop takes in', () => {
     const { people } = (await person({})).json;
     expect(people.at(-1)).toEqual({ id: 'wyn-a-lv', name: 'Wyn Älv', lead: false });
   });
-  it('takes a unit by number, layout and clock, and none twice', async () => {
+  it('changes a PIN by its owner or a lead, and keeps the last lead on the list', async () => {
+    const lead = { byId: 'ines', pin: '2580' };
+    const pin = (over: object) =>
+      ask('POST', '/api/people/pin', {
+        byId: 'rafe',
+        pin: '1470',
+        personId: 'rafe',
+        newPin: '6182',
+        ...over,
+      });
+    expect(fieldsOf((await pin({ newPin: '1111' })).json)).toEqual(['newPin']);
+    expect((await pin({ personId: 'ines' })).status).toBe(403);
+    expect((await pin({})).status).toBe(200);
+    expect((await pin({ newPin: '1470' })).status).toBe(403);
+    expect((await pin({ ...lead, newPin: '1470' })).status).toBe(200);
+    const retire = (personId: string, retired = true) =>
+      ask('POST', '/api/people/retire', { ...lead, personId, retired });
+    expect(fieldsOf((await retire('ines')).json)).toEqual(['personId']);
+    expect((await retire('tobi')).json.people).toContainEqual({
+      id: 'tobi',
+      name: 'Tobi',
+      lead: false,
+      retired: true,
+    });
+    const start = { id: uuid(), unitId: 'unit-07', corner: 'LF', byId: 'tobi' };
+    expect(fieldsOf((await ask('POST', '/api/jobs', start)).json)).toEqual(['byId']);
+    await retire('tobi', false);
+    expect((await ask('POST', '/api/jobs', start)).status).toBe(200);
+  });
+  it('keeps what is learned of a unit with its earlier versions, and no clock that runs back', async () => {
+    const note = (facts: object) => ask('PUT', '/api/units/unit-11', { byId: 'rafe', facts });
+    const { unit } = (await ask('GET', '/api/units/unit-11')).json;
+    const more = { name: 'Van', odometerKm: unit.odometerKm + 5, identification: '1'.repeat(17) };
+    const sheet = (await note(more)).json;
+    expect(sheet.unit).toMatchObject({ ...more, corners: unit.corners });
+    expect(sheet.changes).toHaveLength(1);
+    const back = await note({ name: 'Van', odometerKm: 3 });
+    expect(fieldsOf(back.json)).toEqual(['facts.odometerKm']);
+  });
+  it('takes a unit by number and layout, its clock now or later, and none twice', async () => {
     const unit = (over: object = {}) =>
       ask('POST', '/api/units', {
         byId: 'rafe',
@@ -57,6 +96,7 @@ describe('what a shop takes in', () => {
         odometerKm: 81_200,
         ...over,
       });
+    expect((await unit({ fleetNo: 'GL-10', odometerKm: undefined })).status).toBe(200);
     expect((await unit()).json).toMatchObject({ id: 'unit-gl-9', corners: {} });
     expect(fieldsOf((await unit()).json)).toEqual(['fleetNo']);
     expect(fieldsOf((await unit({ fleetNo: 'a b' })).json)).toEqual(['fleetNo']);
@@ -73,6 +113,14 @@ describe('what a shop takes in', () => {
 });
 
 describe('the settings of a shop', () => {
+  it('name a zone that exists, a currency, and a sane distance to the recheck', async () => {
+    const wrong = async (settings: object) => fieldsOf((await change({}, settings)).json);
+    expect(await wrong({ timeZone: 'Skerry/Point' })).toEqual(['settings.timeZone']);
+    expect(await wrong({ currency: 'euro' })).toEqual(['settings.currency']);
+    expect(await wrong({ recheckKm: 3 })).toEqual(['settings.recheckKm']);
+    expect(await wrong({ taxPercent: 80 })).toEqual(['settings.taxPercent']);
+  });
+
   it('keep simulated instruments off until a lead switches them on, and a job with one is practice', async () => {
     const job = await newJob();
     expect((await ask('GET', '/api/devices/indicator/40')).status).toBe(409);
