@@ -9,7 +9,7 @@ const rows = (
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
 /** A unit that rolls in with nothing on record, at its first stroke; its part is one of the demo's. */
-async function unknownCorner(): Promise<string> {
+async function rollIn(): Promise<string> {
   const known = rows.find((r) => r.fleetNo === 'SP-40');
   if (known) return `/jobs/${known.id}`;
   const send = async (method: string, path: string, body: object): Promise<void> => {
@@ -42,11 +42,15 @@ async function unknownCorner(): Promise<string> {
   await say('station-done', { station: 'plan' });
   for (const [path, value] of [
     ['knuckle.snapRingSide', 'outboard'],
+    ['hub.journalLengthMm', 42.5],
     ['knuckle.bossDepthMm', 47.5],
   ] as const)
     await say('figure-read', { path, value });
   return `/jobs/${id}`;
 }
+
+let rolledIn: Promise<string> | undefined;
+const unknownCorner = (): Promise<string> => (rolledIn ??= rollIn());
 
 interface Shot {
   name: string;
@@ -56,20 +60,19 @@ interface Shot {
   size?: [number, number];
   night?: boolean;
   hear?: boolean;
+  /** A procedure is typed stage by stage. */
+  type?: boolean;
   read?: boolean;
   /** What has to be computed or drawn before the picture is taken. */
   waitMs?: number;
 }
 const shots: Shot[] = [
   { name: 'floor', path: '/' },
-  { name: 'complaint', path: `${job('04')}/complaint` },
   { name: 'diagnose', path: `${job('04')}/diagnose` },
   { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true, waitMs: 900 },
   { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
   { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' },
   { name: 'measure', path: `${job('30')}/match`, press: 'Measure' },
-  { name: 'compare', path: `${job('30')}/match`, press: 'Part' },
-  { name: 'match', path: `${job('21')}/match`, press: 'On the bench' },
   { name: 'plan', path: `${job('21')}/plan` },
   { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats', waitMs: 1500 },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
@@ -79,7 +82,15 @@ const shots: Shot[] = [
   { name: 'prove', path: `${job('26')}/prove` },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
-  { name: 'figures', path: async () => `${await unknownCorner()}/press-out`, press: 'Hub' },
+  { name: 'shop', path: '/shop' },
+  { name: 'unit', path: '/units/unit-07' },
+  {
+    name: 'figures',
+    path: async () => `${await unknownCorner()}/press-out`,
+    press: 'Hub',
+    waitMs: 900,
+  },
+  { name: 'procedure', path: async () => `${await unknownCorner()}/torque`, press: 'Axle nut', type: true },
 ];
 
 const browser = await chromium.launch({
@@ -116,6 +127,13 @@ for (const s of shots) {
       await page.getByRole('radio', { name }).click();
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
+  }
+  if (s.type) {
+    await page.getByLabel('Figure, stage 1').fill('180');
+    await page.getByRole('button', { name: 'angle', exact: true }).click();
+    await page.getByLabel('Figure, stage 2').fill('60');
+    await page.getByRole('button', { name: 'lock', exact: true }).click();
+    await page.locator('.stage-pick').nth(1).click();
   }
   await page.waitForTimeout(s.waitMs ?? 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });

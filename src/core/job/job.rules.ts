@@ -52,7 +52,7 @@ export const interlockRules = ruleTable({
         : 'it decides this stack';
       const more = f.number('more');
       const then = more > 0 ? ` Then ${more} more.` : '';
-      return `Measure ${f.part.toLowerCase()}: ${says}.${then}`;
+      return `Measure “${f.part}”: ${says}.${then}`;
     },
     'geometry of the parts',
   ),

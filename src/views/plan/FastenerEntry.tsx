@@ -24,7 +24,7 @@ export function FastenerEntry({ fastenerId }: { fastenerId: string }) {
   const keep = (fastener: ReadFastener) => send('fastener-read', { fastenerId, fastener });
   return (
     <details className="more">
-      <summary>Type the figure</summary>
+      <summary>Figure not on record: type it</summary>
       <form
         className="grid gap-2"
         onSubmit={(e) => {

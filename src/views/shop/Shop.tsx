@@ -71,15 +71,18 @@ export default function Shop({
           text={settings.name}
           onText={(name) => setSettings({ ...settings, name })}
         />
-        <Choices<UnitSystem>
-          name="Which units come first"
-          value={settings.units ?? 'metric'}
-          onValue={(units) => setSettings({ ...settings, units })}
-          options={[
-            { id: 'metric', label: 'mm, N·m, kN, km' },
-            { id: 'inch', label: 'in, lb·ft, lbf, mi' },
-          ]}
-        />
+        <div>
+          <p className="cap">Which units come first; both always stand there</p>
+          <Choices<UnitSystem>
+            name="Which units come first"
+            value={settings.units ?? 'metric'}
+            onValue={(units) => setSettings({ ...settings, units })}
+            options={[
+              { id: 'metric', label: 'mm, N·m, kN, km' },
+              { id: 'inch', label: 'in, lb·ft, lbf, mi' },
+            ]}
+          />
+        </div>
         <div className="pair-in">
           <Field
             label="Currency"
