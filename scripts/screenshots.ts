@@ -90,7 +90,12 @@ const shots: Shot[] = [
     press: 'Hub',
     waitMs: 900,
   },
-  { name: 'procedure', path: async () => `${await unknownCorner()}/torque`, press: 'Axle nut', type: true },
+  {
+    name: 'procedure',
+    path: async () => `${await unknownCorner()}/torque`,
+    press: 'Axle nut',
+    type: true,
+  },
 ];
 
 const browser = await chromium.launch({
@@ -130,9 +135,9 @@ for (const s of shots) {
   }
   if (s.type) {
     await page.getByLabel('Figure, stage 1').fill('180');
-    await page.getByRole('button', { name: 'angle', exact: true }).click();
+    await page.locator('.add-stage button', { hasText: 'angle' }).click();
     await page.getByLabel('Figure, stage 2').fill('60');
-    await page.getByRole('button', { name: 'lock', exact: true }).click();
+    await page.locator('.add-stage button', { hasText: 'lock' }).click();
     await page.locator('.stage-pick').nth(1).click();
   }
   await page.waitForTimeout(s.waitMs ?? 400);

@@ -156,7 +156,7 @@ const guards: Guards = {
     if (b.asSaid && b.actual === undefined && stage && mayGoUnmeasured(stage)) return undefined;
     if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
     if (b.actual < 0) return refuse('actual', 'torque.sign');
-    if (!stage || stageUnit(stage) !== 'torque') return undefined;
+    if (!stage || stageUnit(stage) !== 'torque' || stage.kind === 'drag') return undefined;
     const [gravest] = judgeWrench(wrench, stage.value ?? 0, '').filter((v) => v.status === 'stop');
     return gravest && { field: 'toolId', ...gravest };
   },

@@ -7,8 +7,17 @@ import { verdict, type Verdict, worst } from '../verdict.ts';
 /** One line of a tightening procedure. */
 const StageSchema = closed({
   id: Id,
-  kind: oneOf(['torque', 'angle', 'back-off', 'turn-hub', 'lock'] as const),
-  /** N·m, degrees or turns by kind; absent for `lock`. */
+  kind: oneOf([
+    'torque',
+    'angle',
+    'back-off',
+    'turn-hub',
+    'wait',
+    'drag',
+    'recheck',
+    'lock',
+  ] as const),
+  /** N·m, degrees, turns or minutes by kind; of a drag the most it may be; absent for `lock`. */
   value: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 3000 })),
   /** Allowed deviation either way, in the same unit. */
   tolerance: Maybe(Type.Number({ minimum: 0, maximum: 300 })),
@@ -26,6 +35,9 @@ export const ProcedureSchema = closed({
   stretch: Type.Boolean(),
   singleUse: Type.Boolean(),
   thread: oneOf(['dry', 'oiled', 'threadlocker'] as const),
+  /** "M22 × 1.5", and the grade on its head, where somebody has read them. */
+  size: Maybe(Text(20)),
+  grade: Maybe(Text(10)),
   hexMm: Mm(),
   stages: Type.Array(StageSchema, { minItems: 1, maxItems: 20 }),
   source: Text(),
@@ -57,9 +69,12 @@ const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = 
   angle: 'angle',
   'back-off': 'angle',
   'turn-hub': 'turns',
+  wait: undefined,
+  drag: 'torque',
+  recheck: 'torque',
   lock: undefined,
 };
-/** What a reading of the stage measures; undefined for a lock, which is seen. */
+/** What a reading of the stage measures; undefined for a lock and a wait, which are seen. */
 export const stageUnit = (s: Stage) => unitBy[s.kind];
 
 /** How a figure of the stage is written. */
@@ -68,6 +83,9 @@ export const unitSigns: Record<Stage['kind'], RuleUnit> = {
   angle: '°',
   'back-off': '°',
   'turn-hub': 'turns',
+  wait: '',
+  drag: 'N·m',
+  recheck: 'N·m',
   lock: '',
 };
 
@@ -78,9 +96,11 @@ const ourDeg = 5;
 /** The window a reading must fall in; `ours` when the procedure prints no tolerance and ours is taken. */
 export function stageWindow(s: Stage): { low: number; high: number; ours: boolean } | undefined {
   const { value, tolerance, kind } = s;
-  if (value === undefined) return undefined;
+  if (value === undefined || kind === 'wait') return undefined;
+  // A drag without a tolerance is a limit: less of it is looser, never wrong by itself.
+  if (kind === 'drag' && tolerance === undefined) return { low: 0, high: value, ours: false };
   if (kind === 'turn-hub') return { low: value, high: Infinity, ours: false };
-  const own = kind === 'torque' ? ourShare * value : ourDeg;
+  const own = unitBy[kind] === 'torque' ? ourShare * value : ourDeg;
   const either = tolerance ?? own;
   return { low: value - either, high: value + either, ours: tolerance === undefined };
 }
@@ -100,7 +120,7 @@ export function judgeStage(
 ): Verdict {
   const window = stageWindow(s);
   if (asSaid && actual === undefined && mayGoUnmeasured(s))
-    return verdict('torque.as-said', { source: p.source });
+    return verdict(s.kind === 'wait' ? 'torque.waited' : 'torque.as-said', { source: p.source });
   if (!window) return verdict('torque.locked', { source: p.source });
   const { low, high, ours } = window;
   const found: Found = {
@@ -143,6 +163,8 @@ export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
 
 /** Tools that can read a stage, those that can be trusted with it first; angles need no torque scale. */
 export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: string): Wrench[] {
+  // Drag is read by a spring scale on a lever; a wait needs no tool of its own.
+  if (stage.kind === 'drag' || stage.kind === 'wait') return [...wrenches];
   if (stageUnit(stage) !== 'torque')
     return wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
   const nm = stage.value ?? 0;

@@ -80,6 +80,27 @@ describe('a stage', () => {
     expect(judgeStage(p, s, { actual })).toMatchObject({ status, rule, source: 'made up' }),
   );
 
+  it('of a wait is said done, of a drag is a limit, of a recheck a torque', () => {
+    const say = (s: Stage, reading: object) => judgeStage(p, s, reading).rule;
+    const wait = stage('w', 'wait', { value: 10 });
+    expect(stageWindow(wait)).toBeUndefined();
+    expect(say(wait, { asSaid: true })).toBe('torque.waited');
+    const drag = stage('d', 'drag', { value: 2 });
+    expect([0, 2, 2.1].map((actual) => say(drag, { actual }))).toEqual([
+      'torque.in-window',
+      'torque.in-window',
+      'torque.over',
+    ]);
+    const recheck = stage('r', 'recheck', { value: 100 });
+    expect([90, 100].map((actual) => say(recheck, { actual }))).toEqual([
+      'torque.below',
+      'torque.in-window',
+    ]);
+    // A wrench that reads no less than 10 N·m does not keep a drag from being read.
+    expect(wrenchesFor(drag, [{ id: 'w', name: 'w', type: 'click', maxNm: 200 }], '')).toHaveLength(
+      1,
+    );
+  });
   it('says by how much, in whole figures', () => {
     for (const s of [turns, angle])
       expect(sentence(judgeStage(p, s, { asSaid: true }))).toBe('Done as said, not measured.');

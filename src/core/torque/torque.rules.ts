@@ -15,6 +15,12 @@ export const torqueRules = ruleTable({
     source: practice,
     sentence: () => 'Done as said, not measured.',
   },
+  'torque.waited': {
+    title: 'Waited as long as said',
+    says: ['good'],
+    source: maker,
+    sentence: () => 'Waited as said.',
+  },
   'torque.below': {
     title: 'Up to the window',
     says: ['check'],

@@ -159,6 +159,7 @@ function NutActions({
       />
     );
   const unit = stageUnit(stage);
+  if (stage.kind === 'wait') return <WaitAction stage={stage} onDone={() => onRecord(true)} />;
   if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
   if (actual === undefined)
     return mayGoUnmeasured(stage) ? (
@@ -168,6 +169,25 @@ function NutActions({
     );
   const shown = both(actual, unit);
   return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={() => onRecord()} />;
+}
+
+/** A stage that is waited out: its clock first, then it is said done. */
+function WaitAction({ stage, onDone }: { stage: Stage; onDone: () => void }) {
+  const { view, send } = useJob();
+  const minutes = stage.value ?? 0;
+  const timerId = `nut-${stage.id}`;
+  const running = view.state.timers.some((t) => t.id === timerId);
+  const start = () => send('timer-started', { timerId, label: 'nut settles', minutes });
+  return running ? (
+    <MainAction
+      label={`${minutes} min waited`}
+      onAct={async () => {
+        if (await send('timer-ended', { timerId })) onDone();
+      }}
+    />
+  ) : (
+    <MainAction label={`Start the clock, ${minutes} min`} onAct={start} />
+  );
 }
 
 /** Every stage with its figure; a recorded one with its word. */
@@ -242,6 +262,8 @@ const hints: Partial<Record<Stage['kind'], string>> = {
   angle: 'Degrees past the mark',
   'back-off': 'Degrees past the mark',
   'turn-hub': 'Turns by hand',
+  drag: 'What the scale showed by its lever, N·m',
+  recheck: 'What the wrench showed, N·m or lb·ft',
 };
 
 function StageReadingField({

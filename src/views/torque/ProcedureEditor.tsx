@@ -35,6 +35,19 @@ const kinds: readonly { id: Stage['kind']; name: string; text: string; why: stri
     text: 'Turn the hub by hand',
     why: 'The rolling parts find their track.',
   },
+  { id: 'wait', name: 'wait', text: 'Wait, hands off', why: 'The parts settle under the load.' },
+  {
+    id: 'drag',
+    name: 'drag',
+    text: 'Read the drag of the hub',
+    why: 'Preload is felt as drag: not more than this.',
+  },
+  {
+    id: 'recheck',
+    name: 'recheck',
+    text: 'Check the torque once more',
+    why: 'What has settled has lost some.',
+  },
   { id: 'lock', name: 'lock', text: 'Lock the nut', why: 'It must not turn back.' },
 ];
 const kindOf = (id: Stage['kind']) => kinds.find((k) => k.id === id)!;
@@ -47,9 +60,13 @@ const fresh = (kind: Stage['kind']): StageDraft => ({
   wheel: 'air',
 });
 
+/** What is typed for a stage: minutes of a wait are counted; nothing for a lock. */
+const unitOf = (kind: Stage['kind']): Dimension | undefined =>
+  kind === 'wait' ? 'count' : stageUnit({ kind } as Stage);
+
 /** A figure of a stage as typed; undefined while it cannot be read. */
 function figure(text: string, kind: Stage['kind']): number | undefined {
-  const unit = stageUnit({ kind } as Stage);
+  const unit = unitOf(kind);
   const parsed = unit && parseQuantity(text, unit);
   return parsed?.ok ? parsed.value : undefined;
 }
@@ -77,6 +94,8 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
   const [thread, setThread] = useState<Procedure['thread']>();
   const [used, setUsed] = useState<'once' | 'stretch' | 'again'>();
   const [source, setSource] = useState('');
+  const [size, setSize] = useState('');
+  const [grade, setGrade] = useState('');
   const made = stages.map(stageOf);
   const missing = made.findIndex((s) => s === undefined);
   const hexMm = parseQuantity(hex, 'length');
@@ -96,6 +115,8 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
       stretch: used === 'stretch',
       singleUse: used !== 'again',
       thread,
+      ...(size.trim() ? { size: size.trim() } : {}),
+      ...(grade.trim() ? { grade: grade.trim() } : {}),
       hexMm: hexMm.value,
       stages: made as Stage[],
       source: source.trim(),
@@ -173,6 +194,10 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
               text={hex}
               onText={setHex}
             />
+            <div className="pair-in">
+              <Field compact label="Thread, as M22 × 1.5" text={size} onText={setSize} />
+              <Field compact label="Grade" text={grade} onText={setGrade} />
+            </div>
             <Choices
               name="Thread"
               value={thread}
@@ -238,7 +263,7 @@ function StageFields({
   onChange: (change: Partial<StageDraft>) => void;
   onRemove: (() => void) | undefined;
 }) {
-  const unit: Dimension | undefined = stageUnit({ kind: draft.kind } as Stage);
+  const unit = unitOf(draft.kind);
   return (
     <section className="grid gap-2">
       <h2>Stage {at + 1}</h2>
@@ -252,12 +277,12 @@ function StageFields({
         <div className="pair-in">
           <QuantityInput
             compact
-            label={`Figure, stage ${at + 1}`}
+            label={`${draft.kind === 'wait' ? 'Minutes' : 'Figure'}, stage ${at + 1}`}
             dimension={unit}
             text={draft.value}
             onText={(value) => onChange({ value })}
           />
-          {draft.kind !== 'turn-hub' && (
+          {draft.kind !== 'turn-hub' && draft.kind !== 'wait' && (
             <QuantityInput
               compact
               label="± as printed"

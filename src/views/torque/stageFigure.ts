@@ -1,5 +1,5 @@
 import type { Stage } from '../../core/torque/index.ts';
-import { both } from '../../core/units/index.ts';
+import { both } from '../../ui/units.ts';
 
 /** A stage as it is read from across the bench. */
 export function stageFigure(s: Stage): { value: string; unit: string; other: string } {
@@ -14,6 +14,13 @@ export function stageFigure(s: Stage): { value: string; unit: string; other: str
       return { value: `−${s.value}°`, unit: '', other: '' };
     case 'turn-hub':
       return { value: String(s.value), unit: 'turns', other: '' };
+    case 'wait':
+      return { value: String(s.value), unit: 'min', other: '' };
+    case 'drag':
+    case 'recheck': {
+      const b = both(s.value ?? 0, 'torque', s.kind === 'drag' ? 1 : 0);
+      return { value: b.value, unit: b.unit, other: b.other };
+    }
     case 'lock':
       return { value: 'lock', unit: '', other: '' };
   }
