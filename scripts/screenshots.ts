@@ -60,8 +60,6 @@ interface Shot {
   size?: [number, number];
   night?: boolean;
   hear?: boolean;
-  /** A procedure is typed stage by stage. */
-  type?: boolean;
   read?: boolean;
   /** What has to be computed or drawn before the picture is taken. */
   waitMs?: number;
@@ -132,13 +130,6 @@ for (const s of shots) {
       await page.getByRole('radio', { name }).click();
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
-  }
-  if (s.type) {
-    await page.getByLabel('Figure, stage 1').fill('180');
-    await page.locator('.add-stage button', { hasText: 'angle' }).click();
-    await page.getByLabel('Figure, stage 2').fill('60');
-    await page.locator('.add-stage button', { hasText: 'lock' }).click();
-    await page.locator('.stage-pick').nth(1).click();
   }
   await page.waitForTimeout(s.waitMs ?? 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
