@@ -92,7 +92,6 @@ const shots: Shot[] = [
     name: 'procedure',
     path: async () => `${await unknownCorner()}/torque`,
     press: 'Axle nut',
-    type: true,
   },
 ];
 

@@ -5,12 +5,14 @@ import {
   type JobSummary,
   sinceSigned,
   summaryOf,
+  unreadable,
 } from '../core/job/index.ts';
 import { closed, DateOnly } from '../core/schemas/common.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { getMeta, listRecords } from '../db/records.ts';
 import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
 import { recheckKm } from '../core/prove/index.ts';
+import type { Db } from '../db/open.ts';
 import { recordIn } from './job-record.ts';
 import { people } from './people.ts';
 import { shopOfJob, shopTitle, shopZone } from './shop.ts';
@@ -27,12 +29,20 @@ export async function floorSummaries(): Promise<SummaryRow[]> {
   await writes.run(async () => {
     const now = await version();
     for (const row of (await summariesOnFloor(db)).filter(staleAt(now))) {
-      const record = await recordIn(db, row.id);
-      const lastById = record.events.at(-1)?.byId ?? row.byId;
-      await putSummary(db, row.id, summaryOf(record, lastById), now);
+      await putSummary(db, row.id, await summaryIn(db, row), now);
     }
   });
   return summariesOnFloor(db);
+}
+
+/** A job's summary; of one that cannot be read that it cannot, and why: every other job stands on the floor all the same. */
+async function summaryIn(db: Db, row: SummaryRow): Promise<JobSummary> {
+  try {
+    const record = await recordIn(db, row.id);
+    return summaryOf(record, record.events.at(-1)?.byId ?? row.byId);
+  } catch (e) {
+    return unreadable(row, e instanceof Error ? e.message : 'unknown');
+  }
 }
 
 /** One row a job that is open or still owes its recheck, oldest first. */

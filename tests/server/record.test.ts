@@ -32,6 +32,21 @@ describe('the record', () => {
     expect((await say(job, 'caution-read', { cautionId: 'press' }, { id })).status).toBe(409);
   });
 
+  it('shows every other job where one cannot be read, and says why of that one', async () => {
+    const job = await newJob('unit-33');
+    const before = (await floorView()).rows.length;
+    const db = createClient({ url: `file:${join(dataDir, 'true-spindle.db')}` });
+    await db.execute({ sql: "UPDATE jobs SET unit_id = 'gone' WHERE id = ?", args: [job] });
+    await db.execute({ sql: 'UPDATE job_summaries SET stale = 1 WHERE job_id = ?', args: [job] });
+    const { rows } = await floorView();
+    expect(rows).toHaveLength(before);
+    const row = rows.find((r) => r.id === job);
+    expect(row?.next.text).toMatch(/^Its record cannot be read: .*gone/u);
+    expect(rows.filter((r) => r.complaint === 'Cannot be shown')).toHaveLength(1);
+    await db.execute({ sql: "UPDATE jobs SET unit_id = 'unit-33' WHERE id = ?", args: [job] });
+    db.close();
+  });
+
   it('keeps its order when many write at once', async () => {
     const job = await newJob();
     await Promise.all(

@@ -1,5 +1,5 @@
 import { resultFault, testById } from '../diagnosis/index.ts';
-import { answersFault, familiesBy, type Item, itemsOf } from '../families/index.ts';
+import { answersFault, cautions, familiesBy, type Item, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
@@ -69,6 +69,10 @@ const guards: Guards = {
       return refuse('place', 'diagnose.bench-corner', { part: ctx.corner });
     return bearingIsOut(state) ? undefined : refuse('testId', 'diagnose.not-off');
   },
+  'caution-read': (b) =>
+    Object.hasOwn(cautions, b.cautionId)
+      ? undefined
+      : refuse('cautionId', 'job.caution', { part: b.cautionId }),
   'item-marked': (b, job) =>
     itemsOf(familyCodeOf(job)).some((i) => i.id === b.itemId)
       ? undefined

@@ -36,6 +36,7 @@ export const interlockRules = ruleTable({
       `${f.part} ${f.value.toFixed(1)} mm and ${f.is('other').toLowerCase()} ${Number(f.is('otherMm')).toFixed(1)} mm cannot both be true: it is the ${f.is('smaller') ? 'smaller' : 'greater'} of the two.${f.is('inches') ? ' As inches it could: type it with “in”.' : ''}`,
     'what metal is',
   ),
+  'job.caution': noSuch('A caution of this work', 'caution'),
   'fastener.none': noSuch('A fastener of this walk', 'fastener'),
   'fastener.figure': refuses(
     'A figure, or whose manual',

@@ -267,6 +267,14 @@ describe('what may not be recorded', () => {
       { ctx: context({ outlined: ['knuckle.farFaceOuterMm'] }), events: ready },
     ),
     refused(
+      'a caution that nobody wrote',
+      'caution-read',
+      { cautionId: 'constructor' },
+      'job.caution',
+      'cautionId',
+      { ctx: withNut() },
+    ),
+    refused(
       'a fastener that this walk does not have',
       'fastener-read',
       { fastenerId: 'roof-rack', fastener: { torqueNm: 9, source: 'p. 1' } },

@@ -93,14 +93,17 @@ export interface JobState {
   closedMs?: number;
 }
 
-export const emptyState = (): JobState => ({
+export /** A map by words from outside: no word is taken for something that every object has. */
+const byWord = <T>(): Record<string, T> => Object.create(null) as Record<string, T>;
+
+const emptyState = (): JobState => ({
   results: [],
-  items: {},
-  itemsAt: {},
+  items: byWord(),
+  itemsAt: byWord(),
   stepsDone: { strip: [], rebuild: [] },
   found: [],
   timers: [],
-  cautionsRead: {},
+  cautionsRead: byWord(),
   facts: [],
   seenAtMs: {},
   contrary: {},
@@ -112,14 +115,14 @@ export const emptyState = (): JobState => ({
   damage: {},
   felt: {},
   readings: {},
-  figures: {},
-  fasteners: {},
+  figures: byWord(),
+  fasteners: byWord(),
   peaks: {},
   readAtMs: {},
   traces: {},
   strokes: {},
   stages: [],
-  checks: {},
+  checks: byWord(),
   overrides: [],
   done: [],
 });

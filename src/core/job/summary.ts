@@ -163,6 +163,19 @@ export interface JobSummary {
   closed?: string;
 }
 
+/** What the floor shows of a job that cannot be read: its corner as it was started, and why. */
+export const unreadable = (job: { corner: JobCorner; byId: string }, why: string): JobSummary => ({
+  onFloor: true,
+  corner: job.corner,
+  complaint: 'Cannot be shown',
+  family: '',
+  spine: stations.map((station) => ({ station, mark: 'blocked', result: '' })),
+  next: { short: 'Cannot be shown', text: `Its record cannot be read: ${why}` },
+  station: stations[0],
+  timers: [],
+  lastById: job.byId,
+});
+
 export function summaryOf(job: JobNow, lastById: string): JobSummary {
   const { ctx, state } = job;
   const station = currentStation(state.done);
