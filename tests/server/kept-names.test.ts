@@ -33,6 +33,8 @@ const stored = {
     'encoder-read',
     'seat-read',
     'seat-felt',
+    'work-started',
+    'work-paused',
     'fastener-read',
     'seat-judged',
     'part-confirmed',

@@ -117,6 +117,8 @@ const documentFields = {
   oldPart: Lines,
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
+  /** Minutes that hands were on the job, where its clock was used. */
+  handsOnMin: Type.Optional(Type.Integer()),
   /** How deep it was worked, where not everything was measured. */
   depth: Type.Optional(oneOf(depths)),
   /** Figures of the corner that were read on this job, or taken over. */

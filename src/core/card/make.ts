@@ -95,6 +95,7 @@ export function makeCard(source: CardSource): CardDocument {
     oldPart: oldPartLines(source),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
+    ...handsOnOf(source),
     ...(depthOf(source) === 'full' ? {} : { depth: depthOf(source) }),
     ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
     strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
@@ -116,6 +117,11 @@ export function makeCard(source: CardSource): CardDocument {
       'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
     ...onlyFor(source),
   };
+}
+
+function handsOnOf({ state }: CardSource): Pick<CardDocument, 'handsOnMin'> {
+  const { doneMs } = state.work;
+  return doneMs > 0 ? { handsOnMin: Math.round(doneMs / 60_000) } : {};
 }
 
 function onlyFor(source: CardSource): Pick<CardDocument, 'only'> {

@@ -22,3 +22,4 @@ export * from './state.ts';
 export * from './stations.ts';
 export * from './stroke-interlocks.ts';
 export * from './summary.ts';
+export * from './work-clock.ts';

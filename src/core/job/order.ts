@@ -42,6 +42,8 @@ export const order = {
   'fastener-read': {},
   'stage-recorded': { needs: ['rebuilt'] },
   'check-recorded': { needs: ['nut-done'] },
+  'work-started': {},
+  'work-paused': {},
   overridden: { needs: ['seat-measured'] },
   'station-done': { needs: ['earlier-stations'] },
   'station-reopened': {},

@@ -15,6 +15,7 @@ import { type Operation, type StrokeReading, thinned } from '../press/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
 import { applyFalls } from './falls.ts';
+import { clockAfter, type WorkClock } from './work-clock.ts';
 import type { Station } from './stations.ts';
 
 export type ItemState = EventBody<'item-marked'>['state'];
@@ -61,6 +62,8 @@ export interface JobState {
   oldEncoder?: Encoder & { side: Side };
   seats: { bore?: Kept<EventBody<'seat-read'>>; journal?: Kept<EventBody<'seat-read'>> };
   seatDecisions: { bore?: 'reuse' | 'replace'; journal?: 'reuse' | 'replace' };
+  /** How long hands were on it. */
+  work: WorkClock;
   /** Seats that were told by feel and eye. */
   felt: { bore?: Kept<EventBody<'seat-felt'>>; journal?: Kept<EventBody<'seat-felt'>> };
   damage: { bore?: Kept<EventBody<'damage-read'>>; journal?: Kept<EventBody<'damage-read'>> };
@@ -123,6 +126,7 @@ const emptyState = (): JobState => ({
   strokes: {},
   stages: [],
   checks: byWord(),
+  work: { doneMs: 0 },
   overrides: [],
   done: [],
 });
@@ -166,6 +170,7 @@ const once = (list: string[], x: string) => {
 
 function apply(s: JobState, e: JobEvent): void {
   applyFalls(s, e);
+  s.work = clockAfter(s.work, e);
   const kept = { byId: e.byId, atMs: e.atMs };
   switch (e.type) {
     case 'complaint-recorded':

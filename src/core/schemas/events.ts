@@ -198,6 +198,9 @@ export const eventBodies = {
     value: Maybe(Reading),
     typed: Maybe(Text(40)),
   }),
+  /** Hands on the job, and off it. */
+  'work-started': closed({}),
+  'work-paused': closed({}),
   overridden: closed({ rule: Text(80), reason: Text(400) }),
   'station-done': closed({ station: StationId }),
   'station-reopened': closed({ station: StationId, reason: Text(400) }),

@@ -7,24 +7,17 @@ import {
   seatMarkNames,
   seatMarks,
 } from '../../core/fits/index.ts';
-import {
-  bareSeat,
-  chosenPart,
-  depthOf,
-  familyCodeOf,
-  seatName,
-  seatVerdicts,
-} from '../../core/job/index.ts';
+import { bareSeat, depthOf, seatName, seatVerdicts } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
 import { Call, MainAction, Toggles, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { SeatSection } from './SeatSection.tsx';
 import { DamageEntry } from './DamageEntry.tsx';
 
 const angles = ['across', 'a quarter turn on'] as const;
@@ -55,7 +48,6 @@ export function FeltSeatBody({
 }) {
   const { view, send, whoName } = useFelt();
   const seat = bareSeat(view, kind);
-  const family = familyCodeOf(view);
   const caliper = !noInstrument && depthOf(view) === 'usual';
   const [text, setText, clear] = useDraft(`${view.job.id}:felt:${kind}`);
   const [seen, setSeen] = useState<SeatMark[]>([...(view.state.felt[kind]?.seen ?? [])]);
@@ -115,14 +107,7 @@ export function FeltSeatBody({
               ))}
             </div>
           )}
-          {family && (
-            <FamilySection
-              code={family}
-              ring={chosenPart(view)?.bearing}
-              lit={[kind === 'bore' ? 'outer' : 'inner']}
-              label={`Section: the ${seatName(view, kind).toLowerCase()}`}
-            />
-          )}
+          <SeatSection kinds={[kind]} />
         </div>
       }
       side={

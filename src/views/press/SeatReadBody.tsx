@@ -1,9 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { isSlip, type SeatKind, seatScatterMm } from '../../core/fits/index.ts';
 import {
-  chosenPart,
   depthOf,
-  familyCodeOf,
   type JobNow,
   judgeReadings,
   seatAnswered,
@@ -24,11 +22,11 @@ import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { SeatSection } from './SeatSection.tsx';
 import { DamageEntry } from './DamageEntry.tsx';
 import { FeltSeatBody } from './FeltSeatBody.tsx';
 import { FigureBody } from './FigureBody.tsx';
@@ -129,7 +127,6 @@ function SeatsTold({
   missing: string | undefined;
 }) {
   const { view } = useJob();
-  const family = familyCodeOf(view);
   const { send } = useJob();
   const kinds = seatKinds(view);
   const said = kinds.flatMap((k) => seatVerdicts(view, k) ?? []);
@@ -149,14 +146,7 @@ function SeatsTold({
       tabs={tabs}
       picture={
         <div className="seat-body">
-          {family && (
-            <FamilySection
-              code={family}
-              ring={chosenPart(view)?.bearing}
-              lit={['outer', 'inner']}
-              label="Section with both seats"
-            />
-          )}
+          <SeatSection kinds={kinds} />
         </div>
       }
       side={

@@ -1,8 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import type { SeatKind } from '../../core/fits/index.ts';
 import {
-  chosenPart,
-  familyCodeOf,
   fitEffects,
   overrideOf,
   seatAnswered,
@@ -18,10 +16,10 @@ import { sentence } from '../../core/rules/index.ts';
 import { worst } from '../../core/verdict.ts';
 import { Call, Frame, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
-import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
+import { SeatSection } from './SeatSection.tsx';
 import { keepTab } from '../shell/useTab.ts';
 import { FitSpread } from './FitSpread.tsx';
 import { SeatUnrolled } from './SeatUnrolled.tsx';
@@ -267,18 +265,10 @@ function SeatSeen({ kind }: { kind: SeatKind }) {
   const seat = seatOf(view, kind);
   const result = seatResult(view, kind);
   const read = view.state.seats[kind];
-  const family = familyCodeOf(view);
   if (!seat || !result || !read)
     return (
       <div className="seat-body">
-        {family && (
-          <FamilySection
-            code={family}
-            ring={chosenPart(view)?.bearing}
-            lit={[kind === 'bore' ? 'outer' : 'inner']}
-            label={`Section: the ${seatName(view, kind).toLowerCase()}`}
-          />
-        )}
+        <SeatSection kinds={[kind]} />
       </div>
     );
   const chain = seatChain(view, kind);

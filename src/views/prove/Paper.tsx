@@ -26,6 +26,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
           {c.family}
           {c.part ? `, ${c.part.size}` : ''}
           <br />
+          {c.handsOnMin === undefined ? '' : `hands on ${c.handsOnMin} min; `}
           {km ? `${km.value} ${km.unit} / ${km.other}` : 'clock not read'}
         </p>
         <p className="right">

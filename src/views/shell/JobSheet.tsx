@@ -1,8 +1,10 @@
+import { Pause, Play } from 'lucide-react';
 import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from 'react';
 import { cornerNames } from '../../core/corner.ts';
 import { layoutNames } from '../../core/diagnosis/index.ts';
 import {
   currentStation,
+  handsOn,
   type JobView,
   spine,
   type Station,
@@ -85,6 +87,7 @@ function Head() {
         <WhoPick people={view.people} who={who} onWho={setWho} />
       </div>
       <Clock />
+      <WorkToggle />
     </TitleBlock>
   );
 }
@@ -111,6 +114,29 @@ function Clock() {
         <b className="num">{openFor(open)}</b>
       </p>
     </div>
+  );
+}
+
+/** Hands on the job or off it, in one tap: the minutes are for the plan and the quote. */
+function WorkToggle() {
+  const { view, send } = useJob();
+  const at = useServerClock(view.nowMs);
+  if (view.state.signed || view.state.closed) return null;
+  const { running, ms } = handsOn(view.state.work, at);
+  const Mark = running ? Pause : Play;
+  return (
+    <button
+      type="button"
+      className="cell work-toggle"
+      aria-pressed={running}
+      onClick={() => void send(running ? 'work-paused' : 'work-started', {})}
+    >
+      <Mark aria-hidden="true" size={20} />
+      <span>
+        {running ? 'hands on' : 'paused'}
+        <b className="num">{openFor(ms)}</b>
+      </span>
+    </button>
   );
 }
 
