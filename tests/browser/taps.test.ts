@@ -61,15 +61,17 @@ async function seen(page: Page, together: boolean, ...words: string[]): Promise<
 }
 
 /** A seat by hand, eye and caliper. */
-async function feltSeat(page: Page, kind: 'bore' | 'journal', mm: string): Promise<void> {
+async function feltSeat(page: Page, kind: 'bore' | 'journal', mm?: string): Promise<void> {
   await page.getByRole('heading', { name: new RegExp(`Does the ${kind} still`, 'u') }).waitFor();
-  await page.getByLabel('Caliper across').fill(mm);
+  if (mm) await page.getByLabel('Caliper across').fill(mm);
   await button(page, 'Ring grips, nothing seen').click();
 }
 
 /** What a hand does on a known unit from Start to the centre nut locked, at one depth. */
-async function wholeJob(depth: 'full' | 'usual'): Promise<{ taps: number; typed: number }> {
-  const usual = depth === 'usual';
+async function wholeJob(
+  depth: 'full' | 'usual' | 'quick',
+): Promise<{ page: Page; taps: number; typed: number }> {
+  const usual = depth !== 'full';
   const corner = usual ? /Right front/u : /Left front/u;
   const { page } = await tablet(browser, 'ines');
   const counts = await counted(page);
@@ -95,7 +97,7 @@ async function wholeJob(depth: 'full' | 'usual'): Promise<{ taps: number; typed:
   await button(page, 'Take N4076-48').click();
   await button(page, /^All \d here/u).click();
   await at(page, 'plan');
-  if (usual) await page.getByRole('radio', { name: /^usual/u }).click();
+  if (usual) await page.getByRole('radio', { name: new RegExp(`^${depth}`, 'u') }).click();
   await button(page, 'Start work').click();
 
   await at(page, 'press-out');
@@ -125,7 +127,9 @@ async function wholeJob(depth: 'full' | 'usual'): Promise<{ taps: number; typed:
     ['bore', '75.961', '75.96'],
     ['journal', '40.016', '40.02'],
   ] as const)
-    await (usual ? feltSeat(page, kind, caliper) : seat(page, kind, fine));
+    await (usual
+      ? feltSeat(page, kind, depth === 'usual' ? caliper : undefined)
+      : seat(page, kind, fine));
   await button(page, /To Press in$/iu).click();
 
   await at(page, 'press-in');
@@ -164,7 +168,7 @@ async function wholeJob(depth: 'full' | 'usual'): Promise<{ taps: number; typed:
   console.log(
     `known unit, ${depth} depth, to the centre nut locked: ${taps} taps, ${typed} typed values`,
   );
-  return { taps, typed };
+  return { page, taps, typed };
 }
 
 it.each([
@@ -178,3 +182,39 @@ it.each([
     expect(typed).toBeLessThanOrEqual(mostTyped);
   },
 );
+
+it('signs a quick job whose card says of each thing that it was not measured', async () => {
+  const { page } = await wholeJob('quick');
+  await button(page, 'To Prove').click();
+  await at(page, 'prove');
+  for (const row of await page.locator('.check-row').all()) {
+    const right = row.getByRole('button', { name: 'Right', exact: true });
+    if (await right.isVisible()) await right.click();
+  }
+  await page.getByLabel(/Distance on the clock/u).fill('89 000');
+  await button(page, 'Sign off').click();
+  await page
+    .getByRole('dialog')
+    .getByLabel(/^PIN of/u)
+    .fill('2580');
+  await button(page, 'Sign as Ines').click();
+  await at(page, 'card');
+  const card = (await (
+    await page.request.get(
+      page.url().replace('/jobs/', '/api/jobs/').replace('/card', '/card.json'),
+    )
+  ).json()) as {
+    depth: string;
+    seats: { value: string; status?: string }[];
+    checks: { what: string; value: string; status?: string }[];
+  };
+  expect(card.depth).toBe('quick');
+  expect(card.seats).toHaveLength(2);
+  for (const s of card.seats) {
+    expect(s.value).toMatch(/^not measured; grips/u);
+    expect(s.status).toBeUndefined();
+  }
+  const unmeasured = card.checks.filter((c) => c.value === 'not measured');
+  expect(unmeasured.map((c) => c.status)).toEqual(unmeasured.map(() => undefined));
+  expect(unmeasured.map((c) => c.what)).toContain('Runout of disc or flange');
+});

@@ -17,7 +17,7 @@ import {
 } from '../torque/index.ts';
 import { worst } from '../verdict.ts';
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
-import type { JobNow } from './job-now.ts';
+import { instrumentsInUse, type JobNow } from './job-now.ts';
 import { unmet } from './needs.ts';
 import { checksFor, owedAt } from './owed.ts';
 import { chosenPart, partByNumber } from './part-on-job.ts';
@@ -38,8 +38,8 @@ const fault = (f: { field: string; reason: string } | undefined, rule: RuleId, u
   f && refuse(under + f.field, rule, { with: { fault: f.reason } });
 
 /** The instrument that read is one of the shop's. */
-const instrumentRefusal = ({ ctx }: JobNow, id: string) =>
-  ctx.instruments.some((i) => i.id === id && !i.retired)
+const instrumentRefusal = (job: JobNow, id: string) =>
+  instrumentsInUse(job).some((i) => i.id === id)
     ? undefined
     : refuse('instrumentId', 'kit.instrument', { part: id });
 

@@ -73,6 +73,10 @@ export function cornerOfJob(startedOn: JobCorner, state: JobState): JobCorner {
   return startedOn !== 'unknown' ? startedOn : (state.complaint?.corner ?? 'unknown');
 }
 
+/** Instruments that are still in use. */
+export const instrumentsInUse = ({ ctx }: JobNow): Instrument[] =>
+  ctx.instruments.filter((i) => !i.retired);
+
 /** An instrument that is still on record. */
 export const instrumentById = ({ ctx }: JobNow, id: string | undefined): Instrument | undefined =>
   ctx.instruments.find((i) => i.id === id);

@@ -9,6 +9,7 @@ import {
   kindOf,
   oldPart,
   readingsToGo,
+  instrumentsInUse,
 } from '../../core/job/index.ts';
 import {
   atTwenty,
@@ -78,7 +79,7 @@ function statsWith(view: JobNow, typing: Typing | undefined): Stats {
 /** The old part, size by size, with its section or flange beside it and the running figures on the drawing. */
 export function useMeasure({ off }: MeasureProps) {
   const { view } = useJob();
-  const { state, ctx } = view;
+  const { state } = view;
   const toGo = readingsToGo(view);
   const [picked, setPicked] = useState<Open>();
   const [typing, setTyping] = useState<Typing>();
@@ -98,7 +99,7 @@ export function useMeasure({ off }: MeasureProps) {
       atBench(typing.dimension, r),
     ),
   };
-  const again = measureAgain(list, oldPart(view), ctx.instruments);
+  const again = measureAgain(list, oldPart(view), instrumentsInUse(view));
   return {
     picture: (
       <div className="old-grid">

@@ -9,6 +9,7 @@ import {
   heldAgainst,
   oldPart,
   sensorSide,
+  instrumentsInUse,
 } from '../../core/job/index.ts';
 import {
   type CataloguePart,
@@ -44,7 +45,7 @@ import { useOffers } from './useOffers.ts';
 /** Which part is right: the old one over the new, point by point, with what stops it. */
 export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void }) {
   const { view, choose } = useJob();
-  const { ctx, state, choices } = view;
+  const { state, choices } = view;
   const [entering, setEntering] = useState(false);
   const [found, setFound] = useState<{ asked: string; parts: CataloguePart[]; total: number }>();
   const part = chosenPart(view);
@@ -55,7 +56,7 @@ export function PartTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => void 
   const list = found ? found.parts.map((p) => heldAgainst(view, p)) : candidatesFor(view);
   const nearest = read ? list.find((c) => c.status !== 'stop') : undefined;
   const shown = part && own ? own : nearest;
-  const again = measureAgain(list, old, ctx.instruments);
+  const again = measureAgain(list, old, instrumentsInUse(view));
   const named = cornerRecord(view)?.partNumber;
   const offers = useOffers(
     [...(part ? [part.number] : []), ...list.map((c) => c.part.number)].slice(0, 12),

@@ -1,5 +1,11 @@
 import { useEffect, useState } from 'react';
-import { chosenPart, instrumentById, type JobNow, readingsFor } from '../../core/job/index.ts';
+import {
+  chosenPart,
+  instrumentById,
+  type JobNow,
+  readingsFor,
+  instrumentsInUse,
+} from '../../core/job/index.ts';
 import {
   atTwenty,
   type DimensionId,
@@ -74,7 +80,7 @@ export function ReadingEntry({
   // What the simulated indicator wrote into the field, as long as nothing else was typed.
   const [simulated, setSimulated] = useState<string>();
   const [instrumentId, setInstrument] = useState(
-    state.oldInstrumentId ?? ctx.instruments[0]?.id ?? '',
+    state.oldInstrumentId ?? instrumentsInUse(view)[0]?.id ?? '',
   );
   const slots = slotsOf(dimension);
   const list = state.oldTaken[dimension] ?? [];

@@ -7,7 +7,13 @@ import {
   seatMarkNames,
   seatMarks,
 } from '../../core/fits/index.ts';
-import { bareSeat, depthOf, seatName, seatVerdicts } from '../../core/job/index.ts';
+import {
+  bareSeat,
+  depthOf,
+  seatName,
+  seatVerdicts,
+  instrumentsInUse,
+} from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { worst } from '../../core/verdict.ts';
@@ -51,7 +57,7 @@ export function FeltSeatBody({
   const caliper = !noInstrument && depthOf(view) === 'usual';
   const [text, setText, clear] = useDraft(`${view.job.id}:felt:${kind}`);
   const [seen, setSeen] = useState<SeatMark[]>([...(view.state.felt[kind]?.seen ?? [])]);
-  const [instrumentId, setInstrument] = useState(caliperOf(view.ctx.instruments));
+  const [instrumentId, setInstrument] = useState(caliperOf(instrumentsInUse(view)));
   if (!seat) return null;
   const cells = text === '' ? ['', ''] : text.split('|');
   const { nominalMm } = seat;
@@ -129,7 +135,7 @@ export function FeltSeatBody({
           {caliper && (
             <section>
               <InstrumentPicker
-                instruments={view.ctx.instruments}
+                instruments={instrumentsInUse(view)}
                 id={instrumentId}
                 onId={setInstrument}
               />

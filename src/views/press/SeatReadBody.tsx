@@ -12,6 +12,7 @@ import {
   seatVerdicts,
   type TakenSeat,
   unknownOfSeats,
+  instrumentsInUse,
 } from '../../core/job/index.ts';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
 import { sentence } from '../../core/rules/index.ts';
@@ -72,7 +73,9 @@ export function SeatReadBody({
       }))}
     />
   );
-  if (byFeel && kinds.length > 0 && told && !picked)
+  // Told, and not all of them measured: what was said stands here, with the way on.
+  const partlyFelt = kinds.some((k) => !view.state.seats[k]);
+  if (told && partlyFelt && !picked && felt !== 'measured')
     return (
       <SeatsTold kicker={kicker} tabs={tabs} onAgain={setKind} onDone={onDone} missing={missing} />
     );
@@ -206,7 +209,7 @@ function SeatForm({
   const kept = state.seats[kind];
   const [text, setText, clear] = useDraft(`${view.job.id}:seat:${kind}`);
   const [instrumentId, setInstrument] = useState(
-    kept?.instrumentId ?? usualInstrument(kind, ctx.instruments),
+    kept?.instrumentId ?? usualInstrument(kind, instrumentsInUse(view)),
   );
   const [again, setAgain] = useState(false);
   // Where the pad writes: the place that was touched last, else the first that is empty.
