@@ -165,8 +165,12 @@ export function traceRefusal(
 }
 
 /** What has to be measured before a stack may be used: nothing is pressed on a size that is not known. */
-export function unsettled(stack: Stack, setup: Setup): Refusal | undefined {
-  const [first, ...more] = toSettle(stack, setup);
+export function unsettled(
+  stack: Stack,
+  setup: Setup,
+  open = toSettle(stack, setup),
+): Refusal | undefined {
+  const [first, ...more] = open;
   if (!first) return undefined;
   const { figure, min, max } = first;
   return refuse('stack', 'press.measure-first', {

@@ -39,18 +39,20 @@ const kindOf = ({ requirement: r }: Setup): string =>
     r.seat.fit.diameterMm,
   ]);
 
-/** Whether two setups of a stroke differ only in figures of their pieces: same windows, same contacts, same way. */
-export const sameKind = (a: Setup, b: Setup): boolean => kindOf(a) === kindOf(b);
+/** Whether setups of a stroke differ only in figures of their pieces: same windows, same contacts, same way. */
+export function sameKind(first: Setup, ...others: readonly Setup[]): boolean {
+  const kind = kindOf(first);
+  return others.every((s) => kindOf(s) === kind);
+}
 
 /**
  * The hull of setups that differ in their figures. Each figure of a requirement grows or falls steadily with each
- * measure of the corner, so those at the ends of all measures together bound it. Throws RangeError for setups of
- * different kinds, and for none.
+ * measure of the corner, so those at the ends of all measures together bound it. They have to be of one kind: see
+ * `sameKind`. Throws RangeError for none.
  */
 export function hullOf(setups: readonly Setup[]): Hull {
   const [first] = setups;
-  if (!first || setups.some((s) => !sameKind(first, s)))
-    throw new RangeError('setups: of one kind, and at least one');
+  if (!first) throw new RangeError('setups: at least one');
   const forces = setups.map((s) => s.forceKn);
   const of = (hard: boolean): Setup => ({
     ...first,

@@ -70,7 +70,7 @@ export function openSetup(
   const setupsIn = (spans: ReadonlyMap<string, Span>) =>
     cornersOf(spans).flatMap((values) => laid(setupWith)(values) ?? []);
   const all = setupsIn(own);
-  if (!all.every((s) => sameKind(shown, s))) return undefined;
+  if (!sameKind(shown, ...all)) return undefined;
   const within = (spans: ReadonlyMap<string, Span>) =>
     hullOf(setupsIn(new Map([...own, ...spans])));
   const forceKn = widest(all.map((s) => s.forceKn));
@@ -173,11 +173,15 @@ function limitsFor(s: Stack, open: Open, figure: OpenFigure, only: boolean): Sti
   };
 }
 
-/** What would settle a stack that is not settled: each figure with what it has to show; empty once it is. */
+/**
+ * What would settle a stack that is not settled, in the order of reach: the figure that is read next with what it has to
+ * show, and those behind it, whose limits follow once it is read; empty where it is settled.
+ */
 export function toSettle(s: Stack, { open }: Setup): StillOpen[] {
   if (!open || isSettled(s, open.hard) || worst(surely(s, open.easy)) === 'stop') return [];
-  const figures = waitsFor(s, open);
-  return figures.map((f) => limitsFor(s, open, f, figures.length === 1));
+  const [first, ...rest] = waitsFor(s, open);
+  if (!first) return [];
+  return [limitsFor(s, open, first, rest.length === 0), ...rest.map((figure) => ({ figure }))];
 }
 
 /** More stacks than are shown are held against each other by how little they still wait for. */

@@ -88,6 +88,7 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
     // A peak without its travel is that of the break-away.
     const last =
       readings.at(-1) ?? (peakKn === undefined ? undefined : { travelMm: 0, forceKn: peakKn });
+    const open = stack && !done ? toSettle(stack, setup) : [];
     return {
       operation,
       setup,
@@ -96,8 +97,8 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       stack,
       byHand: !done && chosen?.pusherId !== undefined,
       judgement: stack && judgeStack(stack, setup),
-      open: stack && !done ? toSettle(stack, setup) : [],
-      measureFirst: stack && !done ? unsettled(stack, setup) : undefined,
+      open,
+      measureFirst: stack && unsettled(stack, setup, open),
       readings,
       peakKn,
       live: last && liveOf(readings, last, setup, state.traces[operation] !== undefined),
