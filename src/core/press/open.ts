@@ -1,6 +1,6 @@
 import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { forcePath, forcePaths } from './force-path.ts';
-import { hullOf, sameKind, type Span, widest } from './hull.ts';
+import { type Hull, hullOf, sameKind, type Span, widest } from './hull.ts';
 import { judgeKnown, judgePieces } from './judge-stack.ts';
 import type { Adapter } from './kit.ts';
 import { score } from './score.ts';
@@ -68,13 +68,20 @@ export function openSetup(
   if (!shown || figures.length === 0) return shown;
   const own = new Map(figures.map((f) => [f.path, f.span]));
   const setupsIn = (spans: ReadonlyMap<string, Span>) =>
-    cornersOf(spans).flatMap((values) => laid(setupWith)(values) ?? []);
-  const all = setupsIn(own);
+    cornersOf(spans).map((values) => laid(setupWith)(values));
+  const all = setupsIn(own).flatMap((s) => s ?? []);
   if (!sameKind(shown, ...all)) return undefined;
   const within = (spans: ReadonlyMap<string, Span>) =>
-    hullOf(setupsIn(new Map([...own, ...spans])));
+    hullOver(setupsIn(new Map([...own, ...spans])));
   const forceKn = widest(all.map((s) => s.forceKn));
-  return { ...shown, forceKn, open: { ...hullOf(all), figures, within, drawn } };
+  return { ...shown, forceKn, open: { ...within(own), figures, within, drawn } };
+}
+
+/** The hull of all corners; where one cannot be laid out nothing bounds what lies towards it, and no stack passes. */
+function hullOver(corners: readonly (Setup | undefined)[]): Hull {
+  const hull = hullOf(corners.flatMap((s) => s ?? []));
+  if (!corners.includes(undefined)) return hull;
+  return { ...hull, hard: { ...hull.hard, forceKn: { ...hull.hard.forceKn, high: Infinity } } };
 }
 
 /**
