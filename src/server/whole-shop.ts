@@ -172,10 +172,14 @@ const jobOf = (r: Row): JobRow =>
 
 /** How many jobs of an archive have a whole chain. */
 function sealedIn({ rows }: Archive): number {
-  const events = rows.get('events') ?? [];
+  const events = new Map<unknown, EventRow[]>();
+  for (const row of rows.get('events') ?? []) {
+    const ofJobSoFar = events.get(row['job_id']) ?? [];
+    ofJobSoFar.push(eventOf(row));
+    events.set(row['job_id'], ofJobSoFar);
+  }
   return (rows.get('jobs') ?? []).filter(
-    (j) =>
-      verifyChain(jobOf(j), events.filter((e) => e['job_id'] === j['id']).map(eventOf)).verified,
+    (j) => verifyChain(jobOf(j), events.get(j['id']) ?? []).verified,
   ).length;
 }
 
@@ -210,7 +214,7 @@ export async function importShop(
     const taken = jobsTaken(comparison, numbers);
     const wanted = comparison.map((c) => {
       const { name } = c.table;
-      if (intoEmpty) return { ...c, fresh: c.fresh };
+      if (intoEmpty) return c;
       const job = name === 'jobs' ? 'id' : ofJob[name];
       const fresh = merged.includes(name) ? c.fresh : [];
       return { ...c, fresh: job ? fresh.filter((r) => taken.has(r[job] ?? '')) : fresh };

@@ -297,7 +297,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   await page.getByRole('textbox', { name: 'Knuckle, whole depth at the bore' }).fill('47');
   await page.getByRole('textbox', { name: 'Knuckle, whole depth at the bore' }).press('Enter');
   await page
-    .getByText(/Stop: knuckle, whole depth at the bore 47.0 mm here, 49.0 mm at GL-7 LF/u)
+    .getByText(/Knuckle, whole depth at the bore 47.0 mm here, 49.0 mm at GL-7 LF/u)
     .waitFor();
   expect(complaints).toEqual([]);
 });

@@ -155,9 +155,8 @@ function fastenerLines(source: CardSource): Pick<CardDocument, 'fasteners'> {
     const f = fastenerOn(source, step.fastener);
     const what = f?.name ?? fastenerNames[step.fastener] ?? step.fastener;
     if (!f) return [{ what, value: 'tightened; no figure on record', ...by(done) }];
-    const words = fastenerInWords(f);
-    const value = words.startsWith('by ') ? `tightened ${words}` : `tightened to ${words}`;
-    return [{ what, value, limit: f.source, ...by(done) }];
+    const to = f.byManual ? '' : 'to ';
+    return [{ what, value: `tightened ${to}${fastenerInWords(f)}`, limit: f.source, ...by(done) }];
   });
   return lines.length > 0 ? { fasteners: lines } : {};
 }

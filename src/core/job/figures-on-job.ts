@@ -13,6 +13,7 @@ import {
   withFigure,
 } from '../press/index.ts';
 import type { EventBody } from '../schemas/events.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerRecord, type JobNow, once } from './job-now.ts';
 import { chosenPart } from './part-on-job.ts';
@@ -81,6 +82,19 @@ export function figureOn(job: JobNow, path: string): FigureValue | undefined {
   const drawn = cornerDrawn(job);
   if (!drawn || drawn.unknown.some((f) => f.path === path)) return undefined;
   return figureAt(drawn.record, path);
+}
+
+/** The Stop of a corner that is not built like the one that lent its figures; undefined while nothing says so. */
+export function notAlike(job: JobNow): Verdict | undefined {
+  const off = job.state.notAlike;
+  if (!off) return undefined;
+  const name = figuresFor(familyCodeOf(job)).find((f) => f.path === off.path)?.name ?? off.path;
+  return verdict('figure.not-alike', {
+    part: name,
+    value: off.hereMm,
+    unit: 'mm',
+    with: { there: off.thereMm.toFixed(1), from: off.takenFrom },
+  });
 }
 
 /** Why a figure cannot be taken: not one of the family, not of its kind, or not true beside what is known. */

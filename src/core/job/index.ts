@@ -9,6 +9,7 @@ export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';
 export * from './learned.ts';
+export * from './lent.ts';
 export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';

@@ -14,6 +14,7 @@ import {
   type Procedure,
   stageUnit,
   walkProcedure,
+  isSaid,
 } from '../torque/index.ts';
 import { worst } from '../verdict.ts';
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
@@ -131,9 +132,7 @@ const guards: Guards = {
     const known = [...stepsOf(job, 'strip'), ...stepsOf(job, 'rebuild')];
     if (!known.some((s) => s.fastener === b.fastenerId))
       return refuse('fastenerId', 'fastener.none', { part: b.fastenerId });
-    const { torqueNm, angleDeg, byManual } = b.fastener;
-    const said = torqueNm !== undefined || angleDeg !== undefined || byManual;
-    return said ? undefined : refuse('fastener', 'fastener.figure');
+    return isSaid(b.fastener) ? undefined : refuse('fastener', 'fastener.figure');
   },
   'stroke-reading': (b, job) =>
     b.travelMm === undefined && requirementOf(job, b.operation)?.fitting

@@ -42,6 +42,13 @@ export const interlockRules = ruleTable({
     'A figure, or whose manual',
     () => 'Type its torque or angle, or say that it is tightened by the maker’s manual.',
   ),
+  'figure.not-alike': {
+    title: 'Built alike, or measured anew',
+    says: ['stop'],
+    source: '0.5 mm apart, our judgement: more than a caliper can be off',
+    sentence: (f) =>
+      `${f.part} ${f.at} mm here, ${f.is('there')} mm at ${f.is('from')}. It is not built alike: what was taken over from it is asked for anew.`,
+  },
   'press.measure-first': refuses(
     'Nothing is pressed on a size that nobody knows',
     (f) => {

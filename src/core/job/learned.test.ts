@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { context, event, job } from '../../../tests/job-example.ts';
-import { fastenerOn, fastenersLearned, figureOn, learnedOn } from './index.ts';
+import { fastenerOn, fastenersLearned, figureOn, learnedOn, notAlike } from './index.ts';
+import { sentence } from '../rules/index.ts';
 
 const reach = event('figure-read', { path: 'knuckle.wheelSideReachMm', value: 190 });
 const typed = event('procedure-entered', {
@@ -67,6 +68,7 @@ describe('what was taken over from another corner', () => {
       thereMm: 68,
       takenFrom: '08 LF',
     });
+    expect(sentence(notAlike(now)!)).toContain('66.0 mm here, 68.0 mm at 08 LF');
     expect(figureOn(now, 'knuckle.bossDepthMm')).toBeUndefined();
     expect(figureOn(now, 'knuckle.shoulderMm')).toBe(66);
   });

@@ -15,7 +15,7 @@ export interface Learned {
 }
 
 /** Longest text of a source. */
-const longest = 200;
+export const longestSource = 200;
 
 /**
  * The corner's record with what this job read of it, and the procedure that was typed on it; undefined where the record
@@ -47,7 +47,7 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
       ...(typed ? { procedureId: typed.id } : {}),
       ...(taken.length > 0 ? { takenOver: taken } : {}),
       ...(drawn.unknown.length > 0 ? { outlined: drawn.unknown.map((f) => f.path) } : {}),
-      source: (known ? `${own.source}; ${read}` : read).slice(-longest),
+      source: (known ? `${own.source}; ${read}` : read).slice(-longestSource),
     },
     ...(typed ? { procedure: typed } : {}),
   };
@@ -67,7 +67,7 @@ export function fastenersLearned(job: JobNow, jobNumber: string): Record<string,
   return Object.fromEntries(
     Object.values(job.state.fasteners).map(({ fastenerId, fastener, takenFrom }) => {
       const from = takenFrom ? `as ${takenFrom}, not held against the manual here; ` : '';
-      const source = `${from}${fastener.source}; job ${jobNumber}`.slice(0, longest);
+      const source = `${from}${fastener.source}; job ${jobNumber}`.slice(0, longestSource);
       return [
         fastenerId,
         { ...fastener, name: fastenerNames[fastenerId] ?? fastenerId, source },

@@ -3,6 +3,7 @@ import {
   type FitChain,
   frictions,
   bothRz,
+  type FeltSeat,
   fromLimits,
   givenBackWarmMm,
   gripLostMm,
@@ -30,7 +31,7 @@ import {
   type Work,
   workFrom,
 } from '../press/index.ts';
-import { gravestFirst, type Verdict } from '../verdict.ts';
+import { gravestFirst, type Verdict, worst } from '../verdict.ts';
 import { depthOf } from './depth-on-job.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn, unknownOfSeats } from './figures-on-job.ts';
@@ -133,10 +134,24 @@ export function seatVerdicts(job: JobNow, kind: SeatKind): Verdict[] | undefined
   const measured = seatResult(job, kind)?.verdicts;
   if (measured) return measured;
   const felt = job.state.felt[kind];
+  return felt && feltVerdicts(job, kind, felt);
+}
+
+/** What is said of a seat told by feel and eye, kept or still being told; undefined while its part is missing. */
+export function feltVerdicts(job: JobNow, kind: SeatKind, felt: FeltSeat): Verdict[] | undefined {
   const seat = bareSeat(job, kind);
-  if (!felt || !seat) return undefined;
+  if (!seat) return undefined;
   const said = judgeFelt(kind, seatName(job, kind).toLowerCase(), seat.nominalMm, felt);
   return withDamage(said, job, kind);
+}
+
+/** Seats without a decision that were told by feel with nothing against them: they may be reused in one tap. */
+export function reusableTogether(job: JobNow): SeatKind[] {
+  const open = seatKinds(job).filter((k) => !job.state.seatDecisions[k]);
+  const right = (k: SeatKind) =>
+    seatAnswered(job, k) && worst(seatVerdicts(job, k) ?? []) !== 'stop';
+  const felt = open.some((k) => !job.state.seats[k]);
+  return felt && open.every(right) ? open : [];
 }
 
 /** Whether a seat was told as deep as the job is worked; where nothing measures it, somebody says so by name. */

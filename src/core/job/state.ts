@@ -96,7 +96,7 @@ export interface JobState {
   closedMs?: number;
 }
 
-export /** A map by words from outside: no word is taken for something that every object has. */
+/** A map by words from outside: no word is taken for something that every object has. */
 const byWord = <T>(): Record<string, T> => Object.create(null) as Record<string, T>;
 
 const emptyState = (): JobState => ({

@@ -28,6 +28,10 @@ export const FastenerSchema = closed({
 });
 export type Fastener = Static<typeof FastenerSchema>;
 
+/** Whether anything is said of a fastener: a figure, or whose manual. */
+export const isSaid = ({ torqueNm, angleDeg, byManual }: ReadFastener): boolean =>
+  torqueNm !== undefined || angleDeg !== undefined || byManual === true;
+
 /** A fastener's figure as it is read out: "60 N·m + 90°". */
 export function fastenerInWords(f: Omit<Fastener, 'name' | 'source'>): string {
   const torque = f.torqueNm === undefined ? [] : [`${f.torqueNm} N·m`];

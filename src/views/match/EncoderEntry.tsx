@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Encoder } from '../../core/corner-record.ts';
 import type { Side } from '../../core/corner.ts';
-import { chosenPart, cornerRecord, depthOf } from '../../core/job/index.ts';
+import { chosenPart, cornerRecord, worksInOneGo } from '../../core/job/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
@@ -22,9 +22,7 @@ export function EncoderEntry({ onDone }: { onDone: () => void }) {
   // Held side by side: where the record says which face the sensor looks at, one tap says the same of the old part.
   const part = chosenPart(view);
   const sensor = cornerRecord(view)?.sensorSide;
-  const asNew = depthOf(view) !== 'full' &&
-    part &&
-    sensor && { ...part.bearing.encoder, side: sensor };
+  const asNew = worksInOneGo(view) && part && sensor && { ...part.bearing.encoder, side: sensor };
   const [kind, setKind] = useState<Encoder['kind'] | undefined>(kept?.kind);
   const [side, setSide] = useState<Side | undefined>(kept?.side);
   const [pairs, setPairs] = useDraft(`${view.job.id}:old:pairs`);

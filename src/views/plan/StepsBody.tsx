@@ -8,12 +8,12 @@ import {
 } from '../../core/families/index.ts';
 import {
   cornerRecord,
-  depthOf,
   fastenerOn,
   familyCodeOf,
   rebuildSteps,
   stepsOf,
   type Timer,
+  worksInOneGo,
 } from '../../core/job/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
 import { threadInWords } from '../../core/matching/index.ts';
@@ -90,7 +90,7 @@ export function StepsBody({
   };
   const along = takenAlong(steps, at, done) ?? [];
   // Who works less deep goes through what carries no danger of its own in one go.
-  const run = depthOf(view) === 'full' || picked ? [] : plainRun(steps, at, done);
+  const run = !worksInOneGo(view) || picked ? [] : plainRun(steps, at, done);
   const startClock = () =>
     step.wait &&
     send('timer-started', { timerId: step.id, label: step.wait.label, minutes: step.wait.minutes });

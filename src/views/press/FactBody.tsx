@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { type CautionId, cautions, type FactId, facts } from '../../core/families/index.ts';
-import { depthOf, familyCodeOf, seenNow } from '../../core/job/index.ts';
+import { familyCodeOf, seenNow, worksInOneGo } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -34,7 +34,7 @@ export function FactBody({
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
   // Who works less deep says it of all at once; each stands on the page with its picture.
-  const together = depthOf(view) !== 'full' && open.length > 1 && contrary.length === 0;
+  const together = worksInOneGo(view) && open.length > 1 && contrary.length === 0;
   // The last of a station leads on in the same tap, where nothing else is owed.
   const leads = nextLabel !== 'Next' && !missing;
   const seeAll = async () => {

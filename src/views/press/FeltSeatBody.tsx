@@ -1,7 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import {
   isSlip,
-  judgeFelt,
   type SeatKind,
   type SeatMark,
   seatMarkNames,
@@ -10,7 +9,7 @@ import {
 import {
   bareSeat,
   depthOf,
-  seatName,
+  feltVerdicts,
   seatVerdicts,
   instrumentsInUse,
 } from '../../core/job/index.ts';
@@ -52,7 +51,8 @@ export function FeltSeatBody({
   onTold: () => void;
   onMeasure: () => void;
 }) {
-  const { view, send, whoName } = useFelt();
+  const { view, send, who } = useJob();
+  const whoName = view.people.find((p) => p.id === who)?.name ?? 'nobody';
   const seat = bareSeat(view, kind);
   const caliper = !noInstrument && depthOf(view) === 'usual';
   const [text, setText, clear] = useDraft(`${view.job.id}:felt:${kind}`);
@@ -80,11 +80,7 @@ export function FeltSeatBody({
   };
   const said =
     missing === undefined
-      ? judgeFelt(kind, seatName(view, kind).toLowerCase(), nominalMm, {
-          grip: 'grips',
-          seen,
-          caliperMm: caliper ? values : [],
-        })
+      ? feltVerdicts(view, kind, { grip: 'grips', seen, caliperMm: caliper ? values : [] })
       : seatVerdicts(view, kind);
   return (
     <StationBody
@@ -183,9 +179,4 @@ export function FeltSeatBody({
       }
     />
   );
-}
-
-function useFelt() {
-  const { view, send, who } = useJob();
-  return { view, send, whoName: view.people.find((p) => p.id === who)?.name ?? 'nobody' };
 }

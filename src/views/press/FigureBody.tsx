@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
-import { chosenPart, familyCodeOf, figureOn } from '../../core/job/index.ts';
+import { chosenPart, familyCodeOf, figureOn, notAlike } from '../../core/job/index.ts';
 import { type Figure, figuresFor, type FigureValue } from '../../core/press/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
-import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
-import { VerdictShape } from '../../ui/Marks.tsx';
+import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
@@ -37,6 +36,7 @@ export function FigureBody({
   const [{ figure, ...wanted }] = asked as [Asked, ...Asked[]];
   const [text, setText, clear] = useDraft(`${view.job.id}:figure:${figure.path}`);
   const family = familyCodeOf(view);
+  const off = notAlike(view);
   const parsed = parseQuantity(text, 'length');
   const record = async (value: FigureValue, typed?: string) => {
     const said = typed === undefined ? {} : { typed: typed.slice(0, 40) };
@@ -70,7 +70,11 @@ export function FigureBody({
             {asked.length} {asked.length === 1 ? 'figure' : 'figures'} to read before this can be
             laid out.
           </Call>
-          <NotAlike />
+          {off && (
+            <section>
+              <VerdictLines verdicts={[off]} />
+            </section>
+          )}
           <SameAs />
           <section className="grid gap-2">
             <h2 className="asked-figure">{figure.name}</h2>
@@ -119,23 +123,6 @@ export function FigureBody({
         )
       }
     />
-  );
-}
-
-/** A measure that showed that the corner is not built like the one that lent its figures: both, and what follows. */
-function NotAlike() {
-  const { view } = useJob();
-  const off = view.state.notAlike;
-  if (!off) return null;
-  const name = figuresFor(familyCodeOf(view)).find((f) => f.path === off.path)?.name ?? off.path;
-  return (
-    <p className="verdict-line stop" role="status">
-      <VerdictShape status="stop" size={24} />
-      <span>
-        Stop: {name.toLowerCase()} {off.hereMm.toFixed(1)} mm here, {off.thereMm.toFixed(1)} mm at{' '}
-        {off.takenFrom}. It is not built alike: what was taken over from it is asked for anew.
-      </span>
-    </p>
   );
 }
 

@@ -4,6 +4,7 @@ import {
   depthOf,
   type JobNow,
   judgeReadings,
+  reusableTogether,
   seatAnswered,
   seatKinds,
   seatName,
@@ -129,17 +130,13 @@ function SeatsTold({
   onDone: () => void;
   missing: string | undefined;
 }) {
-  const { view } = useJob();
-  const { send } = useJob();
+  const { view, send } = useJob();
   const kinds = seatKinds(view);
   const said = kinds.flatMap((k) => seatVerdicts(view, k) ?? []);
-  const open = kinds.filter((k) => !view.state.seatDecisions[k]);
   // Nothing against them: reused in the same tap, by the same eyes.
-  const reuse = open.length > 0 && worst(said) !== 'stop';
+  const reuse = reusableTogether(view);
   const goOn = async () => {
-    if (reuse)
-      for (const seat of open)
-        if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
+    for (const seat of reuse) if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
     onDone();
   };
   return (
@@ -171,8 +168,8 @@ function SeatsTold({
       actions={
         <MainAction
           label={
-            reuse
-              ? `Reuse ${open.map((k) => seatPart(view, k)).join(' and ')}, to Press in`
+            reuse.length > 0
+              ? `Reuse ${reuse.map((k) => seatPart(view, k)).join(' and ')}, to Press in`
               : 'To Press in'
           }
           missing={missing}

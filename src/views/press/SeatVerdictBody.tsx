@@ -3,6 +3,7 @@ import type { SeatKind } from '../../core/fits/index.ts';
 import {
   fitEffects,
   overrideOf,
+  reusableTogether,
   seatAnswered,
   seatChain,
   seatKinds,
@@ -69,12 +70,12 @@ export function SeatVerdictBody({
     }
   };
   // Told by feel and nothing against it: one tap for the seats together.
-  const open = kinds.filter((k) => !state.seatDecisions[k]);
-  const byFeel = open.length > 1 && open.every((k) => !state.seats[k]);
-  const clear = open.every((k) => worst(seatVerdicts(view, k) ?? []) !== 'stop');
-  const all = byFeel && clear ? open.map((k) => seatPart(view, k)).join(' and ') : undefined;
+  const together = reusableTogether(view);
+  const all =
+    together.length > 1 ? together.map((k) => seatPart(view, k)).join(' and ') : undefined;
   const reuseAll = async () => {
-    for (const seat of open) if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
+    for (const seat of together)
+      if (!(await send('seat-judged', { seat, decision: 'reuse' }))) return;
   };
   const measureNew = async () => {
     const reason = `New ${part} fitted, measured again`;

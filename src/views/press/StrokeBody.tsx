@@ -1,6 +1,12 @@
 import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { dangerOf, depthOf, familyCodeOf, type JobNow, readFirst } from '../../core/job/index.ts';
+import {
+  dangerOf,
+  familyCodeOf,
+  type JobNow,
+  readFirst,
+  worksInOneGo,
+} from '../../core/job/index.ts';
 import {
   type Adapter,
   type Figure,
@@ -137,7 +143,7 @@ function OneStroke({
     const made = recordOf(stroke, s);
     const good = judgeStroke(made, setup).status === 'good';
     // Who works less deep goes on from what came off as it should.
-    if ((await send('stroke-recorded', made)) && good && depthOf(view) !== 'full') onNext();
+    if ((await send('stroke-recorded', made)) && good && worksInOneGo(view)) onNext();
   };
   const pick = (role: Role, piece: Adapter | undefined) => {
     setPicking(undefined);
