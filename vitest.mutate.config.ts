@@ -4,6 +4,12 @@ import { configDefaults, defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['src/core/**/*.test.ts'],
-    exclude: [...configDefaults.exclude, '**/brute-force.test.ts', '**/order.test.ts'],
+    exclude: [
+      ...configDefaults.exclude,
+      '**/brute-force.test.ts',
+      '**/order.test.ts',
+      '**/open.test.ts',
+      '**/figures.test.ts',
+    ],
   },
 });

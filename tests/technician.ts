@@ -1,3 +1,4 @@
+import type { CornerRecord } from '../src/core/corner-record.ts';
 import type { Corner } from '../src/core/corner.ts';
 import { type FamilyCode, itemsOf, type RouteId, type Task } from '../src/core/families/index.ts';
 import { limitsMm, tolerance } from '../src/core/fits/index.ts';
@@ -21,13 +22,15 @@ import {
   type Station,
   stepsOf,
   taskDone,
+  unknownOfSeats,
+  unknownOfStroke,
   walkOf,
   workOf,
 } from '../src/core/job/index.ts';
 import { isCount, sizeOf } from '../src/core/matching/index.ts';
-import { seatsOf, solve } from '../src/core/press/index.ts';
+import { type Figure, figureAt, seatsOf, solve } from '../src/core/press/index.ts';
 import type { ChoiceBody, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
-import { wrenchesFor } from '../src/core/torque/index.ts';
+import { type Procedure, wrenchesFor } from '../src/core/torque/index.ts';
 import { shopContext } from './shop.ts';
 
 /** One thing a technician writes down. */
@@ -64,6 +67,53 @@ const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
 export function nextEntries(job: JobNow, route: RouteId): Entry[] {
   const station = currentStation(job.state.done);
   return station ? atStation[station](job, route) : [];
+}
+
+/** What there is to read on a car of which nothing is on record. */
+export interface Truth {
+  record: CornerRecord;
+  procedure: Procedure;
+}
+
+/** The same on a car of which nothing is on record: names its family, reads what is asked for, types the procedure. */
+export function nextOnUnknown(job: JobNow, route: RouteId, truth: Truth): Entry[] {
+  const { family = 'P1', partNumber = '' } = truth.record;
+  switch (currentStation(job.state.done)) {
+    case 'match':
+      if (familyCodeOf(job) === family && chosenPart(job)) break;
+      return [
+        entry('family-named', { code: family, probability: 0.9, answers: {} }),
+        { choice: 'match', value: { partNumber } },
+      ];
+    case 'torque': {
+      if (job.ctx.procedure) break;
+      const { checkedBy: _by, checkedOn: _on, ...procedure } = truth.procedure;
+      return [
+        entry('procedure-entered', { procedure }),
+        entry('overridden', { rule: 'torque.unchecked', reason: 'held against the page' }),
+      ];
+    }
+    case 'press-out':
+    case 'press-in': {
+      // One at a time: others may follow from it.
+      const path = askedOf(job, currentStation(job.state.done) === 'press-out' ? 'out' : 'in')[0]
+        ?.path;
+      if (path === undefined) break;
+      const value = figureAt(truth.record, path);
+      if (value === undefined) throw new Error(`${family} asks for ${path}: not on its record`);
+      return [entry('figure-read', { path, value })];
+    }
+  }
+  return nextEntries(job, route);
+}
+
+/** Figures that the next task of a walk waits for. */
+function askedOf(job: JobNow, way: 'out' | 'in'): readonly Figure[] {
+  const task = (walkOf(job)?.[way] ?? []).find(
+    (t) => !(t.kind === 'stroke' && t.spare) && !taskDone(t, job),
+  );
+  if (task?.kind === 'stroke') return unknownOfStroke(job, task.operation);
+  return task?.kind === 'seats' ? unknownOfSeats(job) : [];
 }
 
 const done = (station: Station): Entry => entry('station-done', { station });

@@ -1,10 +1,11 @@
 import { type TSchema, Type } from '@sinclair/typebox';
 import Papa from 'papaparse';
 import { JobCornerId } from '../core/corner.ts';
+import { InstrumentSchema } from '../core/fits/seat.ts';
 import { PartSchema } from '../core/matching/catalogue-part.ts';
 import { bearingFaults } from '../core/matching/index.ts';
 import { adapterFaults, pressFaults } from '../core/press/index.ts';
-import { AdapterSchema } from '../core/press/kit.ts';
+import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
 import { closed, Id, oneOf, Text, Uuid } from '../core/schemas/common.ts';
 import { choiceKeys, eventTypes } from '../core/schemas/events.ts';
 import {
@@ -15,6 +16,7 @@ import {
   workshopKinds,
   WorkshopSchema,
 } from '../core/schemas/workshop.ts';
+import { WrenchSchema } from '../core/torque/procedure.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
 import { setChoice, startJob, writeEvent } from './jobs.ts';
 import { forgetParts } from './parts.ts';
@@ -109,12 +111,22 @@ function workshopFaults(file: WorkshopFile): FieldFault[] {
   });
 }
 
-export const tableKinds = ['adapters', 'parts', 'consumables'] as const;
+export const tableKinds = [
+  'adapters',
+  'presses',
+  'parts',
+  'consumables',
+  'wrenches',
+  'instruments',
+] as const;
 export type TableKind = (typeof tableKinds)[number];
 const rowSchemas: Record<TableKind, TSchema> = {
   adapters: AdapterSchema,
+  presses: PressSchema,
   parts: PartSchema,
   consumables: ConsumableSchema,
+  wrenches: WrenchSchema,
+  instruments: InstrumentSchema,
 };
 
 /** Lines of a CSV table that can be taken, and what is wrong with the others. Line 1 holds the heads. */

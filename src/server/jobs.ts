@@ -236,8 +236,8 @@ async function choiceFault(
   for (const [field, id] of Object.entries(value as Record<string, string>)) {
     if (field === 'usedAgain') continue;
     if (field === 'pressId') {
-      if (id !== hammer.id && !ctx.presses.some((p) => p.id === id))
-        throw invalid([{ field, reason: `No press is called “${id}”.` }]);
+      if (id !== hammer.id && !ctx.presses.some((p) => p.id === id && !p.retired))
+        throw invalid([{ field, reason: `No press in use is called “${id}”.` }]);
     } else if (!ctx.adapters.some((a) => a.id === id))
       throw invalid([{ field, reason: `The kit has no piece “${id}”.` }]);
   }

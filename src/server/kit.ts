@@ -23,7 +23,7 @@ export async function kitGaps() {
   const [units, adapters, presses, index] = [
     await listRecords(db, 'units'),
     await listRecords(db, 'adapters'),
-    await listRecords(db, 'presses'),
+    (await listRecords(db, 'presses')).filter((p) => !p.retired),
     await partIndex(db),
   ];
   const list = units.flatMap((u) =>

@@ -43,7 +43,9 @@ const toolOrder: Record<'onCar' | 'onBench', readonly PressKind[]> = {
 /** What can give the force of a stroke on the chosen route, likeliest first: on the car no bench press, and a hammer only where it is a way. */
 export function toolsFor({ ctx, choices }: JobNow, r: Requirement): Press[] {
   const order = toolOrder[choices.plan?.value.route === 'on-car' ? 'onCar' : 'onBench'];
-  const ranked = order.flatMap((kind) => ctx.presses.filter((p) => (p.kind ?? 'press') === kind));
+  const ranked = order.flatMap((kind) =>
+    ctx.presses.filter((p) => !p.retired && (p.kind ?? 'press') === kind),
+  );
   // Where the part stands by itself on the vehicle, it is driven; a press cannot get there.
   return [...(r.support ? ranked : []), ...(r.hammer.allowed ? [hammer] : [])];
 }

@@ -65,6 +65,8 @@ export const PressSchema = closed({
   pistonMm: Maybe(Mm()),
   /** Thread of a screw tool, and the outside of the screw: what has to pass through the work. */
   screw: Maybe(closed({ ...ScrewToolSchema.properties, rodMm: Mm() })),
+  /** Why it is used no more; jobs that were pressed with it keep it. */
+  retired: Maybe(Text(60)),
 });
 /** `hammer` is no record of the shop: it is always at hand. */
 export type Press = Omit<Static<typeof PressSchema>, 'kind'> & { kind?: PressKind | 'hammer' };

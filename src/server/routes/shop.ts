@@ -115,7 +115,7 @@ export const shopRoutes: readonly Route[] = [
   route(
     'POST',
     '/api/import/{kind}',
-    'Import a CSV table of adapters, parts or consumables',
+    'Import a CSV table: adapters, presses, parts, consumables, wrenches or instruments',
     { limit: importLimit, takes: 'text/csv' },
     ({ params, body }) =>
       importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), false),

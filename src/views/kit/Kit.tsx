@@ -15,7 +15,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, faultOf } from '../shell/useJob.ts';
 import { Gaps } from './Gaps.tsx';
-import { ImportBox } from './ImportBox.tsx';
+import { ImportBox } from '../shell/ImportBox.tsx';
 import { OnePiece } from './OnePiece.tsx';
 import { Shelf } from './Shelf.tsx';
 import { Tools } from './Tools.tsx';
@@ -107,7 +107,7 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
           <Tools
             tools={tools}
             onKept={async (name) => {
-              setSaid(`${name} is among the tools.`);
+              setSaid(`${name} is kept.`);
               await refreshTools();
             }}
           />

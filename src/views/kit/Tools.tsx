@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   greased,
   type Press,
@@ -12,7 +13,9 @@ import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { faultOf } from '../shell/useJob.ts';
+import { call, faultOf } from '../shell/useJob.ts';
+import { ImportBox } from '../shell/ImportBox.tsx';
+import { RetireTool } from '../shell/RetireTool.tsx';
 import { useRecordDraft } from './useRecordDraft.ts';
 
 type Figure =
@@ -45,17 +48,29 @@ export function Tools({
   tools: readonly Press[];
   onKept: (name: string) => void;
 }) {
+  const [fault, setFault] = useState<string>();
+  const retire = async ({ retired: _was, ...kept }: Press, why: string | undefined) => {
+    const r = await call('POST', '/api/presses', why ? { ...kept, retired: why } : kept);
+    setFault(r.ok ? undefined : r.problem.detail);
+    if (r.ok) onKept(kept.name);
+  };
   return (
     <section className="tools">
       <h2>Presses, rams, screws</h2>
+      {fault && (
+        <p className="note" role="alert">
+          {fault}
+        </p>
+      )}
       <table className="rows">
         <tbody>
           {tools.map((p) => (
-            <tr key={p.id}>
+            <tr key={p.id} className={p.retired ? 'retired' : ''}>
               <td>
                 <b>{p.name}</b>
                 <br />
                 <span className="cap num">
+                  {p.retired ? `${p.retired}, ` : ''}
                   opens {p.daylightMm} mm{p.strokeMm ? `, stroke ${p.strokeMm}` : ''}
                   {p.pistonMm ? `, 100 bar is ${ramForceKn(100, p.pistonMm).toFixed(0)} kN` : ''}
                   {p.screw
@@ -65,6 +80,12 @@ export function Tools({
               </td>
               <td className="figure">
                 <b>{p.capacityKn}</b> kN
+                <br />
+                <RetireTool
+                  what={p.name}
+                  retired={p.retired !== undefined}
+                  onRetire={(why) => retire(p, why)}
+                />
               </td>
             </tr>
           ))}
@@ -73,6 +94,10 @@ export function Tools({
       <details className="more">
         <summary>Add a press, ram or screw</summary>
         <AddTool onKept={onKept} />
+      </details>
+      <details className="more">
+        <summary>A file of presses, rams, screws</summary>
+        <ImportBox kind="presses" title="" onTaken={() => onKept('The table')} />
       </details>
     </section>
   );

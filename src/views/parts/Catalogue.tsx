@@ -13,7 +13,7 @@ import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
-import { ImportBox } from '../kit/ImportBox.tsx';
+import { ImportBox } from '../shell/ImportBox.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call } from '../shell/useJob.ts';
 import './parts.css';

@@ -104,7 +104,9 @@ function ScrewTorques({
   setup: Setup;
   presses: readonly Press[];
 }) {
-  const own = presses.flatMap((p) => (p.screw ? [{ id: p.id, name: p.name, tool: p.screw }] : []));
+  const own = presses.flatMap((p) =>
+    p.screw && !p.retired ? [{ id: p.id, name: p.name, tool: p.screw }] : [],
+  );
   const usual = own.length > 0 ? own : screws;
   const shown = press.screw ? own.filter((s) => s.id === press.id) : usual;
   if (r.throughMm === 0) return null;

@@ -28,6 +28,7 @@ export async function call<T>(
   path: string,
   body?: unknown,
   type = 'application/json',
+  headers: Readonly<Record<string, string>> = {},
 ): Promise<{ ok: true; value: T } | { ok: false; problem: ProblemDoc }> {
   const init: RequestInit = {
     method,
@@ -35,7 +36,7 @@ export async function call<T>(
       ? {}
       : {
           body: type === 'application/json' ? JSON.stringify(body) : String(body),
-          headers: { 'content-type': type },
+          headers: { ...headers, 'content-type': type },
         }),
   };
   for (let attempt = 0; attempt < 2; attempt++) {

@@ -6,8 +6,9 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
-import { keepRecords } from './keepRecords.ts';
-import { RetireTool } from './RetireTool.tsx';
+import { keepRecords, shopNow } from './keepRecords.ts';
+import { ImportBox } from '../shell/ImportBox.tsx';
+import { RetireTool } from '../shell/RetireTool.tsx';
 
 /** By how much a reading can be off, on a scale of tenfolds from a micrometre to a millimetre. */
 function DoubtBar({ doubtMm }: { doubtMm: number }) {
@@ -39,6 +40,7 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
   const [name, setName] = useState('');
   const [doubt, setDoubt] = useState('');
   const [fault, setFault] = useState<string>();
+  const refresh = () => void shopNow().then((s) => s && onShop(s));
   const read = parseQuantity(doubt, 'length');
   const add = async () => {
     if (!read.ok) return;
@@ -103,6 +105,10 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
             onAct={add}
           />
         </div>
+      </details>
+      <details className="more">
+        <summary>A file of instruments</summary>
+        <ImportBox kind="instruments" title="" onTaken={refresh} />
       </details>
     </section>
   );

@@ -7,8 +7,9 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
-import { keepRecords } from './keepRecords.ts';
-import { RetireTool } from './RetireTool.tsx';
+import { keepRecords, shopNow } from './keepRecords.ts';
+import { ImportBox } from '../shell/ImportBox.tsx';
+import { RetireTool } from '../shell/RetireTool.tsx';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -80,6 +81,7 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
   const [most, setMost] = useState('');
   const [due, setDue] = useState('');
   const [fault, setFault] = useState<string>();
+  const refresh = () => void shopNow().then((s) => s && onShop(s));
   const max = parseQuantity(most, 'torque');
   const measures = type !== undefined && torqueTypes.includes(type);
   const add = async () => {
@@ -167,6 +169,10 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
             onAct={add}
           />
         </div>
+      </details>
+      <details className="more">
+        <summary>A file of torque tools</summary>
+        <ImportBox kind="wrenches" title="" onTaken={refresh} />
       </details>
     </section>
   );

@@ -3,6 +3,7 @@ import type { ShopImport } from '../../core/schemas/shop-archive.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
+import { ImportBox } from '../shell/ImportBox.tsx';
 import { problemOf } from '../shell/useJob.ts';
 
 const tableNames: Readonly<Record<string, string>> = {
@@ -167,6 +168,12 @@ export function WholeShop({ who, name }: { who: string; name: string }) {
           <TakeArchive who={who} pin={pin} empty={false} onTaken={() => location.reload()} />
         </div>
       </details>
+      {(['units', 'procedures'] as const).map((kind) => (
+        <details key={kind} className="more">
+          <summary>A file of {kind}</summary>
+          <ImportBox kind={kind} title="" lead={{ id: who, name }} onTaken={() => undefined} />
+        </details>
+      ))}
     </section>
   );
 }

@@ -2,6 +2,12 @@ import type { ShopView } from '../../core/schemas/shop.ts';
 import type { WorkshopFile } from '../../core/schemas/workshop.ts';
 import { call } from '../shell/useJob.ts';
 
+/** The shop as it stands; nothing where the server does not answer. */
+export async function shopNow(): Promise<ShopView | undefined> {
+  const r = await call<ShopView>('GET', '/api/shop');
+  return r.ok ? r.value : undefined;
+}
+
 /** Keeps records through the same door as an imported file, and gives the shop back as it then is. */
 export async function keepRecords(
   records: Pick<WorkshopFile, 'wrenches' | 'instruments'>,

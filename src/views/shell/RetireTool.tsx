@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ReasonDialog } from '../shell/ReasonDialog.tsx';
+import { ReasonDialog } from './ReasonDialog.tsx';
 
 /** Puts a tool away for good, with the reason, or takes it back into use; jobs that name it keep it. */
 export function RetireTool({

@@ -1,9 +1,19 @@
 import { useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Call } from '../../ui/Panels.tsx';
-import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { PinField } from '../../ui/SignFields.tsx';
+import { call, type ProblemDoc } from './useJob.ts';
 
-type Kind = 'adapters' | 'parts' | 'consumables';
+/** Kinds of record with a table of their own; `units` and `procedures` have JSON alone, and a lead brings them in. */
+type Kind =
+  | 'adapters'
+  | 'presses'
+  | 'parts'
+  | 'consumables'
+  | 'wrenches'
+  | 'instruments'
+  | 'units'
+  | 'procedures';
 interface Said {
   status: 'good' | 'check' | 'stop';
   text: string;
@@ -17,12 +27,26 @@ const taken = (r: Record<string, number>) =>
     .join(', ');
 
 /** Brings a table or a workshop file in. A table with faulty lines is refused whole, and the good lines are offered. */
-export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }) {
+export function ImportBox({
+  kind,
+  title = 'Import and export',
+  lead,
+  onTaken,
+}: {
+  kind: Kind;
+  title?: string;
+  /** Who answers for it, where the kind asks for a lead. */
+  lead?: { id: string; name: string };
+  onTaken: () => void;
+}) {
   const [said, setSaid] = useState<Said>();
   const [busy, setBusy] = useState(false);
+  const [pin, setPin] = useState('');
   const send = async (path: string, body: unknown, type: string, name: string, text: string) => {
     setBusy(true);
-    const r = await call<Record<string, number>>('POST', path, body, type);
+    const r = await call<Record<string, number>>('POST', path, body, type, {
+      ...(lead ? { 'x-lead-id': lead.id, 'x-lead-pin': pin } : {}),
+    });
     setBusy(false);
     if (r.ok) {
       setSaid({ status: 'good', text: `${name}: took ${taken(r.value)}.` });
@@ -80,20 +104,25 @@ export function ImportBox({ kind, onTaken }: { kind: Kind; onTaken: () => void }
         </Call>
       )}
       <section>
-        <h2>Import and export</h2>
-        <FileButton
-          label="CSV or JSON file"
-          accept=".csv,.json,text/csv,application/json"
-          busy={busy}
-          onFile={(f) => void load(f)}
-        />
+        {title && <h2>{title}</h2>}
+        {lead && <PinField person={lead.name} pin={pin} onPin={setPin} />}
+        {(!lead || pin.length >= 4) && (
+          <FileButton
+            label={lead ? 'JSON file' : 'CSV or JSON file'}
+            accept={lead ? '.json,application/json' : '.csv,.json,text/csv,application/json'}
+            busy={busy}
+            onFile={(f) => void load(f)}
+          />
+        )}
         <p className="cap mt-1">
           All of a file is taken or nothing.{' '}
-          <a className="link" href={`/api/export/${kind}.csv`} download>
-            CSV of these
-          </a>{' '}
+          {!lead && (
+            <a className="link" href={`/api/export/${kind}.csv`} download>
+              CSV of these
+            </a>
+          )}{' '}
           <a className="link" href={`/api/export/${kind}.json`} download>
-            JSON
+            JSON of these
           </a>{' '}
           <a className="link" href="/api/schema/workshop">
             Schema
