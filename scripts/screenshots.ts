@@ -1,4 +1,6 @@
 /** Takes the pictures of docs/screenshots from the demo data. Needs a running demo; address as the first argument. */
+import { readFileSync } from 'node:fs';
+import { setTimeout } from 'node:timers/promises';
 import { chromium } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 
@@ -8,18 +10,24 @@ const rows = (
 ).rows;
 const job = (fleetNo: string) => `/jobs/${rows.find((r) => r.fleetNo === fleetNo)!.id}`;
 
+async function send(
+  method: string,
+  path: string,
+  body: object,
+  headers: Record<string, string> = {},
+): Promise<void> {
+  const r = await fetch(url + path, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json', ...headers },
+  });
+  if (!r.ok) throw new Error(`${path}: ${await r.text()}`);
+}
+
 /** A unit that rolls in with nothing on record, at its first stroke; its part is one of the demo's. */
 async function rollIn(): Promise<string> {
   const known = rows.find((r) => r.fleetNo === 'SP-40');
   if (known) return `/jobs/${known.id}`;
-  const send = async (method: string, path: string, body: object): Promise<void> => {
-    const r = await fetch(url + path, {
-      method,
-      body: JSON.stringify(body),
-      headers: { 'content-type': 'application/json' },
-    });
-    if (!r.ok) throw new Error(`${path}: ${await r.text()}`);
-  };
   const id = uuid();
   const byId = 'ines';
   const say = (type: string, body: object) =>
@@ -49,6 +57,40 @@ async function rollIn(): Promise<string> {
   return `/jobs/${id}`;
 }
 
+/** A copy of a demo unit whose procedure is on no record, its job as far as the nut. */
+async function atTheNut(): Promise<string> {
+  const { units } = JSON.parse(readFileSync('demo-data/workshop.json', 'utf8')) as {
+    units: { id: string; corners: Record<string, { procedureId?: string }> }[];
+  };
+  const { jobs } = JSON.parse(readFileSync('demo-data/jobs.json', 'utf8')) as {
+    jobs: {
+      unitId: string;
+      corner: string;
+      byId: string;
+      choices: { key: string; value: object }[];
+      events: { type: string; body: object; byId: string }[];
+    }[];
+  };
+  const job = jobs.find((j) => j.unitId === 'unit-33')!;
+  const unit = structuredClone(units.find((u) => u.id === job.unitId)!);
+  delete unit.corners[job.corner]?.procedureId;
+  const copy = { ...unit, id: 'unit-sp-41', fleetNo: 'SP-41' };
+  const workshop = { format: 'true-spindle/workshop', version: 1, units: [copy] };
+  await send('POST', '/api/import', workshop, { 'x-lead-id': 'ines', 'x-lead-pin': '2580' });
+  const id = uuid();
+  const { byId, corner } = job;
+  await send('POST', '/api/jobs', { id, unitId: copy.id, corner, byId });
+  for (const { key, value } of job.choices)
+    await send('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: 0, value, byId });
+  const entries = job.events.filter((e) => e.type !== 'stage-recorded');
+  for (const [i, { type, body, byId: by }] of entries.entries()) {
+    // The same reading twice within a moment counts as a double tap.
+    if (JSON.stringify(entries[i - 1]?.body) === JSON.stringify(body)) await setTimeout(1500);
+    await send('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId: by });
+  }
+  return `/jobs/${id}`;
+}
+
 let rolledIn: Promise<string> | undefined;
 const unknownCorner = (): Promise<string> => (rolledIn ??= rollIn());
 
@@ -61,6 +103,8 @@ interface Shot {
   night?: boolean;
   hear?: boolean;
   read?: boolean;
+  /** Stages typed from a made-up page: kind and figure. */
+  type?: readonly (readonly [string, string])[];
   /** What has to be computed or drawn before the picture is taken. */
   waitMs?: number;
 }
@@ -90,8 +134,14 @@ const shots: Shot[] = [
   },
   {
     name: 'procedure',
-    path: async () => `${await unknownCorner()}/torque`,
+    path: async () => `${await atTheNut()}/torque`,
     press: 'Axle nut',
+    type: [
+      ['torque', '70'],
+      ['turn hub', '5'],
+      ['angle', '60'],
+      ['lock', ''],
+    ],
   },
 ];
 
@@ -115,7 +165,7 @@ for (const s of shots) {
   const page = await context.newPage();
   const path = typeof s.path === 'string' ? s.path : await s.path();
   await page.goto(url + path, { waitUntil: 'networkidle' });
-  await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
+  await page.locator('astro-island[ssr]').first().waitFor({ state: 'detached' });
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
   if (s.then) await page.getByRole('button', { name: s.then }).click();
   if (s.hear) {
@@ -130,6 +180,11 @@ for (const s of shots) {
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
   }
+  for (const [i, [kind, figure]] of (s.type ?? []).entries()) {
+    if (i > 0) await page.getByRole('button', { name: kind, exact: true }).click();
+    if (figure) await page.getByLabel(`Figure, stage ${i + 1}`).fill(figure);
+  }
+  if (s.type) await page.locator('.stage-pick').nth(2).click();
   await page.waitForTimeout(s.waitMs ?? 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
   await context.close();
