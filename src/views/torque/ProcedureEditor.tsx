@@ -303,7 +303,7 @@ function StageFields({
         ]}
       />
       {onRemove && (
-        <button type="button" className="link" onClick={onRemove}>
+        <button type="button" className="link inline-flex items-center gap-1" onClick={onRemove}>
           <X aria-hidden="true" /> Take this stage out
         </button>
       )}
