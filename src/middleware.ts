@@ -1,4 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
+import { log } from './server/log.ts';
 import { Problem } from './server/problem.ts';
 
 const guarded = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
@@ -11,7 +12,8 @@ function crossSite(request: Request, host: string): boolean {
   return origin !== null && (URL.canParse(origin) ? new URL(origin).host !== host : true);
 }
 
-export const onRequest = defineMiddleware(async ({ request, url }, next) => {
+export const onRequest = defineMiddleware(async (context, next) => {
+  const { request, url } = context;
   if (guarded.has(request.method) && crossSite(request, request.headers.get('host') ?? url.host)) {
     return new Problem(
       403,
@@ -19,10 +21,28 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
       'Writes are taken from this site’s own pages only.',
     ).toResponse();
   }
-  const response = await next();
+  try {
+    return guardedAnswer(await whole(await next()));
+  } catch (e) {
+    log.error({ err: e, path: url.pathname }, 'page failed');
+    if (context.locals.broken !== undefined) return new Response('Broken.', { status: 500 });
+    context.locals.broken = e instanceof Error ? e.message : 'unknown';
+    // One bad record harms only its own page, and that one says why.
+    const job = /^\/jobs\/([^/]+)/u.exec(url.pathname)?.[1];
+    return guardedAnswer(await whole(await context.rewrite(job ? `/jobs/${job}/raw` : '/500')));
+  }
+});
+
+/** A page is sent once all of it is drawn: it never breaks off half-way. */
+async function whole(response: Response): Promise<Response> {
+  if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
+  return new Response(await response.text(), response);
+}
+
+function guardedAnswer(response: Response): Response {
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
   response.headers.set('x-frame-options', 'DENY');
   return response;
-});
+}

@@ -8,7 +8,10 @@ import { closed, Id, Maybe, Mm, oneOf, Text } from './schemas/common.ts';
 /** What is known of one corner of one vehicle: the parts round its bearing, all in mm. */
 
 const Studs = Type.Integer({ minimum: 3, maximum: 12 });
-const ToleranceClass = Text(4);
+const ToleranceClass = Type.String({
+  pattern: '^([fghkmnprstFGHKMNPRS]|js|JS|j|J)\\d{1,2}$',
+  description: 'an ISO 286 class such as P7 or k6',
+});
 
 export const materials = ['steel', 'grey-iron', 'ductile-iron', 'aluminium'] as const;
 const MaterialId = oneOf(materials);

@@ -79,3 +79,6 @@ export const putChoice = (db: Db, row: typeof choices.$inferInsert) =>
         atMs: row.atMs,
       },
     });
+
+export const dropChoice = (db: Db, jobId: string, key: string) =>
+  db.delete(choices).where(and(eq(choices.jobId, jobId), eq(choices.key, key)));

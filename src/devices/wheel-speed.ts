@@ -18,6 +18,10 @@ export interface WheelSpeedReader {
   take: (request: TakeRequest) => Promise<Traces>;
 }
 
+/** Samples a second that show each pulse: twelve of each, and a thousand at least. */
+export const samplesPerSecond = (r: TakeRequest): number =>
+  Math.max(1000, Math.ceil((r.pairs * r.kmh * 1e6) / (3600 * r.circumferenceMm) / 100) * 1200);
+
 /** A made-up car with a chosen fault at a chosen corner. */
 export const standInReader = (
   fault: SignalFault,
@@ -30,10 +34,7 @@ export const standInReader = (
       ...r,
       fault,
       corner,
-      sampleRate: Math.max(
-        1000,
-        Math.ceil((r.pairs * r.kmh * 1e6) / (3600 * r.circumferenceMm) / 100) * 1200,
-      ),
+      sampleRate: samplesPerSecond(r),
       noiseV: 0.015,
       seed,
     }),

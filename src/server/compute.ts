@@ -126,7 +126,7 @@ export const testList = () =>
   }));
 
 const NoiseSettingsSchema = closed({
-  speedKmh: Type.Number(),
+  speedKmh: Type.Number({ minimum: 0, maximum: 400 }),
   tyre: Type.String({ minLength: 1, maxLength: 40 }),
   axleRatio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 12 })),
   pinionTeeth: Type.Optional(Type.Integer({ minimum: 5, maximum: 30 })),

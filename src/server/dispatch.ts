@@ -1,9 +1,7 @@
-import { pino } from 'pino';
-import { Problem } from './problem.ts';
+import { log } from './log.ts';
+import { invalid, Problem } from './problem.ts';
 import { type Route, routes } from './routes/index.ts';
-import { validated } from './validate.ts';
-
-export const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
+import { unwritableField, validated } from './validate.ts';
 
 interface Found {
   route: Route;
@@ -24,14 +22,25 @@ function find(method: string, pathname: string): Found | Problem {
   if (!found)
     return matches.length > 0
       ? new Problem(405, 'Method not allowed', `${method} is not for ${pathname}.`)
-      : new Problem(404, 'Not found', `There is nothing at ${pathname}.`);
-  const params = Object.fromEntries(
-    found.parts.flatMap((x, i) =>
-      x.startsWith('{') ? [[x.slice(1, -1), decodeURIComponent(parts[i]!)]] : [],
-    ),
-  );
+      : new Problem(404, 'Not found', `There is nothing at ${pathname.slice(0, 200)}.`);
+  const params: Record<string, string> = {};
+  for (const [i, x] of found.parts.entries()) {
+    if (!x.startsWith('{')) continue;
+    const text = decoded(parts[i] ?? '');
+    if (text === undefined || text.includes('\0'))
+      return new Problem(404, 'Not found', `There is nothing at ${pathname.slice(0, 200)}.`);
+    params[x.slice(1, -1)] = text;
+  }
   return { route: found.route, params };
 }
+
+const decoded = (part: string): string | undefined => {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return undefined;
+  }
+};
 
 /** Reads a body up to the route's limit; refuses early when the length is announced. */
 async function readBody(request: Request, limit: number): Promise<Buffer> {
@@ -39,7 +48,7 @@ async function readBody(request: Request, limit: number): Promise<Buffer> {
     new Problem(
       413,
       'Too large',
-      `This body is over the limit of ${(limit / 1e6).toFixed(0)} MB for this route.`,
+      `This body is over the limit of ${limit < 1e6 ? `${limit / 1000} kB` : `${limit / 1e6} MB`} for this route.`,
       [{ field: 'body', reason: `At most ${limit} bytes.` }],
       { limitBytes: limit },
     );
@@ -69,6 +78,40 @@ async function bodyOf(request: Request, route: Route): Promise<unknown> {
       `This route takes ${route.takes}, not ${type || 'nothing'}.`,
       [{ field: 'content-type', reason: `Must be ${route.takes}.` }],
     );
+  const large = Number(request.headers.get('content-length') ?? Infinity) > largeBytes;
+  const done = large && route.limit > largeBytes ? await oneLarge() : undefined;
+  try {
+    return await parsed(request, route);
+  } finally {
+    done?.();
+  }
+}
+
+/** Bodies over this wait for one another, so that memory holds one of them. */
+const largeBytes = 2_000_000;
+let lastLarge: Promise<void> = Promise.resolve();
+/** Waits until no other large body is being read; gives what ends one's own turn. */
+async function oneLarge(): Promise<() => void> {
+  const before = lastLarge;
+  let done: () => void = () => undefined;
+  lastLarge = new Promise((resolve) => (done = resolve));
+  await before;
+  return done;
+}
+
+const notText = () =>
+  new Problem(400, 'Not text', 'The body is not text in UTF-8.', [
+    { field: 'body', reason: 'Not UTF-8.' },
+  ]);
+function utf8(bytes: Buffer): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw notText();
+  }
+}
+
+async function parsed(request: Request, route: Route): Promise<unknown> {
   const bytes = await readBody(request, route.limit);
   if (route.takes === 'multipart/form-data') {
     return new Response(new Uint8Array(bytes), {
@@ -82,16 +125,25 @@ async function bodyOf(request: Request, route: Route): Promise<unknown> {
       });
   }
   if (route.takes === 'application/zip') return bytes;
-  const text = bytes.toString('utf8');
-  if (route.takes === 'text/csv') return text;
+  const text = utf8(bytes);
+  if (route.takes === 'text/csv') {
+    if (text.includes('\0')) throw notText();
+    return text;
+  }
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch (e) {
-    throw new Problem(400, 'Not JSON', `The body is not JSON: ${(e as Error).message}.`, [
+    const reason = (e as Error).message.slice(0, 120);
+    throw new Problem(400, 'Not JSON', `The body is not JSON: ${reason}.`, [
       { field: 'body', reason: 'Not JSON.' },
     ]);
   }
+  const field = unwritableField(value);
+  if (field !== undefined)
+    throw invalid([
+      { field, reason: 'Holds a character that cannot be kept: NUL or half a pair.' },
+    ]);
   return route.body ? validated(route.body, value) : value;
 }
 

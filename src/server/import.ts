@@ -1,6 +1,7 @@
 import { type TSchema, Type } from '@sinclair/typebox';
 import Papa from 'papaparse';
 import { JobCornerId } from '../core/corner.ts';
+import { classFaults } from '../core/fits/index.ts';
 import { InstrumentSchema } from '../core/fits/seat.ts';
 import { PartSchema } from '../core/matching/catalogue-part.ts';
 import { bearingFaults } from '../core/matching/index.ts';
@@ -72,6 +73,7 @@ async function putWorkshop(file: WorkshopFile): Promise<Record<string, number>> 
 
 /** Faults of one record that a schema cannot see: sizes that contradict each other. */
 const faultsBy: { [K in WorkshopKind]?: (record: RecordOf<K>) => FieldFault[] } = {
+  units: ({ corners }) => classFaults(corners, 'corners.'),
   adapters: adapterFaults,
   presses: pressFaults,
   parts: ({ bearing }) =>

@@ -7,7 +7,9 @@ import {
   partFound,
   reasonOf,
   type Refusal,
+  partRefusal,
   refusal,
+  saysTheSame,
 } from '../core/job/index.ts';
 import { hammer } from '../core/press/index.ts';
 import {
@@ -47,11 +49,20 @@ export interface NewJob {
   byId: string;
 }
 
+const idTaken = (id: string, what: string): Problem =>
+  new Problem(409, 'Id already used', `The id ${id} already names another ${what}.`, [
+    { field: 'id', reason: 'Already used for something else.' },
+  ]);
 /** Starts a job, or gives back the one that this id already started. */
 export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobView> {
   const { db, writes } = await store();
   await writes.run(async () => {
-    if (await jobById(db, input.id)) return;
+    const known = await jobById(db, input.id);
+    if (known) {
+      if (known.unitId !== input.unitId || known.corner !== input.corner)
+        throw idTaken(input.id, 'job');
+      return;
+    }
     if (!(await getRecord(db, 'units', input.unitId)))
       throw invalid([{ field: 'unitId', reason: `There is no unit “${input.unitId}”.` }]);
     await personOrProblem(db, input.byId);
@@ -118,13 +129,12 @@ export async function writeEvent(
   await writes.run(async () => {
     const known = await eventById(db, input.id);
     if (known) {
-      if (known.jobId !== jobId || known.type !== input.type)
-        throw new Problem(
-          409,
-          'Id already used',
-          `The id ${input.id} already names another entry.`,
-          [{ field: 'id', reason: 'Already used for something else.' }],
-        );
+      if (
+        known.jobId !== jobId ||
+        known.type !== input.type ||
+        !saysTheSame(known.type, known.body, body)
+      )
+        throw idTaken(input.id, 'entry');
       return;
     }
     const record = await jobRecord(jobId);
@@ -191,7 +201,10 @@ export async function setChoice(
     const now = await jobView(jobId);
     await personOrProblem(db, input.byId);
     const row = await choiceRow(db, jobId, key);
-    if (row?.commandId === input.id) return;
+    if (row?.commandId === input.id) {
+      if (!isDeepStrictEqual(JSON.parse(row.value), value)) throw idTaken(input.id, 'choice');
+      return;
+    }
     if ((row?.version ?? 0) !== input.version) {
       throw new Problem(
         409,
@@ -218,18 +231,20 @@ export async function setChoice(
 }
 
 /** A choice may only name what the shop has. */
-async function choiceFault(
-  db: Db,
-  key: ChoiceKey,
-  value: unknown,
-  { ctx, state }: JobView,
-): Promise<void> {
+async function choiceFault(db: Db, key: ChoiceKey, value: unknown, view: JobView): Promise<void> {
+  const { ctx } = view;
   if (key === 'match') {
     const { partNumber } = value as { partNumber: string };
-    if (state.handPart?.number !== partNumber && !(await partIndex(db)).byNumber.has(partNumber))
+    const part =
+      view.state.handPart?.number === partNumber
+        ? view.state.handPart
+        : (await partIndex(db)).byNumber.get(partNumber);
+    if (!part)
       throw invalid([
         { field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` },
       ]);
+    const no = partRefusal(part, view);
+    if (no) throw notNow(no);
     return;
   }
   if (!key.startsWith('stack-')) return;

@@ -19,45 +19,78 @@ export function faultsIn(schema: TSchema, value: unknown): FieldFault[] | undefi
   return check(value) ? undefined : faultsOf(check.errors ?? []);
 }
 
+/** Most faults that are told; a hostile body has as many as it has bytes. */
+const mostFaults = 20;
+
 function faultsOf(errors: readonly ErrorObject[]): FieldFault[] {
-  const faults = errors.map((e): FieldFault => {
-    const path = e.instancePath.slice(1).replaceAll('/', '.');
-    const at = (key: string) => (path ? `${path}.${key}` : key);
-    switch (e.keyword) {
-      case 'additionalProperties':
-        return {
-          field: at(e.params['additionalProperty']),
-          reason: `Unknown field “${e.params['additionalProperty']}”.`,
-        };
-      case 'required':
-        return { field: at(e.params['missingProperty']), reason: 'Missing.' };
-      case 'enum':
-        return {
-          field: path,
-          reason: `Must be one of: ${(e.params['allowedValues'] as string[]).join(', ')}.`,
-        };
-      case 'exclusiveMinimum':
-        return { field: path, reason: `Must be more than ${e.params['limit']}.` };
-      case 'minimum':
-        return { field: path, reason: `Must be at least ${e.params['limit']}.` };
-      case 'maximum':
-        return { field: path, reason: `Must be at most ${e.params['limit']}.` };
-      case 'type':
-        return {
-          field: path || 'body',
-          reason: `Must be ${e.params['type'] === 'object' ? 'an object' : `${/^[aeiou]/u.test(String(e.params['type'])) ? 'an' : 'a'} ${e.params['type']}`}.`,
-        };
-      case 'pattern':
-        return {
-          field: path,
-          reason: `Has not the form asked for${(e.parentSchema as { description?: string }).description ? `: ${(e.parentSchema as { description?: string }).description}` : ''}.`,
-        };
-      default:
-        return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
+  // A union reports every branch that failed: what it says twice is told once.
+  const faults = new Map<string, FieldFault>();
+  for (const e of errors) {
+    const fault = faultOf(e);
+    faults.set(`${fault.field}\n${fault.reason}`, fault);
+    if (faults.size === mostFaults) break;
+  }
+  return [...faults.values()];
+}
+
+/** A name from outside as a message repeats it. */
+const short = (name: unknown): string => String(name).slice(0, 60);
+
+function faultOf(e: ErrorObject): FieldFault {
+  const path = e.instancePath.slice(1).replaceAll('/', '.').slice(0, 120);
+  const at = (key: unknown) => (path ? `${path}.${short(key)}` : short(key));
+  const params = e.params as Record<string, unknown>;
+  switch (e.keyword) {
+    case 'additionalProperties':
+      return {
+        field: at(params['additionalProperty']),
+        reason: `Unknown field “${short(params['additionalProperty'])}”.`,
+      };
+    case 'required':
+      return { field: at(params['missingProperty']), reason: 'Missing.' };
+    case 'enum':
+      return {
+        field: path,
+        reason: `Must be one of: ${(params['allowedValues'] as string[]).join(', ')}.`,
+      };
+    case 'exclusiveMinimum':
+      return { field: path, reason: `Must be more than ${String(params['limit'])}.` };
+    case 'minimum':
+      return { field: path, reason: `Must be at least ${String(params['limit'])}.` };
+    case 'maximum':
+      return { field: path, reason: `Must be at most ${String(params['limit'])}.` };
+    case 'type':
+      return { field: path || 'body', reason: `Must be ${withArticle(String(params['type']))}.` };
+    case 'pattern': {
+      const { description } = e.parentSchema as { description?: string };
+      return {
+        field: path,
+        reason: `Has not the form asked for${description ? `: ${description}` : ''}.`,
+      };
     }
-  });
-  // A union reports every branch that failed; the first word on a field is the one to show.
-  return faults
-    .filter((f, i) => faults.findIndex((g) => g.field === f.field && g.reason === f.reason) === i)
-    .slice(0, 20);
+    default:
+      return { field: path || 'body', reason: `${e.message ?? 'is not valid'}.` };
+  }
+}
+
+const withArticle = (type: string): string => `${/^[aeiou]/u.test(type) ? 'an' : 'a'} ${type}`;
+
+/** Characters that no pencil writes: a NUL, half of a pair. Databases and files cut a text there. */
+const unwritable = /[\0\p{Surrogate}]/u;
+
+/** The field in which a text cannot be kept as it is; undefined when every text can. Linear, and without recursion. */
+export function unwritableField(value: unknown): string | undefined {
+  const todo: { at: string; value: unknown }[] = [{ at: '', value }];
+  for (let next = todo.pop(); next; next = todo.pop()) {
+    const { at } = next;
+    if (typeof next.value === 'string') {
+      if (unwritable.test(next.value)) return at || 'body';
+    } else if (typeof next.value === 'object' && next.value !== null)
+      for (const [key, inner] of Object.entries(next.value)) {
+        const path = (at ? `${at}.${short(key)}` : short(key)).slice(0, 120);
+        if (unwritable.test(key)) return path.replaceAll(/[\0\p{Surrogate}]/gu, '?');
+        todo.push({ at: path, value: inner });
+      }
+  }
+  return undefined;
 }

@@ -50,9 +50,9 @@ describe('problem documents', () => {
     ],
     [
       'a body over its limit',
-      () => ask('POST', '/api/jobs', `"${'x'.repeat(1_000_001)}"`),
+      () => ask('POST', '/api/jobs', `"${'x'.repeat(64_001)}"`),
       413,
-      /limit of 1 MB/u,
+      /limit of 64 kB/u,
     ],
     [
       'letters in a number',

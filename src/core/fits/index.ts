@@ -1,3 +1,4 @@
+export * from './class-faults.ts';
 export * from './chain.ts';
 export * from './damage.ts';
 export * from './felt-seat.ts';

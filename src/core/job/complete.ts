@@ -44,3 +44,23 @@ export function complete<T extends EventType>(
   const add: Completed[T] = completed[type];
   return add ? add(body, job) : body;
 }
+
+/** What `complete` writes, and what is added at the signature: a repeat need not say it, or the same of it. */
+const written: { [T in EventType]?: readonly string[] } = {
+  'encoder-checked': ['partNumber'],
+  'item-marked': ['partNumber'],
+  'stroke-recorded': ['expected'],
+  'stroke-traced': ['call'],
+  signed: ['snapshot', 'card'],
+};
+
+/** Whether what is sent says the same as an entry that was kept, whatever was added to that. */
+export function saysTheSame(type: EventType, kept: object, sent: object): boolean {
+  const own = (body: object) =>
+    JSON.stringify(
+      Object.entries(body)
+        .filter(([key]) => !written[type]?.includes(key))
+        .sort(([a], [b]) => (a < b ? -1 : 1)),
+    );
+  return own(kept) === own(sent);
+}

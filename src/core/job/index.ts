@@ -1,5 +1,5 @@
 export * from './choice-in-words.ts';
-export { complete } from './complete.ts';
+export * from './complete.ts';
 export * from './depth-on-job.ts';
 export * from './depths.ts';
 export * from './diagnosis-on-job.ts';

@@ -8,6 +8,7 @@ import {
   conflicts,
   type DimensionId,
   dimensionsOf,
+  kindNames,
   meanOf,
   type OldPart,
   readingsNeeded,
@@ -20,6 +21,7 @@ import { depthOf } from './depth-on-job.ts';
 import { readingsAtDepth } from './depths.ts';
 import { familyCodeOf, kindOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
+import { type Refusal, refuse } from './refusal.ts';
 
 export const partByNumber = (
   { ctx }: JobNow,
@@ -47,6 +49,15 @@ export function encoderState(job: JobNow): EncoderState {
   const other = checked?.partNumber !== undefined && checked.partNumber !== chosenPart(job)?.number;
   if (!checked || other) return 'unchecked';
   return checked.side === sensor ? 'right' : 'reversed';
+}
+
+/** Why a part cannot be chosen here: it is of another kind than the corner's family takes. */
+export function partRefusal(part: CataloguePart, job: JobNow): Refusal | undefined {
+  if (!familyCodeOf(job) || part.kind === kindOf(job)) return undefined;
+  return refuse('partNumber', 'match.kind', {
+    part: part.number,
+    with: { is: kindNames[part.kind], wants: kindNames[kindOf(job)] },
+  });
 }
 
 /** The old part as far as the job has read it. */

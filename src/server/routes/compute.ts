@@ -21,7 +21,7 @@ import {
 import { invalid } from '../problem.ts';
 import { signals, SignalsSchema } from '../wheel-speed.ts';
 
-import { importLimit, recordingLimit, route, type Route } from './route.ts';
+import { importLimit, recordingLimit, route, type Route, traceLimit } from './route.ts';
 
 /** The core, open to anybody who asks. */
 export const computeRoutes: readonly Route[] = [
@@ -57,7 +57,7 @@ export const computeRoutes: readonly Route[] = [
     'POST',
     '/api/compute/stack',
     'Best stacks of a kit for one stroke, or the verdict on one laid by hand',
-    { body: StackSolveSchema },
+    { body: StackSolveSchema, limit: traceLimit },
     ({ body }) => stacks(body),
   ),
   route(

@@ -5,9 +5,10 @@ import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/event
 import { cardCsv, jobCard } from '../card.ts';
 import { jobRecord, jobView } from '../job-record.ts';
 import { addEvent, setChoice, startJob } from '../jobs.ts';
+import { rawJob, TakeBackSchema, takeBack } from '../raw-job.ts';
 import { jobLessons } from '../tables.ts';
 
-import { known, route, type Route } from './route.ts';
+import { known, route, type Route, traceLimit } from './route.ts';
 
 const EventSchema = closed({
   id: Uuid,
@@ -34,7 +35,7 @@ export const jobsRoutes: readonly Route[] = [
     'POST',
     '/api/jobs/{id}/events',
     'Add one line to the record of a job',
-    { body: EventSchema },
+    { body: EventSchema, limit: traceLimit },
     ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1]),
   ),
   route(
@@ -48,6 +49,20 @@ export const jobsRoutes: readonly Route[] = [
         known(choiceKeys, params['key'], 'choice') as ChoiceKey,
         body as Parameters<typeof setChoice>[2],
       ),
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/raw',
+    'The rows of a job as they were kept, and why it cannot be read if it cannot',
+    {},
+    ({ params }) => rawJob(params['id']!),
+  ),
+  route(
+    'POST',
+    '/api/jobs/{id}/take-back',
+    'Take a choice back that no longer fits (lead, PIN); what was recorded stays',
+    { body: TakeBackSchema },
+    ({ params, body }) => takeBack(params['id']!, body),
   ),
   route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) =>
     jobCard(await jobRecord(params['id']!)),

@@ -1,9 +1,11 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { notFound } from '../problem.ts';
 
-export const jsonLimit = 1_000_000;
-export const importLimit = 64_000_000;
-export const recordingLimit = 256_000_000;
+/** Largest bodies, bytes, by what they can mean: a form; a stroke by the gauge or a kit for the solver; a shop's tables; a recording of ten minutes. */
+export const jsonLimit = 64_000;
+export const traceLimit = 1_000_000;
+export const importLimit = 24_000_000;
+export const recordingLimit = 128_000_000;
 
 export interface Call<B = unknown> {
   params: Record<string, string>;

@@ -1,0 +1,6 @@
+declare namespace App {
+  interface Locals {
+    /** What broke while a page was drawn. */
+    broken?: string;
+  }
+}
