@@ -22,14 +22,14 @@ export const onRequest = defineMiddleware(async (context, next) => {
     ).toResponse();
   }
   try {
-    return guardedAnswer(await whole(await next()));
+    return await whole(await next());
   } catch (e) {
     log.error({ err: e, path: url.pathname }, 'page failed');
     if (context.locals.broken !== undefined) return new Response('Broken.', { status: 500 });
     context.locals.broken = e instanceof Error ? e.message : 'unknown';
     // One bad record harms only its own page, and that one says why.
     const job = /^\/jobs\/([^/]+)/u.exec(url.pathname)?.[1];
-    return guardedAnswer(await whole(await context.rewrite(job ? `/jobs/${job}/raw` : '/500')));
+    return whole(await context.rewrite(job ? `/jobs/${job}/raw` : '/500'));
   }
 });
 
@@ -37,12 +37,4 @@ export const onRequest = defineMiddleware(async (context, next) => {
 async function whole(response: Response): Promise<Response> {
   if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
   return new Response(await response.text(), response);
-}
-
-function guardedAnswer(response: Response): Response {
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
-  response.headers.set('cross-origin-opener-policy', 'same-origin');
-  response.headers.set('x-frame-options', 'DENY');
-  return response;
 }

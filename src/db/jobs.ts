@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, like } from 'drizzle-orm';
+import { and, asc, desc, eq, like, sql } from 'drizzle-orm';
 import type { JobCorner } from '../core/corner.ts';
 import type { Choices, JobEvent } from '../core/schemas/events.ts';
 import type { Db } from './open.ts';
@@ -28,7 +28,8 @@ export async function lastNumber(db: Db, year: number): Promise<string | undefin
     .select({ number: jobs.number })
     .from(jobs)
     .where(like(jobs.number, `${year}-%`))
-    .orderBy(desc(jobs.number))
+    // By length first: 2026-10000 comes after 2026-9999.
+    .orderBy(desc(sql`length(${jobs.number})`), desc(jobs.number))
     .limit(1);
   return row?.number;
 }

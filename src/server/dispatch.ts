@@ -1,3 +1,4 @@
+import { countAnswer } from './health.ts';
 import { log } from './log.ts';
 import { invalid, Problem } from './problem.ts';
 import { type Route, routes } from './routes/index.ts';
@@ -147,26 +148,46 @@ async function parsed(request: Request, route: Route): Promise<unknown> {
   return route.body ? validated(route.body, value) : value;
 }
 
+const isFull = (e: unknown): boolean =>
+  /SQLITE_FULL|ENOSPC|disk is full/u.test(
+    [e, (e as { cause?: unknown }).cause].map(String).join(' '),
+  );
+
+/** What is said of an error that nobody foresaw. */
+function unforeseen(e: unknown, path: string): Problem {
+  log.error({ err: e, path }, 'request failed');
+  if (isFull(e))
+    return new Problem(
+      507,
+      'Disk full',
+      'The disk is full: this was not kept, and nothing before it is lost. It goes on once there is room.',
+    );
+  return new Problem(
+    500,
+    'Something broke',
+    'The server could not do this. Nothing was changed. It is in the log.',
+  );
+}
+
+async function answer(request: Request, found: Found): Promise<Response> {
+  const { route, params } = found;
+  const body = route.method === 'GET' ? undefined : await bodyOf(request, route);
+  const result = await route.handle({ params, body, headers: request.headers });
+  if (result instanceof Response) return result;
+  return new Response(JSON.stringify(result), {
+    headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
+  });
+}
+
 /** Answers one request to the interface; every error leaves as a problem document. */
 export async function dispatch(request: Request): Promise<Response> {
   const { pathname } = new URL(request.url);
-  try {
-    const found = find(request.method, pathname);
-    if (found instanceof Problem) throw found;
-    const { route, params } = found;
-    const body = route.method === 'GET' ? undefined : await bodyOf(request, route);
-    const result = await route.handle({ params, body, headers: request.headers });
-    if (result instanceof Response) return result;
-    return new Response(JSON.stringify(result), {
-      headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
-    });
-  } catch (e) {
-    if (e instanceof Problem) return e.toResponse();
-    log.error({ err: e, path: pathname }, 'request failed');
-    return new Problem(
-      500,
-      'Something broke',
-      'The server could not do this. Nothing was changed. It is in the log.',
-    ).toResponse();
-  }
+  const started = performance.now();
+  const found = find(request.method, pathname);
+  if (found instanceof Problem) return found.toResponse();
+  const response = await answer(request, found).catch((e: unknown) =>
+    (e instanceof Problem ? e : unforeseen(e, found.route.path)).toResponse(),
+  );
+  countAnswer(`${found.route.method} ${found.route.path}`, response.status, started);
+  return response;
 }

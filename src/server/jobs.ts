@@ -8,6 +8,7 @@ import {
   reasonOf,
   type Refusal,
   partRefusal,
+  project,
   refusal,
   saysTheSame,
 } from '../core/job/index.ts';
@@ -35,6 +36,7 @@ import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { jobRecord, jobView } from './job-record.ts';
+import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem } from './problem.ts';
@@ -74,8 +76,15 @@ export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobVie
       createdMs: atMs,
     });
   });
-  return jobView(input.id);
+  return kept(input.id);
 }
+
+/** A job after a write; where it can no longer be shown, that the write stands all the same. */
+const kept = (id: string): Promise<JobView> =>
+  jobView(id).catch((e: unknown) => {
+    log.error({ err: e, job: id }, 'kept, cannot be shown');
+    throw new Problem(500, 'Kept, cannot be shown', 'This was kept, but the job cannot be shown.');
+  });
 
 const notNow = (no: Refusal): Problem =>
   new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }], {
@@ -96,7 +105,7 @@ export interface NewEvent {
  */
 export async function addEvent(jobId: string, input: NewEvent): Promise<JobView> {
   await writeEvent(jobId, input);
-  return jobView(jobId);
+  return kept(jobId);
 }
 
 /** Two taps of one finger, ms: no hand reads, types and records the same thing twice in this time. Our judgement. */
@@ -154,26 +163,29 @@ export async function writeEvent(
       byId: input.byId,
       atMs,
     } as JobEvent;
+    // What cannot be read with this entry in it is not written.
+    project([...events, line]);
     const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
-    const kept = frozen ? { ...whole, ...hashesOf(frozen) } : whole;
+    const keptBody = frozen ? { ...whole, ...hashesOf(frozen) } : whole;
     const link = {
       id: input.id,
       jobId,
       type: input.type,
-      body: kept,
+      body: keptBody,
       byId: input.byId,
       atMs,
     } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
     const write = insertEvent(db, {
       ...link,
-      body: JSON.stringify(kept),
+      body: JSON.stringify(keptBody),
       prevHash,
       hash: eventHash(prevHash, link as EventRow),
     });
     const signing = frozen
-      ? await signingWrites(db, job, now, kept as EventBody<'signed'>, frozen, atMs)
+      ? await signingWrites(db, job, now, keptBody as EventBody<'signed'>, frozen, atMs)
       : [];
-    const noted = input.type === 'recheck-done' ? (kept as EventBody<'recheck-done'>) : undefined;
+    const noted =
+      input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
     await db.batch([write, ...signing, ...clock]);
     if (frozen && partFound(now)) forgetParts();
@@ -227,7 +239,7 @@ export async function setChoice(
       atMs,
     });
   });
-  return jobView(jobId);
+  return kept(jobId);
 }
 
 /** A choice may only name what the shop has. */

@@ -42,7 +42,7 @@ export async function exportShop(db: Db, shop: string): Promise<Uint8Array> {
 const damaged = (field: string, reason: string) => invalid([{ field, reason }]);
 
 /** Most that an archive may hold once it is unpacked, bytes. */
-const mostUnpacked = 1_000_000_000;
+const mostUnpacked = 200_000_000;
 
 function unpacked(zip: Uint8Array): Record<string, Uint8Array> {
   let size = 0;

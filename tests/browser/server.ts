@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { TestProject } from 'vitest/node';
 
-const freePort = () =>
+/** A port of this machine that nothing listens on. */
+export const freePort = () =>
   new Promise<number>((resolve) => {
     const s = createServer().listen(0, '127.0.0.1', () => {
       const { port } = s.address() as { port: number };
@@ -31,7 +32,7 @@ async function start(demo: boolean): Promise<Running> {
     STANDIN_SPEED: '8',
   };
   if (demo) execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
-  const server = spawn('node', ['dist/server/entry.mjs'], { env, stdio: 'pipe' });
+  const server = spawn('node', ['dist/serve.mjs'], { env, stdio: 'pipe' });
   const url = `http://127.0.0.1:${port}`;
   for (let i = 0; ; i++) {
     const up = await fetch(`${url}/api/health`).then(

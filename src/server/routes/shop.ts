@@ -5,6 +5,8 @@ import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { importTable, importWorkshop, tableKinds } from '../import.ts';
+import { backUp } from '../backup.ts';
+import { health, metrics } from '../health.ts';
 import { kitGaps } from '../kit.ts';
 import {
   addPerson,
@@ -38,9 +40,19 @@ import { importLimit, known, recordingLimit, route, type Route } from './route.t
 
 /** The shop: its floor, people, records, imports and exports. */
 export const shopRoutes: readonly Route[] = [
-  route('GET', '/api/health', 'Whether the server and its database answer', {}, async () => ({
-    ok: (await store()) !== undefined,
-  })),
+  route('GET', '/api/health', 'Whether database, disk and clock are as they have to be', {}, () =>
+    health(),
+  ),
+  route('GET', '/api/metrics', 'Counts and times since the start, open text format', {}, () =>
+    metrics(),
+  ),
+  route(
+    'POST',
+    '/api/shop/backup',
+    'Copy the database as it stands, and look whether the copy is whole (lead, PIN)',
+    { body: LeadSchema },
+    ({ body }) => backUp(body),
+  ),
   route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () =>
     floorView(),
   ),

@@ -4,7 +4,7 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { ImportBox } from '../shell/ImportBox.tsx';
-import { problemOf } from '../shell/useJob.ts';
+import { call, problemOf } from '../shell/useJob.ts';
 
 const tableNames: Readonly<Record<string, string>> = {
   technicians: 'People',
@@ -123,6 +123,34 @@ export function TakeArchive({
   );
 }
 
+/** A copy of the database beside it, made while work goes on. */
+function BackUp({ who, pin }: { who: string; pin: string }) {
+  const [said, setSaid] = useState<string>();
+  const make = async () => {
+    const body = { byId: who, pin };
+    const r = await call<{ file: string; jobs: number }>('POST', '/api/shop/backup', body);
+    setSaid(
+      r.ok
+        ? `Backed up and looked through: ${r.value.jobs} jobs, in ${r.value.file}.`
+        : r.problem.detail,
+    );
+  };
+  return (
+    <>
+      <MainAction
+        label="Back up now"
+        missing={pin.length < 4 ? 'The lead’s PIN' : undefined}
+        onAct={make}
+      />
+      {said && (
+        <p className="note" role="status">
+          {said}
+        </p>
+      )}
+    </>
+  );
+}
+
 /** The whole shop out as one archive, and another one in. */
 export function WholeShop({ who, name }: { who: string; name: string }) {
   const [pin, setPin] = useState('');
@@ -152,7 +180,7 @@ export function WholeShop({ who, name }: { who: string; name: string }) {
         fills an empty shop to the same state.
       </p>
       <details className="more">
-        <summary>Save it, or take one in</summary>
+        <summary>Save it, back it up, or take one in</summary>
         <div className="grid gap-2">
           <PinField person={name} pin={pin} onPin={setPin} />
           {fault && (
@@ -165,6 +193,7 @@ export function WholeShop({ who, name }: { who: string; name: string }) {
             missing={pin.length < 4 ? 'The lead’s PIN' : undefined}
             onAct={save}
           />
+          <BackUp who={who} pin={pin} />
           <TakeArchive who={who} pin={pin} empty={false} onTaken={() => location.reload()} />
         </div>
       </details>

@@ -1,0 +1,14 @@
+/** Bundles what Node runs beside the pages: the start and the worker for heavy computing. Their packages stay outside. */
+import { build } from 'esbuild';
+
+await build({
+  entryPoints: { serve: 'src/serve/main.ts' },
+  outdir: 'dist',
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  logLevel: 'warning',
+});

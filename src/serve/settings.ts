@@ -1,0 +1,61 @@
+import { networkInterfaces, hostname } from 'node:os';
+import { resolve } from 'node:path';
+import { StartFault } from './fault.ts';
+
+export interface ServeSettings {
+  host: string;
+  port: number;
+  /** Whether other machines can reach it. */
+  network: boolean;
+  /** Names that a browser may ask for this shop by; others are a page of somebody else’s that points here. */
+  names: ReadonlySet<string>;
+  dataDir: string;
+  /** `file:…` or the address of a database server. */
+  databaseUrl: string;
+  migrationsDir: string;
+  /** Files of certificate and key; absent without TLS of its own. */
+  tls?: { certFile: string; keyFile: string };
+}
+
+const loopback = /^(localhost|127(\.\d{1,3}){3}|::1|\[::1\])$/u;
+
+/** Reads the environment; throws what is wrong with it. `root` is where the program lies, whatever directory it is started from. */
+export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSettings {
+  const host = env['HOST'] || '127.0.0.1';
+  const portText = env['PORT'] || '4321';
+  const port = Number(portText);
+  if (!/^\d+$/u.test(portText) || port < 1 || port > 65_535)
+    throw new StartFault(`PORT is “${portText}”: a whole number from 1 to 65535 is needed.`);
+  const dataDir = resolve(root, env['DATA_DIR'] || 'data');
+  const databaseUrl = env['DATABASE_URL'] || `file:${resolve(dataDir, 'true-spindle.db')}`;
+  if (!/^(file:|libsql:|https?:|wss?:)/u.test(databaseUrl))
+    throw new StartFault(
+      `DATABASE_URL is “${databaseUrl}”: it begins with file: or libsql: or https:.`,
+    );
+  const [certFile, keyFile] = [env['SERVER_CERT_PATH'], env['SERVER_KEY_PATH']];
+  if (Boolean(certFile) !== Boolean(keyFile))
+    throw new StartFault('SERVER_CERT_PATH and SERVER_KEY_PATH are given together or not at all.');
+  return {
+    host,
+    port,
+    network: !loopback.test(host),
+    names: namesOf(host, env['SHOP_NAMES'] ?? ''),
+    dataDir,
+    databaseUrl,
+    migrationsDir: resolve(root, env['MIGRATIONS_DIR'] || 'drizzle'),
+    ...(certFile && keyFile ? { tls: { certFile, keyFile } } : {}),
+  };
+}
+
+function namesOf(host: string, more: string): Set<string> {
+  const local = ['localhost', '127.0.0.1', '[::1]'];
+  const own = Object.values(networkInterfaces()).flatMap((list) =>
+    (list ?? []).map((i) => (i.family === 'IPv6' ? `[${i.address}]` : i.address)),
+  );
+  const here = [hostname(), `${hostname()}.local`];
+  return new Set(
+    [...local, host, ...(loopback.test(host) ? [] : [...own, ...here]), ...more.split(',')]
+      .map((n) => n.trim().toLowerCase())
+      .filter((n) => n !== '' && n !== '0.0.0.0' && n !== '::'),
+  );
+}

@@ -1,0 +1,155 @@
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { copyFileSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { get } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { createClient } from '@libsql/client';
+import { v7 as uuid } from 'uuid';
+import { expect, inject, it } from 'vitest';
+import { openBackup } from '../../src/db/backup.ts';
+import { freePort } from './server.ts';
+
+const program = resolve('dist/serve.mjs');
+const folder = () => mkdtempSync(join(tmpdir(), 'true-spindle-start-'));
+const envOf = (dataDir: string, more: Record<string, string> = {}) => ({
+  ...process.env,
+  DATA_DIR: dataDir,
+  LOG_LEVEL: 'silent',
+  ...more,
+});
+
+/** Starts it to the line that it is there, from another directory than its own. */
+async function up(dataDir: string, more: Record<string, string> = {}) {
+  const port = String(await freePort());
+  const process_ = spawn('node', [program], {
+    cwd: '/',
+    env: envOf(dataDir, { PORT: port, ...more }),
+  });
+  let said = '';
+  process_.stdout.on('data', (d) => (said += String(d)));
+  process_.stderr.on('data', (d) => (said += String(d)));
+  for (let i = 0; !said.includes('True Spindle:') && i < 200; i++)
+    await new Promise((r) => setTimeout(r, 100));
+  const ended = new Promise<number | null>((r) => process_.once('exit', r));
+  return {
+    url: `http://127.0.0.1:${port}`,
+    said: () => said,
+    end: async (signal: NodeJS.Signals) => {
+      process_.kill(signal);
+      return ended;
+    },
+  };
+}
+/** Starts it where it cannot start: its code and what it says. */
+const cannot = (dataDir: string, more: Record<string, string>) => {
+  const { status, stderr } = spawnSync('node', [program], { env: envOf(dataDir, more) });
+  return { status, said: String(stderr) };
+};
+
+const withFile = (bytes: string | Buffer): string => {
+  const dir = folder();
+  writeFileSync(join(dir, 'true-spindle.db'), bytes);
+  return dir;
+};
+const inUse = new URL(inject('url')).port;
+
+it.each<[string, () => string, Record<string, string>, RegExp]>([
+  ['a port that is none', folder, { PORT: '99999' }, /PORT is “99999”: a whole number/u],
+  ['a port in use', folder, { PORT: inUse }, /Port \d+ on 127\.0\.0\.1 is in use/u],
+  ['an address that is none', folder, { DATABASE_URL: 'ftp://x' }, /DATABASE_URL is “ftp:\/\/x”/u],
+  ['half a certificate', folder, { SERVER_CERT_PATH: '/x' }, /given together/u],
+  [
+    'a file that is no database',
+    () => withFile('some text of another kind'),
+    {},
+    /is not a database/u,
+  ],
+  [
+    'a damaged database',
+    () => withFile(Buffer.concat([Buffer.from('SQLite format 3\0'), Buffer.alloc(4000, 7)])),
+    {},
+    /is damaged/u,
+  ],
+  [
+    'a folder that is a file',
+    () => join(withFile(''), 'true-spindle.db'),
+    {},
+    /cannot be written/u,
+  ],
+])('says of %s why it does not start, in one sentence', (_what, dir, more, sentence) => {
+  const { status, said } = cannot(dir(), more);
+  expect([status, said.trim().split('\n').length]).toEqual([1, 1]);
+  expect(said).toMatch(sentence);
+});
+
+it('refuses a second process on its folder, a database of a newer version, and goes on after a kill', async () => {
+  const dir = join(folder(), 'made', 'when missing');
+  const first = await up(dir);
+  expect(cannot(dir, { PORT: String(await freePort()) }).said).toMatch(
+    /in use by process \d+ at http:\/\/127\.0\.0\.1/u,
+  );
+  await fetch(`${first.url}/api/health`);
+  await first.end('SIGKILL');
+  const second = await up(dir);
+  expect((await (await fetch(`${second.url}/api/health`)).json()).ok).toBe(true);
+  expect(await second.end('SIGTERM')).toBe(0);
+  const db = createClient({ url: `file:${join(dir, 'true-spindle.db')}` });
+  await db.execute(
+    "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('x', 9999999999999)",
+  );
+  db.close();
+  expect(cannot(dir, {}).said).toMatch(/written by a newer version/u);
+}, 60_000);
+
+it('backs a database of the first version up before it changes it, and restores it to the last entry', async () => {
+  const dir = folder();
+  const place = join(dir, 'true-spindle.db');
+  writeFileSync(place, gunzipSync(readFileSync('tests/fixtures/first-demo.db.gz')));
+  const shop = await up(dir);
+  const [made] = readdirSync(join(dir, 'backups'));
+  expect(made).toMatch(/-before-update\.db$/u);
+  await fetch(`${shop.url}/api/floor`);
+  await shop.end('SIGTERM');
+  const was = await openBackup(join(dir, 'backups', made!));
+  const run = (script: string, ...args: string[]) =>
+    execFileSync('npx', ['tsx', `scripts/${script}.ts`, ...args], { env: envOf(dir) }).toString();
+  const said = run('backup');
+  const copy = said.split(': ')[0]!;
+  expect(await openBackup(copy)).toEqual(was);
+  copyFileSync(copy, join(dir, 'copy.db'));
+  writeFileSync(place, 'overwritten');
+  run('restore', join(dir, 'copy.db'));
+  expect(await openBackup(place)).toEqual(was);
+}, 60_000);
+
+it('ends what is in flight when it is told to stop', async () => {
+  const dir = folder();
+  const shop = await up(dir);
+  const body = JSON.stringify({ id: uuid(), shop: 'Garth', name: 'Wren', pin: '4826' });
+  const asked = fetch(`${shop.url}/api/shop/setup`, {
+    method: 'POST',
+    body,
+    headers: { 'content-type': 'application/json' },
+  });
+  await new Promise((r) => setTimeout(r, 60));
+  expect(await shop.end('SIGTERM')).toBe(0);
+  expect((await asked).status).toBe(200);
+}, 60_000);
+
+it('is told by its own names only, and puts the policy on files as well', async () => {
+  const { port } = new URL(inject('url'));
+  const ask = (host: string, path: string) =>
+    new Promise<{ status: number; policy: string }>((done) =>
+      get({ host: '127.0.0.1', port, path, headers: { host } }, (r) => {
+        r.resume();
+        done({
+          status: r.statusCode ?? 0,
+          policy: String(r.headers['content-security-policy'] ?? ''),
+        });
+      }),
+    );
+  expect((await ask(`rebound.example:${port}`, '/api/floor')).status).toBe(421);
+  const file = await ask(`localhost:${port}`, '/icon.svg');
+  expect([file.status, file.policy.includes("object-src 'none'")]).toEqual([200, true]);
+});
