@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          globalSetup: ['tests/rules-provoked.ts'],
+          globalSetup: ['tests/built-worker.ts', 'tests/rules-provoked.ts'],
           setupFiles: ['tests/note-rules.ts'],
           include: ['src/**/*.test.ts', 'tests/server/**/*.test.ts'],
         },

@@ -2,7 +2,7 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { serve: 'src/serve/main.ts' },
+  entryPoints: { serve: 'src/serve/main.ts', worker: 'src/server/heavy/worker.ts' },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,

@@ -17,9 +17,10 @@ export interface TableShape {
 
 /** What is worked out from the rest and made again by itself. */
 const derived = ['job_summaries'];
-/** A counter of this database, not of the shop. */
-export const isCounter = (table: string, row: Row): boolean =>
-  table === 'meta' && row['key'] === 'records-version';
+/** Marks of this database and the tablets that joined it, not of the shop. */
+const ownMarks = /^(records-version$|shop-pass$|pin-tries:|tablet:)/u;
+export const isOwnMark = (table: string, row: Row): boolean =>
+  table === 'meta' && ownMarks.test(String(row['key']));
 
 function shapeOf(table: SQLiteTable): TableShape {
   const { primaryKeys } = getTableConfig(table);

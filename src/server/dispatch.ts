@@ -1,8 +1,9 @@
 import { countAnswer } from './health.ts';
 import { log } from './log.ts';
-import { invalid, Problem } from './problem.ts';
+import { Problem } from './problem.ts';
+import { from } from './request-origin.ts';
 import { type Route, routes } from './routes/index.ts';
-import { unwritableField, validated } from './validate.ts';
+import { parsedJson, validated } from './validate.ts';
 
 interface Found {
   route: Route;
@@ -113,38 +114,16 @@ function utf8(bytes: Buffer): string {
 }
 
 async function parsed(request: Request, route: Route): Promise<unknown> {
+  // A recording is read as it comes in, by its own handler.
+  if (route.takes === 'multipart/form-data') return undefined;
   const bytes = await readBody(request, route.limit);
-  if (route.takes === 'multipart/form-data') {
-    return new Response(new Uint8Array(bytes), {
-      headers: { 'content-type': request.headers.get('content-type')! },
-    })
-      .formData()
-      .catch(() => {
-        throw new Problem(400, 'Not a form', 'The body is not multipart form data.', [
-          { field: 'body', reason: 'Not multipart.' },
-        ]);
-      });
-  }
   if (route.takes === 'application/zip') return bytes;
   const text = utf8(bytes);
-  if (route.takes === 'text/csv') {
+  if (route.takes === 'text/csv' || route.unread) {
     if (text.includes('\0')) throw notText();
     return text;
   }
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (e) {
-    const reason = (e as Error).message.slice(0, 120);
-    throw new Problem(400, 'Not JSON', `The body is not JSON: ${reason}.`, [
-      { field: 'body', reason: 'Not JSON.' },
-    ]);
-  }
-  const field = unwritableField(value);
-  if (field !== undefined)
-    throw invalid([
-      { field, reason: 'Holds a character that cannot be kept: NUL or half a pair.' },
-    ]);
+  const value = parsedJson(text);
   return route.body ? validated(route.body, value) : value;
 }
 
@@ -172,7 +151,7 @@ function unforeseen(e: unknown, path: string): Problem {
 async function answer(request: Request, found: Found): Promise<Response> {
   const { route, params } = found;
   const body = route.method === 'GET' ? undefined : await bodyOf(request, route);
-  const result = await route.handle({ params, body, headers: request.headers });
+  const result = await route.handle({ params, body, headers: request.headers, request });
   if (result instanceof Response) return result;
   return new Response(JSON.stringify(result), {
     headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
@@ -180,12 +159,12 @@ async function answer(request: Request, found: Found): Promise<Response> {
 }
 
 /** Answers one request to the interface; every error leaves as a problem document. */
-export async function dispatch(request: Request): Promise<Response> {
+export async function dispatch(request: Request, where = 'here'): Promise<Response> {
   const { pathname } = new URL(request.url);
   const started = performance.now();
   const found = find(request.method, pathname);
   if (found instanceof Problem) return found.toResponse();
-  const response = await answer(request, found).catch((e: unknown) =>
+  const response = await from(where, () => answer(request, found)).catch((e: unknown) =>
     (e instanceof Problem ? e : unforeseen(e, found.route.path)).toResponse(),
   );
   countAnswer(`${found.route.method} ${found.route.path}`, response.status, started);

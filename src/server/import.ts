@@ -24,10 +24,30 @@ import { forgetParts } from './parts.ts';
 import { hashPin } from './pin.ts';
 import { type FieldFault, invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
-import { faultsIn, validated } from './validate.ts';
+import { faultsIn, parsedJson, validated } from './validate.ts';
 
 const keyOf = (record: object): string =>
   'number' in record ? String(record.number) : String((record as { id: string }).id);
+
+/** Kinds of record that only a lead changes: what is measured, tightened and judged by. */
+export const leadKinds: readonly string[] = [
+  'units',
+  'procedures',
+  'presses',
+  'wrenches',
+  'instruments',
+];
+export const leadSays =
+  'People, units, procedures, presses, torque tools and instruments are changed by a lead, with PIN.';
+
+/** Reads a workshop file and imports it; without a lead it may hold parts and pieces alone. */
+export async function importText(json: string, asLead: boolean): Promise<Record<string, number>> {
+  const file = validated(WorkshopSchema, parsedJson(json));
+  const kinds = Object.keys(file);
+  if (!asLead && kinds.some((k) => k === 'technicians' || k === 'name' || leadKinds.includes(k)))
+    throw new Problem(403, 'Lead only', leadSays, [{ field: 'x-lead-id', reason: 'Missing.' }]);
+  return importWorkshop(file);
+}
 
 /** Imports a workshop file; all of it or nothing. Returns how many records of each kind were taken. */
 export async function importWorkshop(input: unknown): Promise<Record<string, number>> {

@@ -1,7 +1,7 @@
 import type { Person } from '../core/job/index.ts';
 import type { Db } from '../db/open.ts';
 import { listTechnicians, technicianById } from '../db/records.ts';
-import { lockedMs, noteTry, pinMatches } from './pin.ts';
+import { triedRight } from './pin-tries.ts';
 import { invalid, Problem } from './problem.ts';
 import { store } from './store.ts';
 
@@ -28,20 +28,10 @@ export async function personOrProblem(db: Db, id: string) {
   return person;
 }
 
-/** The person whose PIN this is, or a problem; too many wrong tries lock for a minute. */
+/** The person whose PIN this is, or a problem; too many wrong tries have to wait. */
 export async function personByPin(db: Db, byId: string, pin: string | undefined) {
   const person = await personOrProblem(db, byId);
-  const now = Date.now();
-  const wait = lockedMs(byId, now);
-  if (wait > 0)
-    throw new Problem(
-      429,
-      'Too many tries',
-      `Too many wrong PINs. Wait ${Math.ceil(wait / 1000)} s.`,
-      [{ field: 'pin', reason: 'Too many wrong tries.' }],
-    );
-  const right = pin !== undefined && (await pinMatches(pin, person));
-  noteTry(byId, right, now);
+  const right = await triedRight(db, byId, pin, person);
   if (!right)
     throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [
       { field: 'pin', reason: 'Wrong PIN.' },

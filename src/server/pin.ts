@@ -17,21 +17,3 @@ export async function pinMatches(
 ): Promise<boolean> {
   return timingSafeEqual(await hashOf(pin, kept.pinSalt), Buffer.from(kept.pinHash, 'hex'));
 }
-
-const maxTries = 5;
-const lockMs = 60_000;
-const tries = new Map<string, { count: number; untilMs: number }>();
-
-/** Milliseconds a person has to wait after too many wrong PINs; 0 when none. */
-export const lockedMs = (id: string, nowMs: number): number => {
-  const t = tries.get(id);
-  return t && t.count >= maxTries ? Math.max(0, t.untilMs - nowMs) : 0;
-};
-export function noteTry(id: string, right: boolean, nowMs: number): void {
-  if (right) tries.delete(id);
-  else
-    tries.set(id, {
-      count: ((tries.get(id)?.untilMs ?? 0) > nowMs ? tries.get(id)!.count : 0) + 1,
-      untilMs: nowMs + lockMs,
-    });
-}

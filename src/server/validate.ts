@@ -1,6 +1,6 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
-import { type FieldFault, invalid } from './problem.ts';
+import { type FieldFault, invalid, Problem } from './problem.ts';
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, coerceTypes: false });
 const compiled = new WeakMap<TSchema, ValidateFunction>();
@@ -79,7 +79,7 @@ const withArticle = (type: string): string => `${/^[aeiou]/u.test(type) ? 'an' :
 const unwritable = /[\0\p{Surrogate}]/u;
 
 /** The field in which a text cannot be kept as it is; undefined when every text can. Linear, and without recursion. */
-export function unwritableField(value: unknown): string | undefined {
+function unwritableField(value: unknown): string | undefined {
   const todo: { at: string; value: unknown }[] = [{ at: '', value }];
   for (let next = todo.pop(); next; next = todo.pop()) {
     const { at } = next;
@@ -93,4 +93,23 @@ export function unwritableField(value: unknown): string | undefined {
       }
   }
   return undefined;
+}
+
+/** A text as JSON that can be kept; throws what is wrong with it. */
+export function parsedJson(text: string): unknown {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (e) {
+    const reason = (e as Error).message.slice(0, 120);
+    throw new Problem(400, 'Not JSON', `The body is not JSON: ${reason}.`, [
+      { field: 'body', reason: 'Not JSON.' },
+    ]);
+  }
+  const field = unwritableField(value);
+  if (field !== undefined)
+    throw invalid([
+      { field, reason: 'Holds a character that cannot be kept: NUL or half a pair.' },
+    ]);
+  return value;
 }

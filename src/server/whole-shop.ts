@@ -8,7 +8,7 @@ import {
 } from '../core/schemas/shop-archive.ts';
 import type { EventRow, JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
-import { insertRows, isCounter, type Row, rowsOf, tables, type TableShape } from '../db/whole.ts';
+import { insertRows, isOwnMark, type Row, rowsOf, tables, type TableShape } from '../db/whole.ts';
 import { verifyChain } from './chain.ts';
 import { forgetParts } from './parts.ts';
 import { invalid, Problem } from './problem.ts';
@@ -23,7 +23,7 @@ export async function exportShop(db: Db, shop: string): Promise<Uint8Array> {
   const files: Record<string, Uint8Array> = {};
   const listed: ShopManifest['files'] = [];
   for (const table of tables) {
-    const rows = (await rowsOf(db, table)).filter((r) => !isCounter(table.name, r));
+    const rows = (await rowsOf(db, table)).filter((r) => !isOwnMark(table.name, r));
     const path = `tables/${table.name}.ndjson`;
     const bytes = strToU8(rows.map((r) => `${JSON.stringify(r)}\n`).join(''));
     files[path] = bytes;

@@ -19,6 +19,13 @@ const open = async (page: Page, path: string) => {
   await hydrated(page);
 };
 
+/** What others are judged by is kept with a lead's PIN. */
+async function asLead(page: Page): Promise<void> {
+  const dialog = page.getByRole('dialog', { name: 'A lead answers for this' });
+  await dialog.getByLabel('PIN of Wren').fill('4826');
+  await dialog.getByRole('button', { name: 'Keep as Wren' }).click();
+}
+
 /** What a caliper, a rod and a magnet say of the car, by the name that is asked for. */
 const figures: Readonly<Record<string, string>> = {
   'Metal of the knuckle': 'ductile iron',
@@ -169,12 +176,14 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
     await page.getByRole('radio', { name: kind, exact: true }).click();
     if (most) await page.getByLabel('Largest value').fill(most);
     await button(page, 'Keep this tool').click();
+    await asLead(page);
     await page.locator('.shop-list li', { hasText: name }).waitFor();
   }
   await page.getByText('Add an instrument').click();
   await page.getByLabel('Name of the instrument').fill('Caliper');
   await page.getByLabel('A reading can be off by').fill('0.02');
   await button(page, 'Keep this instrument').click();
+  await asLead(page);
   await page.locator('.shop-list li', { hasText: 'Caliper' }).waitFor();
   // The kit comes in by its table, as the kit page takes it.
   const csv = { 'content-type': 'text/csv' };
@@ -182,6 +191,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   const { presses } = JSON.parse(demo('workshop.json')) as { presses: object[] };
   await page.request.post(`${shop}/api/import`, {
     data: { format: 'true-spindle/workshop', version: 1, presses },
+    headers: { 'x-lead-id': 'wren', 'x-lead-pin': '4826' },
   });
 
   // Two cars roll in that are on no record.

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { ask, complaint, fieldsOf, type Json, loadShop, newJob, say } from './shop-server.ts';
+import { ask, complaint, fieldsOf, type Json, lead, loadShop, newJob, say } from './shop-server.ts';
 
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { floorRows } = await import('../../src/server/floor.ts');
@@ -8,7 +8,6 @@ const { store } = await import('../../src/server/store.ts');
 
 beforeAll(loadShop, 60_000);
 
-const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };
 const raw = (path: string, body: BodyInit, type = 'application/json') =>
   dispatch(
     new Request(`http://127.0.0.1${path}`, {
@@ -131,5 +130,28 @@ describe('one bad record', () => {
     expect((await back('0000')).status).toBe(403);
     expect((await back('2580')).json.why).toBeUndefined();
     expect((await ask('GET', `/api/jobs/${ill}`)).status).toBe(200);
+  });
+});
+
+describe('a PIN', () => {
+  const override = (pin: string, where: string) =>
+    dispatch(
+      new Request('http://127.0.0.1/api/people/pin', {
+        method: 'POST',
+        body: JSON.stringify({ byId: 'tobi', pin, personId: 'tobi', newPin: '8642' }),
+        headers: { 'content-type': 'application/json' },
+      }),
+      where,
+    );
+  it('is compared five times at most, however many try at once, and its owner goes on from elsewhere', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 300 }, (_, i) => override(String(1000 + i), 'a stranger')),
+    );
+    const compared = answers.filter((r) => r.status === 403).length;
+    expect(compared).toBeGreaterThan(0);
+    expect(compared).toBeLessThanOrEqual(5);
+    for (let i = 0; i < 6; i++) await override('0001', 'a stranger');
+    expect((await override('1590', 'a stranger')).status).toBe(429);
+    expect((await override('1590', 'his own tablet')).status).toBe(200);
   });
 });

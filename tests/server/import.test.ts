@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { ask, fieldsOf, type Json, loadJobs, loadShop } from './shop-server.ts';
+import { ask, fieldsOf, type Json, lead, loadJobs, loadShop } from './shop-server.ts';
 
-const { tableKinds } = await import('../../src/server/import.ts');
+const { leadKinds, tableKinds } = await import('../../src/server/import.ts');
 const { dispatch } = await import('../../src/server/dispatch.ts');
 
 beforeAll(async () => {
@@ -51,8 +51,12 @@ describe('import', () => {
     const before = (await ask('GET', `/api/records/${kind}`)).json;
     expect(before.length).toBeGreaterThan(0);
     expect(
-      (await ask('POST', `/api/import/${kind}`, await r.text(), { 'content-type': 'text/csv' }))
-        .json,
+      (
+        await ask('POST', `/api/import/${kind}`, await r.text(), {
+          'content-type': 'text/csv',
+          ...lead,
+        })
+      ).json,
     ).toEqual({ [kind]: before.length });
     expect((await ask('GET', `/api/records/${kind}`)).json).toEqual(before);
   });
@@ -95,12 +99,12 @@ describe('import', () => {
     ).json;
     expect([twice.good, fieldsOf(twice)]).toEqual([1, ['line 3, number']]);
   });
-  it('lets only a lead bring in procedures', async () => {
-    const file = { format: 'true-spindle/workshop', version: 1, procedures: [] };
+  it.each([...leadKinds, 'technicians'])('lets only a lead bring in %s', async (kind) => {
+    const file = { format: 'true-spindle/workshop', version: 1, [kind]: [] };
+    const csv = { 'content-type': 'text/csv' };
+    if (tableKinds.includes(kind as never))
+      expect((await ask('POST', `/api/import/${kind}`, 'id', csv)).status).toBe(403);
     expect((await ask('POST', '/api/import', file)).status).toBe(403);
-    expect(
-      (await ask('POST', '/api/import', file, { 'x-lead-id': 'ines', 'x-lead-pin': '2580' }))
-        .status,
-    ).toBe(200);
+    expect((await ask('POST', '/api/import', file, lead)).status).toBe(200);
   });
 });

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { ask, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
+import { ask, lead, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
 
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { floorView } = await import('../../src/server/floor.ts');
@@ -35,16 +35,18 @@ describe('tools of the shop', () => {
     },
   };
   it('take a screw with its thread, and name the field that is wrong', async () => {
-    expect((await ask('POST', '/api/presses', screw)).status).toBe(200);
+    expect((await ask('POST', '/api/presses', screw, lead)).status).toBe(200);
     expect(
       (await ask('GET', '/api/records/presses')).json.map((p: { id: string }) => p.id),
     ).toContain('screw-2');
-    expect(fieldsOf((await ask('POST', '/api/presses', { ...screw, ramMm: 14 })).json)).toEqual([
-      'ramMm',
-    ]);
+    expect(
+      fieldsOf((await ask('POST', '/api/presses', { ...screw, ramMm: 14 }, lead)).json),
+    ).toEqual(['ramMm']);
     const { screw: _thread, ...bare } = screw;
-    expect(fieldsOf((await ask('POST', '/api/presses', bare)).json)).toEqual(['screw']);
-    expect((await ask('POST', '/api/presses', { ...screw, capacityKn: -1 })).status).toBe(422);
+    expect(fieldsOf((await ask('POST', '/api/presses', bare, lead)).json)).toEqual(['screw']);
+    expect((await ask('POST', '/api/presses', { ...screw, capacityKn: -1 }, lead)).status).toBe(
+      422,
+    );
   });
   it('are chosen by name for a stroke, and only those that are there', async () => {
     const id = await jobOf('19');

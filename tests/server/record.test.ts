@@ -11,6 +11,7 @@ import {
   loadShop,
   newJob,
   say,
+  lead,
 } from './shop-server.ts';
 
 const { floorView } = await import('../../src/server/floor.ts');
@@ -214,7 +215,6 @@ describe('interlocks', () => {
     const [procedure] = (await ask('GET', '/api/records/procedures')).json.filter(
       (p: Json) => p.name === before.torque.procedure,
     );
-    const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };
     const file = (p: Json) => ({ format: 'true-spindle/workshop', version: 1, procedures: [p] });
     const edited = {
       ...procedure,
@@ -249,7 +249,6 @@ describe('interlocks', () => {
     }[];
     const unit = units.find((u) => u.id === 'unit-07')!;
     const file = (u: object) => ({ format: 'true-spindle/workshop', version: 1, units: [u] });
-    const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };
     const other = {
       ...unit,
       corners: { ...unit.corners, LF: { family: 'A2', source: 'made up' } },

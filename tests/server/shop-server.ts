@@ -54,3 +54,6 @@ export async function newJob(unitId = 'unit-07', corner = 'LF'): Promise<string>
 export const say = (job: string, type: string, body: unknown, more: object = {}) =>
   ask('POST', `/api/jobs/${job}/events`, { id: uuid(), type, body, byId: 'rafe', ...more });
 export const complaint = { corner: 'LF', sound: 'roar', lamps: [], history: [] };
+
+/** What a lead's change of records carries. */
+export const lead = { 'x-lead-id': 'ines', 'x-lead-pin': '2580' };

@@ -8,7 +8,7 @@ import { ask, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
 const { store } = await import('../../src/server/store.ts');
 const { exportShop, importShop } = await import('../../src/server/whole-shop.ts');
 const { openDb, WriteQueue } = await import('../../src/db/open.ts');
-const { isCounter, rowsOf, tables } = await import('../../src/db/whole.ts');
+const { isOwnMark, rowsOf, tables } = await import('../../src/db/whole.ts');
 const { recordIn } = await import('../../src/server/job-record.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
@@ -22,7 +22,7 @@ type Db = Awaited<ReturnType<typeof emptyShop>>['db'];
 
 const wholeOf = async (db: Db) => {
   const all = await Promise.all(tables.map((t) => rowsOf(db, t)));
-  return all.map((rows, i) => rows.filter((r) => !isCounter(tables[i]!.name, r)));
+  return all.map((rows, i) => rows.filter((r) => !isOwnMark(tables[i]!.name, r)));
 };
 const sealsOf = async (db: Db, ids: readonly string[]) =>
   Promise.all(ids.map(async (id) => jobCard(await recordIn(db, id)).seal));

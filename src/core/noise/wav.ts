@@ -81,6 +81,31 @@ export function decodeWav(bytes: ArrayBuffer): Recording {
   return fault('The file holds no sound.');
 }
 
+/**
+ * Why a recording will be refused, as far as the first bytes of its file say: no WAV, or longer than ten minutes.
+ * Undefined while they say nothing against it.
+ */
+export function lengthFault(head: Uint8Array): string | undefined {
+  const view = new DataView(head.buffer, head.byteOffset, head.byteLength);
+  const text = (at: number) => String.fromCharCode(...head.subarray(at, at + 4));
+  if (head.byteLength >= 12 && (text(0) !== 'RIFF' || text(8) !== 'WAVE'))
+    return 'This is not a WAV file. Save the recording as WAV and try again.';
+  let perSecond: number | undefined;
+  for (let at = 12; at + 8 <= head.byteLength;) {
+    const size = view.getUint32(at + 4, true);
+    if (text(at) === 'fmt ' && at + 20 <= head.byteLength)
+      perSecond = view.getUint32(at + 16, true);
+    if (text(at) === 'data' && perSecond) {
+      const seconds = size / perSecond;
+      return seconds > maxSeconds
+        ? `The recording is ${Math.round(seconds)} s long; ten minutes is the most.`
+        : undefined;
+    }
+    at += 8 + size + (size % 2);
+  }
+  return undefined;
+}
+
 interface Format {
   code: number;
   channels: number;

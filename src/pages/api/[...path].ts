@@ -2,4 +2,4 @@ import type { APIRoute } from 'astro';
 import { dispatch } from '../../server/dispatch.ts';
 
 export const prerender = false;
-export const ALL: APIRoute = ({ request }) => dispatch(request);
+export const ALL: APIRoute = ({ request, clientAddress }) => dispatch(request, clientAddress);

@@ -2,13 +2,11 @@ import {
   diagnosis,
   DiagnosisSchema,
   GeometrySchema,
-  noise,
   ordersOf,
   pressFit,
   PressFitSchema,
   screw,
   ScrewSchema,
-  stacks,
   StackSolveSchema,
   testList,
   toleranceOf,
@@ -18,10 +16,11 @@ import {
   wrench,
   WrenchSchema,
 } from '../compute.ts';
-import { invalid } from '../problem.ts';
-import { signals, SignalsSchema } from '../wheel-speed.ts';
+import { heavy } from '../heavy/pool.ts';
+import { sentRecording } from '../recording.ts';
+import { SignalsSchema } from '../wheel-speed.ts';
 
-import { importLimit, recordingLimit, route, type Route, traceLimit } from './route.ts';
+import { recordingLimit, signalsLimit, route, type Route, traceLimit } from './route.ts';
 
 /** The core, open to anybody who asks. */
 export const computeRoutes: readonly Route[] = [
@@ -58,7 +57,7 @@ export const computeRoutes: readonly Route[] = [
     '/api/compute/stack',
     'Best stacks of a kit for one stroke, or the verdict on one laid by hand',
     { body: StackSolveSchema, limit: traceLimit },
-    ({ body }) => stacks(body),
+    ({ body }) => heavy('stacks', body),
   ),
   route(
     'POST',
@@ -88,25 +87,17 @@ export const computeRoutes: readonly Route[] = [
     'POST',
     '/api/compute/wheel-speed',
     'Which wheel-speed signal is not like the others, and how',
-    { body: SignalsSchema, limit: importLimit },
-    ({ body }) => signals(body),
+    { body: SignalsSchema, limit: signalsLimit },
+    ({ body }) => heavy('signals', body),
   ),
   route(
     'POST',
     '/api/compute/noise',
     'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)',
     { limit: recordingLimit, takes: 'multipart/form-data' },
-    async ({ body }) => {
-      const form = body as FormData;
-      const recording = form.get('recording');
-      const settings = form.get('settings');
-      if (!(recording instanceof Blob))
-        throw invalid([{ field: 'recording', reason: 'A WAV file is needed.' }]);
-      if (settings === null) throw invalid([{ field: 'settings', reason: 'Missing.' }]);
-      return noise(
-        await recording.arrayBuffer(),
-        settings instanceof Blob ? await settings.text() : settings,
-      );
+    async ({ request }) => {
+      const { recording, settings } = await sentRecording(request, recordingLimit);
+      return heavy('noise', { recording, settings }, { transfer: [recording] });
     },
   ),
 ];

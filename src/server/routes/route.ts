@@ -4,6 +4,7 @@ import { notFound } from '../problem.ts';
 /** Largest bodies, bytes, by what they can mean: a form; a stroke by the gauge or a kit for the solver; a shop's tables; a recording of ten minutes. */
 export const jsonLimit = 64_000;
 export const traceLimit = 1_000_000;
+export const signalsLimit = 6_000_000;
 export const importLimit = 24_000_000;
 export const recordingLimit = 128_000_000;
 
@@ -11,6 +12,8 @@ export interface Call<B = unknown> {
   params: Record<string, string>;
   body: B;
   headers: Headers;
+  /** As it came, for a route that reads the body by itself. */
+  request: Request;
 }
 
 export interface Route {
@@ -22,6 +25,8 @@ export interface Route {
   limit: number;
   /** Media type the route takes; JSON unless said. */
   takes: 'application/json' | 'text/csv' | 'multipart/form-data' | 'application/zip';
+  /** The handler gets the text as it is: it is read where it is worked out. */
+  unread?: true;
   handle: (call: Call) => Promise<unknown>;
 }
 
@@ -29,6 +34,7 @@ interface Options<S extends TSchema> {
   body?: S;
   limit?: number;
   takes?: Route['takes'];
+  unread?: true;
 }
 
 export function route<S extends TSchema>(
@@ -43,6 +49,7 @@ export function route<S extends TSchema>(
     path,
     summary,
     ...(options.body ? { body: options.body } : {}),
+    ...(options.unread ? { unread: true as const } : {}),
     limit: options.limit ?? jsonLimit,
     takes: options.takes ?? 'application/json',
     handle: async (c) => handle(c as Call<Static<S>>),

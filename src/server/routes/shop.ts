@@ -4,10 +4,11 @@ import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/sch
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
-import { importTable, importWorkshop, tableKinds } from '../import.ts';
+import { leadKinds, leadSays, type TableKind, tableKinds } from '../import.ts';
 import { backUp } from '../backup.ts';
 import { health, metrics } from '../health.ts';
-import { kitGaps } from '../kit.ts';
+import { heavy } from '../heavy/pool.ts';
+import type { Tasks } from '../heavy/worker.ts';
 import {
   addPerson,
   changePin,
@@ -29,7 +30,13 @@ import {
   unitSheet,
 } from '../units.ts';
 import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
-import { ConsumableSearchSchema, consumablesFor, findParts, PartSearchSchema } from '../parts.ts';
+import {
+  ConsumableSearchSchema,
+  consumablesFor,
+  findParts,
+  forgetParts,
+  PartSearchSchema,
+} from '../parts.ts';
 import { leadByPin, people } from '../people.ts';
 import { invalid, Problem } from '../problem.ts';
 import { store } from '../store.ts';
@@ -95,7 +102,8 @@ export const shopRoutes: readonly Route[] = [
     '/api/presses',
     'Add or change a press, a ram or a screw tool',
     { body: PressSchema },
-    async ({ body }) => {
+    async ({ body, headers }) => {
+      await leadOnly(headers);
       const faults = pressFaults(body);
       if (faults.length > 0) throw invalid(faults);
       const { db, writes } = await store();
@@ -112,33 +120,42 @@ export const shopRoutes: readonly Route[] = [
     '/api/kit/gaps',
     'Strokes of the fleet that the kit cannot set up, and the one piece that would open most',
     {},
-    () => kitGaps(),
+    () => heavy('gaps', undefined as never),
   ),
   route(
     'POST',
     '/api/import',
-    'Import a workshop file (JSON)',
-    { body: WorkshopSchema, limit: importLimit },
+    'Import a workshop file (JSON); by a lead where it holds more than parts and pieces',
+    { limit: importLimit, unread: true },
     async ({ body, headers }) => {
-      if (body.technicians || body.procedures || body.units) await leadOnly(headers);
-      return importWorkshop(body);
+      const asLead = headers.has('x-lead-id');
+      if (asLead) await leadOnly(headers);
+      return imported('workshop', { json: String(body), asLead });
     },
   ),
   route(
     'POST',
     '/api/import/{kind}',
-    'Import a CSV table: adapters, presses, parts, consumables, wrenches or instruments',
+    'Import a CSV table: parts, consumables, adapters; by a lead: presses, wrenches, instruments',
     { limit: importLimit, takes: 'text/csv' },
-    ({ params, body }) =>
-      importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), false),
+    async ({ params, body, headers }) =>
+      imported('table', {
+        kind: await tableFor(params['kind'], headers),
+        csv: String(body),
+        rest: false,
+      }),
   ),
   route(
     'POST',
     '/api/import/{kind}/rest',
     'Take the lines of a CSV table that are right and leave the others out',
     { limit: importLimit, takes: 'text/csv' },
-    ({ params, body }) =>
-      importTable(known(tableKinds, params['kind'], 'kind of table'), String(body), true),
+    async ({ params, body, headers }) =>
+      imported('table', {
+        kind: await tableFor(params['kind'], headers),
+        csv: String(body),
+        rest: true,
+      }),
   ),
   route(
     'GET',
@@ -257,15 +274,30 @@ export const shopRoutes: readonly Route[] = [
   ),
 ];
 
+/** A kind of table, and a lead's PIN where it is asked for. */
+async function tableFor(kind: string | undefined, headers: Headers): Promise<TableKind> {
+  const table = known(tableKinds, kind, 'kind of table');
+  if (leadKinds.includes(table)) await leadOnly(headers);
+  return table;
+}
+
+/** Takes records in beside the server, one write after another. */
+async function imported<T extends 'table' | 'workshop'>(
+  task: T,
+  input: Parameters<Tasks[T]>[0],
+): Promise<Record<string, number>> {
+  const { writes } = await store();
+  try {
+    return await writes.run(() => heavy(task, input, { endless: true }));
+  } finally {
+    forgetParts();
+  }
+}
+
 /** Edits that only a lead may make carry the lead's id and PIN in headers. */
 async function leadOnly(headers: Headers): Promise<void> {
   const id = headers.get('x-lead-id');
   if (id === null)
-    throw new Problem(
-      403,
-      'Lead only',
-      'Technicians, units and procedures are imported by a lead, with PIN.',
-      [{ field: 'x-lead-id', reason: 'Missing.' }],
-    );
+    throw new Problem(403, 'Lead only', leadSays, [{ field: 'x-lead-id', reason: 'Missing.' }]);
   await leadByPin((await store()).db, id, headers.get('x-lead-pin') ?? undefined);
 }

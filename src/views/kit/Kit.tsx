@@ -106,6 +106,7 @@ export default function Kit({ shop, pieces: first, presses, people, who: firstWh
           <ImportBox kind="adapters" onTaken={refresh} />
           <Tools
             tools={tools}
+            person={people.find((p) => p.id === who)}
             onKept={async (name) => {
               setSaid(`${name} is kept.`);
               await refreshTools();

@@ -16,6 +16,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { call, faultOf } from '../shell/useJob.ts';
 import { ImportBox } from '../shell/ImportBox.tsx';
 import { RetireTool } from '../shell/RetireTool.tsx';
+import { useLeadPin } from '../shell/useLeadPin.tsx';
 import { useRecordDraft } from './useRecordDraft.ts';
 
 type Figure =
@@ -43,14 +44,21 @@ const figures = Object.keys(words) as Figure[];
 /** What gives the force, each with what it can do; and one more of them. */
 export function Tools({
   tools,
+  person,
   onKept,
 }: {
   tools: readonly Press[];
+  /** Whose hand it is; a lead answers for what presses. */
+  person: { id: string; name: string } | undefined;
   onKept: (name: string) => void;
 }) {
+  const lead = useLeadPin(person);
   const [fault, setFault] = useState<string>();
   const retire = async ({ retired: _was, ...kept }: Press, why: string | undefined) => {
-    const r = await call('POST', '/api/presses', why ? { ...kept, retired: why } : kept);
+    const headers = await lead.ask();
+    if (!headers) return;
+    const record = why ? { ...kept, retired: why } : kept;
+    const r = await call('POST', '/api/presses', record, 'application/json', headers);
     setFault(r.ok ? undefined : r.problem.detail);
     if (r.ok) onKept(kept.name);
   };
@@ -93,17 +101,26 @@ export function Tools({
       </table>
       <details className="more">
         <summary>Add a press, ram or screw</summary>
-        <AddTool onKept={onKept} />
+        <AddTool askLead={lead.ask} onKept={onKept} />
       </details>
       <details className="more">
         <summary>A file of presses, rams, screws</summary>
-        <ImportBox kind="presses" title="" onTaken={() => onKept('The table')} />
+        {person && (
+          <ImportBox kind="presses" title="" lead={person} onTaken={() => onKept('The table')} />
+        )}
       </details>
+      {lead.dialog}
     </section>
   );
 }
 
-function AddTool({ onKept }: { onKept: (name: string) => void }) {
+function AddTool({
+  askLead,
+  onKept,
+}: {
+  askLead: ReturnType<typeof useLeadPin>['ask'];
+  onKept: (name: string) => void;
+}) {
   const { draft, problem, name, id, set, isEmpty, figure, keep } = useRecordDraft('kit:tool');
   const kind = draft['kind'] as PressKind | undefined;
   const shown = figures.filter(
@@ -146,7 +163,8 @@ function AddTool({ onKept }: { onKept: (name: string) => void }) {
   );
   const add = async () => {
     if (!tool) return;
-    if (await keep('/api/presses', tool)) onKept(tool.name);
+    const headers = await askLead();
+    if (headers && (await keep('/api/presses', tool, headers))) onKept(tool.name);
   };
   return (
     <form

@@ -26,8 +26,12 @@ export function useRecordDraft(key: string) {
       return parsed.ok ? parsed.value : undefined;
     },
     /** Keeps the record; true when it was taken. */
-    keep: async (path: string, record: object): Promise<boolean> => {
-      const r = await call('POST', path, record);
+    keep: async (
+      path: string,
+      record: object,
+      headers: Readonly<Record<string, string>> = {},
+    ): Promise<boolean> => {
+      const r = await call('POST', path, record, 'application/json', headers);
       if (r.ok) clear();
       else setProblem(r.problem);
       return r.ok;

@@ -42,6 +42,7 @@ export function ImportBox({
   const [said, setSaid] = useState<Said>();
   const [busy, setBusy] = useState(false);
   const [pin, setPin] = useState('');
+  const tabled = kind !== 'units' && kind !== 'procedures';
   const send = async (path: string, body: unknown, type: string, name: string, text: string) => {
     setBusy(true);
     const r = await call<Record<string, number>>('POST', path, body, type, {
@@ -108,15 +109,15 @@ export function ImportBox({
         {lead && <PinField person={lead.name} pin={pin} onPin={setPin} />}
         {(!lead || pin.length >= 4) && (
           <FileButton
-            label={lead ? 'JSON file' : 'CSV or JSON file'}
-            accept={lead ? '.json,application/json' : '.csv,.json,text/csv,application/json'}
+            label={tabled ? 'CSV or JSON file' : 'JSON file'}
+            accept={tabled ? '.csv,.json,text/csv,application/json' : '.json,application/json'}
             busy={busy}
             onFile={(f) => void load(f)}
           />
         )}
         <p className="cap mt-1">
           All of a file is taken or nothing.{' '}
-          {!lead && (
+          {tabled && (
             <a className="link" href={`/api/export/${kind}.csv`} download>
               CSV of these
             </a>

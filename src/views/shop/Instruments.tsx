@@ -9,6 +9,7 @@ import { recordId } from '../shell/recordId.ts';
 import { keepRecords, shopNow } from './keepRecords.ts';
 import { ImportBox } from '../shell/ImportBox.tsx';
 import { RetireTool } from '../shell/RetireTool.tsx';
+import { useLeadPin } from '../shell/useLeadPin.tsx';
 
 /** By how much a reading can be off, on a scale of tenfolds from a micrometre to a millimetre. */
 function DoubtBar({ doubtMm }: { doubtMm: number }) {
@@ -36,7 +37,17 @@ function DoubtBar({ doubtMm }: { doubtMm: number }) {
 }
 
 /** What measures here, the finest first: by how much a reading can be off. */
-export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: ShopView) => void }) {
+export function Instruments({
+  shop,
+  who,
+  onShop,
+}: {
+  shop: ShopView;
+  who: string;
+  onShop: (s: ShopView) => void;
+}) {
+  const person = shop.people.find((p) => p.id === who);
+  const lead = useLeadPin(person);
   const [name, setName] = useState('');
   const [doubt, setDoubt] = useState('');
   const [fault, setFault] = useState<string>();
@@ -45,7 +56,7 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
   const add = async () => {
     if (!read.ok) return;
     const instrument = { id: recordId(name), name: name.trim(), doubtMm: read.value };
-    const r = await keepRecords({ instruments: [instrument] });
+    const r = await keepRecords({ instruments: [instrument] }, lead.ask);
     if (!r.ok) return setFault(r.reason);
     setName('');
     setDoubt('');
@@ -69,9 +80,10 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
                 retired={i.retired !== undefined}
                 onRetire={async (why) => {
                   const { retired: _was, ...kept } = i;
-                  const r = await keepRecords({
-                    instruments: [why ? { ...kept, retired: why } : kept],
-                  });
+                  const r = await keepRecords(
+                    { instruments: [why ? { ...kept, retired: why } : kept] },
+                    lead.ask,
+                  );
                   if (r.ok) onShop(r.shop);
                   else setFault(r.reason);
                 }}
@@ -108,8 +120,9 @@ export function Instruments({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
       </details>
       <details className="more">
         <summary>A file of instruments</summary>
-        <ImportBox kind="instruments" title="" onTaken={refresh} />
+        {person && <ImportBox kind="instruments" title="" lead={person} onTaken={refresh} />}
       </details>
+      {lead.dialog}
     </section>
   );
 }

@@ -154,8 +154,8 @@ export default function Shop({
       </form>
       <div className="shop-things">
         <People shop={shop} who={who} onShop={setShop} />
-        <TorqueTools shop={shop} onShop={setShop} />
-        <Instruments shop={shop} onShop={setShop} />
+        <TorqueTools shop={shop} who={who} onShop={setShop} />
+        <Instruments shop={shop} who={who} onShop={setShop} />
         <WholeShop who={who} name={person?.name ?? 'a lead'} />
         <p className="note">
           Presses, rams, screws and adapters: <a href="/kit">Kit</a>. Parts:{' '}

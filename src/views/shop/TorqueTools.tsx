@@ -10,6 +10,7 @@ import { recordId } from '../shell/recordId.ts';
 import { keepRecords, shopNow } from './keepRecords.ts';
 import { ImportBox } from '../shell/ImportBox.tsx';
 import { RetireTool } from '../shell/RetireTool.tsx';
+import { useLeadPin } from '../shell/useLeadPin.tsx';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -75,7 +76,17 @@ function TorqueScale({ wrenches }: { wrenches: readonly Wrench[] }) {
 }
 
 /** What tightens here: each with the range it can be trusted in. */
-export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: ShopView) => void }) {
+export function TorqueTools({
+  shop,
+  who,
+  onShop,
+}: {
+  shop: ShopView;
+  who: string;
+  onShop: (s: ShopView) => void;
+}) {
+  const person = shop.people.find((p) => p.id === who);
+  const lead = useLeadPin(person);
   const [name, setName] = useState('');
   const [type, setType] = useState<Wrench['type']>();
   const [most, setMost] = useState('');
@@ -93,7 +104,7 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
       ...(measures && max.ok ? { maxNm: max.value } : {}),
       ...(due ? { calibrationDue: due } : {}),
     };
-    const r = await keepRecords({ wrenches: [wrench] });
+    const r = await keepRecords({ wrenches: [wrench] }, lead.ask);
     if (!r.ok) return setFault(r.reason);
     setName('');
     setMost('');
@@ -119,7 +130,10 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
               retired={w.retired !== undefined}
               onRetire={async (why) => {
                 const { retired: _was, ...kept } = w;
-                const r = await keepRecords({ wrenches: [why ? { ...kept, retired: why } : kept] });
+                const r = await keepRecords(
+                  { wrenches: [why ? { ...kept, retired: why } : kept] },
+                  lead.ask,
+                );
                 if (r.ok) onShop(r.shop);
                 else setFault(r.reason);
               }}
@@ -172,8 +186,9 @@ export function TorqueTools({ shop, onShop }: { shop: ShopView; onShop: (s: Shop
       </details>
       <details className="more">
         <summary>A file of torque tools</summary>
-        <ImportBox kind="wrenches" title="" onTaken={refresh} />
+        {person && <ImportBox kind="wrenches" title="" lead={person} onTaken={refresh} />}
       </details>
+      {lead.dialog}
     </section>
   );
 }

@@ -11,9 +11,12 @@ export async function shopNow(): Promise<ShopView | undefined> {
 /** Keeps records through the same door as an imported file, and gives the shop back as it then is. */
 export async function keepRecords(
   records: Pick<WorkshopFile, 'wrenches' | 'instruments'>,
+  askLead: () => Promise<Readonly<Record<string, string>> | undefined>,
 ): Promise<{ ok: true; shop: ShopView } | { ok: false; reason: string }> {
   const file = { format: 'true-spindle/workshop', version: 1, ...records };
-  const kept = await call('POST', '/api/import', file);
+  const headers = await askLead();
+  if (!headers) return { ok: false, reason: 'Not kept: no PIN was given.' };
+  const kept = await call('POST', '/api/import', file, 'application/json', headers);
   if (!kept.ok) {
     const [first] = kept.problem.errors;
     return { ok: false, reason: first ? `${first.field}: ${first.reason}` : kept.problem.detail };

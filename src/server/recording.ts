@@ -1,0 +1,73 @@
+import busboy from 'busboy';
+import { Readable } from 'node:stream';
+import { lengthFault } from '../core/noise/index.ts';
+import { invalid, Problem } from './problem.ts';
+
+export interface SentRecording {
+  recording: ArrayBuffer;
+  settings: string;
+}
+
+/** Longest text of the settings, bytes. */
+const settingsBytes = 4000;
+
+/**
+ * Reads a form with a recording as it comes in. Its head is looked at first: one that is no recording, or too long, is
+ * refused before the rest arrives.
+ */
+export function sentRecording(request: Request, limit: number): Promise<SentRecording> {
+  return new Promise((done, fail) => {
+    const refuse = (p: Problem) => {
+      fail(p);
+      source.destroy();
+    };
+    const form = busboy({
+      headers: { 'content-type': request.headers.get('content-type') ?? '' },
+      limits: { files: 1, fields: 4, fieldSize: settingsBytes, fileSize: limit },
+    });
+    const chunks: Buffer[] = [];
+    let settings: string | undefined;
+    form.on('file', (name, file) => {
+      if (name !== 'recording') {
+        file.resume();
+        return;
+      }
+      let looked = false;
+      file.on('data', (chunk: Buffer) => {
+        chunks.push(chunk);
+        if (looked) return;
+        looked = true;
+        const why = lengthFault(chunk);
+        if (why) refuse(invalid([{ field: 'recording', reason: why }]));
+      });
+      file.on('limit', () =>
+        refuse(new Problem(413, 'Too large', 'A recording of ten minutes is the most.')),
+      );
+    });
+    form.on('field', (name, value) => {
+      if (name === 'settings') settings = value;
+    });
+    form.on('error', () => refuse(notForm()));
+    form.on('close', () => {
+      if (chunks.length === 0)
+        return fail(invalid([{ field: 'recording', reason: 'A WAV file is needed.' }]));
+      if (settings === undefined) return fail(invalid([{ field: 'settings', reason: 'Missing.' }]));
+      const whole = Buffer.concat(chunks);
+      done({
+        recording: whole.buffer.slice(
+          whole.byteOffset,
+          whole.byteOffset + whole.byteLength,
+        ) as ArrayBuffer,
+        settings,
+      });
+    });
+    const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
+    source.on('error', () => fail(notForm()));
+    source.pipe(form);
+  });
+}
+
+const notForm = () =>
+  new Problem(400, 'Not a form', 'The body is not multipart form data.', [
+    { field: 'body', reason: 'Not multipart.' },
+  ]);
