@@ -6,6 +6,7 @@ import { type Entry, walked, Worked, workThrough } from '../../../tests/technici
 import { facts, strokesIn, walks } from '../families/index.ts';
 import type { Operation } from '../press/index.ts';
 import { judgeCheck } from '../prove/index.ts';
+import { limitOf, type Said, sentence } from '../rules/index.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
 import { checksFor, type JobContext, owedAt, refusal, type Station, stations } from './index.ts';
@@ -19,6 +20,9 @@ const stroke = (operation: Operation, more: Partial<EventBody<'stroke-recorded'>
     depthMm: 41.5,
     ...more,
   });
+
+/** A finding as it is read, with its limit. */
+const said = (s: Said): string => [sentence(s), limitOf(s) ?? []].flat().join(' | ');
 
 /** Every thing to be seen that locks a stroke of a walked family, with that stroke. */
 const locks = walked.flatMap((w) => {
@@ -468,12 +472,12 @@ describe('what may not be recorded', () => {
     refused('a signature before the nut', 'signed', { odometerKm: 1 }, 'job.order', 'station', {
       events: allBut('torque'),
     }),
-  ])('$what', ({ type, body, rule, field, events = [], ctx }) =>
-    expect(refusal(type, body, job(events, ctx ?? context()), 'rafe')).toMatchObject({
-      rule,
-      field,
-    }),
-  );
+  ])('$what', ({ type, body, rule, field, events = [], ctx }) => {
+    const no = refusal(type, body, job(events, ctx ?? context()), 'rafe');
+    expect(no).toMatchObject({ rule, field });
+    // What a technician reads: a figure that is not handed on shows here.
+    expect(no && said(no)).toMatchSnapshot();
+  });
 });
 
 it('pulls no nut while the rebuild has steps to go', () => {
@@ -488,7 +492,7 @@ it('pulls no nut while the rebuild has steps to go', () => {
 
 describe('what a station owes', () => {
   const owed = (station: Station, events: JobEvent[], ctx = context(), choices = {}) =>
-    owedAt(station, job(events, ctx, choices)).map((o) => o.rule);
+    owedAt(station, job(events, ctx, choices));
   const plan = (route: string) => ({
     plan: { version: 1, value: { route, chill: false, soak: false } },
   });
@@ -541,15 +545,18 @@ describe('what a station owes', () => {
       'prove.not-right',
       owed('prove', [event('check-recorded', { checkId: 'smooth', ok: false })]),
     ],
-  ] as [string, string, string[]][])('%s', (_what, rule, rules) => expect(rules).toContain(rule));
+  ] as [string, string, Said[]][])('%s', (_what, rule, all) => {
+    const one = all.find((o) => o.rule === rule);
+    expect(one && said(one)).toMatchSnapshot();
+  });
   it('nothing more of a procedure that somebody answers for', () => {
     const answered = [
       event('overridden', { rule: 'torque.unchecked', reason: 'held against the sheet' }),
       event('stage-recorded', stage()),
     ];
     expect(
-      owed('torque', answered, withNut({ checkedBy: undefined })).filter((r) =>
-        r.startsWith('torque.'),
+      owed('torque', answered, withNut({ checkedBy: undefined })).filter((o) =>
+        o.rule.startsWith('torque.'),
       ),
     ).toEqual([]);
   });
