@@ -1,6 +1,8 @@
+import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
 import { log } from './server/log.ts';
 import { Problem } from './server/problem.ts';
+import { isNetwork, tabletCookie, tabletOf } from './server/tablets.ts';
 
 const guarded = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 
@@ -21,6 +23,11 @@ export const onRequest = defineMiddleware(async (context, next) => {
       'Writes are taken from this site’s own pages only.',
     ).toResponse();
   }
+  if (isNetwork()) {
+    const tablet = await tabletOf(context.cookies.get(tabletCookie)?.value);
+    if (tablet) context.locals.tabletId = tablet.id;
+    else if (!beforeJoining.has(url.pathname)) return notJoined(context);
+  }
   try {
     return await whole(await next());
   } catch (e) {
@@ -32,6 +39,17 @@ export const onRequest = defineMiddleware(async (context, next) => {
     return whole(await context.rewrite(job ? `/jobs/${job}/raw` : '/500'));
   }
 });
+
+/** What is there for a tablet that has not joined. */
+const beforeJoining = new Set(['/join', '/api/tablets/join']);
+
+/** The pass comes before everything: nothing is shown or said, not even which pages there are. */
+const notJoined = (context: APIContext): Response | Promise<Response> =>
+  context.url.pathname.startsWith('/api/')
+    ? new Problem(401, 'Not joined', 'This tablet has not joined the shop.', [
+        { field: 'tablet', reason: 'Not joined.' },
+      ]).toResponse()
+    : context.rewrite('/join');
 
 /** A page is sent once all of it is drawn: it never breaks off half-way. */
 async function whole(response: Response): Promise<Response> {

@@ -7,6 +7,7 @@ import { checkedFile, fileOf, readyFolder } from './database.ts';
 import { StartFault } from './fault.ts';
 import { guarded } from './guard.ts';
 import { lockFolder } from './lock.ts';
+import { passOnce } from './pass.ts';
 import { type ServeSettings, settingsFrom } from './settings.ts';
 
 /** Starts the built program: looks at everything that can be wrong first, and says it in one sentence. */
@@ -29,6 +30,13 @@ async function program(s: ServeSettings): Promise<RequestListener> {
   };
   return entry.handler;
 }
+
+const passFor = (s: ServeSettings): Promise<string | undefined> => {
+  const token = process.env['DATABASE_TOKEN'];
+  const { databaseUrl: url, migrationsDir } = s;
+  const db = { url, migrationsDir, ...(token ? { token } : {}) };
+  return passOnce(db, process.env['SHOP_PASS'] === 'new');
+};
 
 function listen(server: Server, { host, port }: ServeSettings): Promise<void> {
   return new Promise((done, fail) => {
@@ -72,6 +80,7 @@ async function start(): Promise<void> {
   const unlock = lockFolder(`${file ?? resolve(s.dataDir, 'remote')}.lock`, address);
   try {
     if (file !== undefined) await checkedFile(file, s.migrationsDir);
+    const pass = s.network ? await passFor(s) : undefined;
     const listener = guarded(await program(s), s.names);
     const server = s.tls
       ? createTlsServer(
@@ -83,6 +92,10 @@ async function start(): Promise<void> {
     await listen(server, s);
     stopWhenTold(server, unlock);
     console.log(`True Spindle: ${address}`);
+    if (pass)
+      console.log(
+        `Other machines reach it. Pass of this shop, shown once: ${pass}\nEach tablet joins with it; SHOP_PASS=new makes another.`,
+      );
   } catch (e) {
     unlock();
     throw e;

@@ -38,7 +38,8 @@ export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSetting
   return {
     host,
     port,
-    network: !loopback.test(host),
+    // Behind a proxy of the same machine it listens to itself alone, and the others come all the same.
+    network: !loopback.test(host) || env['SHOP_NETWORK'] === 'yes',
     names: namesOf(host, env['SHOP_NAMES'] ?? ''),
     dataDir,
     databaseUrl,

@@ -1,7 +1,7 @@
 import { countAnswer } from './health.ts';
 import { log } from './log.ts';
 import { Problem } from './problem.ts';
-import { from } from './request-origin.ts';
+import { from, type Origin } from './request-origin.ts';
 import { type Route, routes } from './routes/index.ts';
 import { parsedJson, validated } from './validate.ts';
 
@@ -159,7 +159,10 @@ async function answer(request: Request, found: Found): Promise<Response> {
 }
 
 /** Answers one request to the interface; every error leaves as a problem document. */
-export async function dispatch(request: Request, where = 'here'): Promise<Response> {
+export async function dispatch(
+  request: Request,
+  where: Origin = { address: 'here' },
+): Promise<Response> {
   const { pathname } = new URL(request.url);
   const started = performance.now();
   const found = find(request.method, pathname);

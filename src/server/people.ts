@@ -3,7 +3,9 @@ import type { Db } from '../db/open.ts';
 import { listTechnicians, technicianById } from '../db/records.ts';
 import { triedRight } from './pin-tries.ts';
 import { invalid, Problem } from './problem.ts';
+import { origin } from './request-origin.ts';
 import { store } from './store.ts';
+import { noteShift, onShift } from './tablets.ts';
 
 export async function peopleOf(db: Db): Promise<Person[]> {
   return (await listTechnicians(db)).map(({ id, name, lead, retiredMs }) => ({
@@ -15,7 +17,8 @@ export async function peopleOf(db: Db): Promise<Person[]> {
 }
 export const people = async (): Promise<Person[]> => peopleOf((await store()).db);
 
-export async function personOrProblem(db: Db, id: string) {
+/** A person who works here. */
+async function personHere(db: Db, id: string) {
   const person = await technicianById(db, id);
   if (!person)
     throw invalid([
@@ -28,14 +31,31 @@ export async function personOrProblem(db: Db, id: string) {
   return person;
 }
 
+/** A person who works here and, on a network, whose PIN was given on this tablet in this shift. */
+export async function personOrProblem(db: Db, id: string) {
+  const person = await personHere(db, id);
+  const { tabletId } = origin();
+  if (tabletId !== undefined && !(await onShift(db, tabletId, id)))
+    throw new Problem(
+      401,
+      'PIN once a shift',
+      `${person.name} gives the PIN once on this tablet.`,
+      [{ field: 'byId', reason: 'PIN needed.' }],
+      { needs: 'pin', personId: id, name: person.name },
+    );
+  return person;
+}
+
 /** The person whose PIN this is, or a problem; too many wrong tries have to wait. */
 export async function personByPin(db: Db, byId: string, pin: string | undefined) {
-  const person = await personOrProblem(db, byId);
+  const person = await personHere(db, byId);
   const right = await triedRight(db, byId, pin, person);
   if (!right)
     throw new Problem(403, 'PIN refused', `That is not the PIN of ${person.name}.`, [
       { field: 'pin', reason: 'Wrong PIN.' },
     ]);
+  const { tabletId } = origin();
+  if (tabletId !== undefined) await noteShift(db, tabletId, byId);
   return person;
 }
 

@@ -39,7 +39,8 @@ export async function triedRight(
   kept: { pinSalt: string; pinHash: string },
   nowMs = Date.now(),
 ): Promise<boolean> {
-  const key = `${triesPrefix}${whose}@${origin()}`;
+  const { tabletId, address } = origin();
+  const key = `${triesPrefix}${whose}@${tabletId ?? address}`;
   if (underWay.has(key)) throw tooMany(1);
   underWay.add(key);
   try {

@@ -1,10 +1,16 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 
-const current = new AsyncLocalStorage<string>();
+/** Where a request came from: a joined tablet, else an address. */
+export interface Origin {
+  address: string;
+  tabletId?: string;
+}
 
-/** Works on a request that came from somewhere: a joined tablet, else an address. */
-export const from = <T>(where: string, work: () => Promise<T>): Promise<T> =>
+const current = new AsyncLocalStorage<Origin>();
+
+/** Works on a request that came from somewhere. */
+export const from = <T>(where: Origin, work: () => Promise<T>): Promise<T> =>
   current.run(where, work);
 
-/** Where the request that is worked on came from. */
-export const origin = (): string => current.getStore() ?? 'here';
+/** Where the request that is worked on came from; the server itself while none is. */
+export const origin = (): Origin => current.getStore() ?? { address: 'here' };

@@ -16,11 +16,13 @@ export const freePort = () =>
 
 interface Running {
   url: string;
+  /** What it printed. */
+  said: () => string;
   stop: () => void;
 }
 
 /** The built server on a scratch database of its own, with the demo data or empty. */
-async function start(demo: boolean): Promise<Running> {
+export async function start(demo: boolean, more: Record<string, string> = {}): Promise<Running> {
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-browser-'));
   const port = await freePort();
   const env = {
@@ -30,13 +32,17 @@ async function start(demo: boolean): Promise<Running> {
     PORT: String(port),
     LOG_LEVEL: 'error',
     STANDIN_SPEED: '8',
+    ...more,
   };
   if (demo) execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], { env, stdio: 'pipe' });
   const server = spawn('node', ['dist/serve.mjs'], { env, stdio: 'pipe' });
   const url = `http://127.0.0.1:${port}`;
+  let printed = '';
+  server.stdout.on('data', (d) => (printed += String(d)));
   for (let i = 0; ; i++) {
     const up = await fetch(`${url}/api/health`).then(
-      (r) => r.ok,
+      // Without the pass it says that it is there, and nothing else.
+      (r) => r.ok || r.status === 401,
       () => false,
     );
     if (up) break;
@@ -47,7 +53,7 @@ async function start(demo: boolean): Promise<Running> {
     server.kill();
     rmSync(dataDir, { recursive: true, force: true });
   };
-  return { url, stop };
+  return { url, said: () => printed, stop };
 }
 
 /** A demo shop and an empty one, as a user would start them. */

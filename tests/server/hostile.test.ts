@@ -106,7 +106,7 @@ describe('one bad record', () => {
       value,
       byId: 'rafe',
     });
-    expect([r.status, r.json.rule]).toEqual([422, 'match.kind']);
+    expect([r.status, r.json.rule]).toEqual([422, 'match.other-kind']);
   });
   it('leaves every other job alone, shows its lines, and a lead takes back the choice that broke it', async () => {
     const [well, ill] = [await newJob('unit-07'), await newJob('unit-07', 'RF')];
@@ -141,7 +141,7 @@ describe('a PIN', () => {
         body: JSON.stringify({ byId: 'tobi', pin, personId: 'tobi', newPin: '8642' }),
         headers: { 'content-type': 'application/json' },
       }),
-      where,
+      { address: where },
     );
   it('is compared five times at most, however many try at once, and its owner goes on from elsewhere', async () => {
     const answers = await Promise.all(

@@ -159,7 +159,7 @@ export const interlockRules = ruleTable({
     'The new part is chosen and turned before it is pressed',
     () => 'The new bearing is in. Press it out again before the part or its side changes.',
   ),
-  'match.kind': refuses(
+  'match.other-kind': refuses(
     'A part of the kind that the corner takes',
     (f) =>
       `${f.part} is a ${f.is('is')}; this corner takes a ${f.is('wants')}. Name its family anew if that is wrong.`,

@@ -40,7 +40,7 @@ describe('what is known already counts in Match', () => {
   });
   it('refuses a part of another kind than the family takes, and asks for none before a family is named', () => {
     const hub = { ...like('H1'), kind: 'hub-unit' as const };
-    expect(partRefusal(hub, job([], shop()))?.rule).toBe('match.kind');
+    expect(partRefusal(hub, job([], shop()))?.rule).toBe('match.other-kind');
     expect(partRefusal(like('B1'), job([], shop()))).toBeUndefined();
     const unnamed = { ...shop(), unit: { ...shop().unit, corners: {} } };
     expect(partRefusal(hub, job([], unnamed))).toBeUndefined();

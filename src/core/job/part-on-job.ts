@@ -54,7 +54,7 @@ export function encoderState(job: JobNow): EncoderState {
 /** Why a part cannot be chosen here: it is of another kind than the corner's family takes. */
 export function partRefusal(part: CataloguePart, job: JobNow): Refusal | undefined {
   if (!familyCodeOf(job) || part.kind === kindOf(job)) return undefined;
-  return refuse('partNumber', 'match.kind', {
+  return refuse('partNumber', 'match.other-kind', {
     part: part.number,
     with: { is: kindNames[part.kind], wants: kindNames[kindOf(job)] },
   });

@@ -5,6 +5,7 @@ import { openapi } from './openapi.ts';
 import { route, type Route } from './route.ts';
 import { shopRoutes } from './shop.ts';
 import { tablesRoutes } from './tables.ts';
+import { tabletRoutes } from './tablets.ts';
 
 export type { Route } from './route.ts';
 
@@ -13,6 +14,7 @@ export const routes: readonly Route[] = [
   ...shopRoutes,
   ...jobsRoutes,
   ...tablesRoutes,
+  ...tabletRoutes,
   ...computeRoutes,
   ...devicesRoutes,
   route('GET', '/api/openapi.json', 'This interface', {}, () => openapi(routes)),

@@ -7,6 +7,7 @@ import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Ma
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { Keys } from '../shell/Keys.tsx';
+import { ShiftPin } from '../shell/ShiftPin.tsx';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
@@ -26,6 +27,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   return (
     <div className="frame floor">
       <Keys />
+      <ShiftPin />
       <TitleBlock>
         <div className="cell job">
           <p>

@@ -18,6 +18,7 @@ import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Keys } from './Keys.tsx';
+import { ShiftPin } from './ShiftPin.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useServerClock } from './useTick.ts';
@@ -52,6 +53,7 @@ export function JobSheet({
       </div>
       <ConflictDialog />
       <Keys job={{ id: first.job.id, station }} />
+      <ShiftPin />
     </JobProvider>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { Keys } from './Keys.tsx';
+import { ShiftPin } from './ShiftPin.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 
 /** A page about the shop, outside any job: head strip, title with a way back, and the page itself. */
@@ -33,6 +34,7 @@ export function ShopPage({
   return (
     <div className={`frame ${frame}`}>
       <Keys />
+      <ShiftPin />
       <TitleBlock>
         <div className="cell job">
           <p>

@@ -1,3 +1,4 @@
+import { askPin } from './askPin.ts';
 import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { JobView } from '../../core/job/index.ts';
@@ -22,6 +23,25 @@ const silent: ProblemDoc = {
   errors: [],
 };
 
+/** On a network a person's PIN is asked for once a shift; then what was refused for want of it is sent again. */
+async function withPin(response: Response, again: () => Promise<Response>): Promise<Response> {
+  if (response.status !== 401) return response;
+  const { needs, personId, name } = (await response.clone().json()) as {
+    needs?: 'pin';
+    personId?: string;
+    name?: string;
+  };
+  if (needs !== 'pin' || !personId) return response;
+  const pin = await askPin(personId, name ?? personId);
+  if (pin === undefined) return response;
+  const given = await fetch('/api/tablets/shift', {
+    method: 'POST',
+    body: JSON.stringify({ byId: personId, pin }),
+    headers: { 'content-type': 'application/json' },
+  });
+  return given.ok ? again() : given;
+}
+
 /** Calls the interface; a repeat with the same command id is safe, so one lost answer is tried again. */
 export async function call<T>(
   method: string,
@@ -41,7 +61,7 @@ export async function call<T>(
   };
   for (let attempt = 0; attempt < 2; attempt++) {
     try {
-      const response = await fetch(path, init);
+      const response = await withPin(await fetch(path, init), () => fetch(path, init));
       const value = await response.json();
       return response.ok
         ? { ok: true, value: value as T }

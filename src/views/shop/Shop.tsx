@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { ShopSettings, ShopView } from '../../core/schemas/shop.ts';
+import type { TabletRow } from '../../core/schemas/tablets.ts';
 import { dayTime, type UnitSystem } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
@@ -9,6 +10,7 @@ import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Instruments } from './Instruments.tsx';
 import { People } from './People.tsx';
+import { Tablets } from './Tablets.tsx';
 import { TorqueTools } from './TorqueTools.tsx';
 import { WholeShop } from './WholeShop.tsx';
 import './shop.css';
@@ -29,8 +31,11 @@ export default function Shop({
   first,
   who: firstWho,
   timeZone,
+  tablets,
 }: {
   first: ShopView;
+  /** Those that joined, where the shop is on a network. */
+  tablets: readonly TabletRow[] | undefined;
   who: string;
   timeZone: string;
 }) {
@@ -156,6 +161,7 @@ export default function Shop({
         <People shop={shop} who={who} onShop={setShop} />
         <TorqueTools shop={shop} who={who} onShop={setShop} />
         <Instruments shop={shop} who={who} onShop={setShop} />
+        {tablets && <Tablets first={tablets} person={person} timeZone={timeZone} />}
         <WholeShop who={who} name={person?.name ?? 'a lead'} />
         <p className="note">
           Presses, rams, screws and adapters: <a href="/kit">Kit</a>. Parts:{' '}
