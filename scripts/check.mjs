@@ -51,8 +51,10 @@ step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 step('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 step('nothing unused', 'npx', ['knip', '--no-config-hints']);
 suite('unit', 'unit');
-if (step('build', 'npm', ['run', '--silent', 'build'])) suite('browser', 'browser');
-else failed += 1;
+if (step('build', 'npm', ['run', '--silent', 'build'])) {
+  step('attack, short', 'npx', ['tsx', 'scripts/attack/main.ts', '--short']);
+  suite('browser', 'browser');
+} else failed += 1;
 
 rmSync(scratch, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -1,5 +1,5 @@
 import type { TSchema } from '@sinclair/typebox';
-import { random } from '../../src/core/standins/cars.ts';
+import type { random } from '../../src/core/standins/cars.ts';
 
 type Random = ReturnType<typeof random>;
 const pick = <T>(r: Random, list: readonly T[]): T => list[Math.floor(r() * list.length)]!;
@@ -25,7 +25,16 @@ const evil = [
 ];
 const numbers = [0, -0, -1, 0.1, 1e-9, 1e9, 1e308, -1e308, Number.MAX_SAFE_INTEGER, 2 ** 53, 1.5];
 const nonsense = (r: Random): unknown =>
-  pick<unknown>(r, [null, true, [], {}, pick(r, evil), pick(r, numbers), [[[[]]]], { a: { b: 1 } }]);
+  pick<unknown>(r, [
+    null,
+    true,
+    [],
+    {},
+    pick(r, evil),
+    pick(r, numbers),
+    [[[[]]]],
+    { a: { b: 1 } },
+  ]);
 
 interface Shape {
   type?: string;
@@ -101,4 +110,5 @@ export function body(schema: TSchema | undefined, r: Random): string | Uint8Arra
   const good = schema ? sample(schema, r) : nonsense(r);
   return JSON.stringify(roll < 0.25 ? good : spoiled(good, r)) ?? 'null';
 }
-export const hostileParam = (r: Random): string => encodeURIComponent(pick(r, evil).replace('\ud800', ''));
+export const hostileParam = (r: Random): string =>
+  encodeURIComponent(pick(r, evil).replace('\ud800', ''));

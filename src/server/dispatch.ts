@@ -44,6 +44,18 @@ const decoded = (part: string): string | undefined => {
   }
 };
 
+/** Most of a refused body that is let run by, bytes: a sender that is cut off does not hear why. */
+const mostRunBy = 64_000_000;
+function runBy(reader: ReadableStreamDefaultReader<Uint8Array> | undefined): void {
+  let size = 0;
+  const next = async (): Promise<void> => {
+    const { done, value } = (await reader?.read()) ?? { done: true };
+    size += value?.byteLength ?? 0;
+    if (!done) await (size > mostRunBy ? reader?.cancel() : next());
+  };
+  next().catch(() => undefined);
+}
+
 /** Reads a body up to the route's limit; refuses early when the length is announced. */
 async function readBody(request: Request, limit: number): Promise<Buffer> {
   const tooLarge = () =>
@@ -54,7 +66,10 @@ async function readBody(request: Request, limit: number): Promise<Buffer> {
       [{ field: 'body', reason: `At most ${limit} bytes.` }],
       { limitBytes: limit },
     );
-  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+  if (Number(request.headers.get('content-length') ?? 0) > limit) {
+    runBy(request.body?.getReader());
+    throw tooLarge();
+  }
   if (!request.body) return Buffer.alloc(0);
   const reader = request.body.getReader();
   const chunks: Uint8Array[] = [];
@@ -64,7 +79,7 @@ async function readBody(request: Request, limit: number): Promise<Buffer> {
     if (done) return Buffer.concat(chunks);
     size += value.byteLength;
     if (size > limit) {
-      await reader.cancel();
+      runBy(reader);
       throw tooLarge();
     }
     chunks.push(value);

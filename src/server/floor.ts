@@ -14,6 +14,7 @@ import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/
 import { recheckKm } from '../core/prove/index.ts';
 import type { Db } from '../db/open.ts';
 import { recordIn } from './job-record.ts';
+import { log } from './log.ts';
 import { people } from './people.ts';
 import { shopOfJob, shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
@@ -25,14 +26,20 @@ export async function floorSummaries(): Promise<SummaryRow[]> {
   const staleAt = (now: number) => (r: SummaryRow) => r.stale === 1 || r.recordsVersion !== now;
   const rows = await summariesOnFloor(db);
   if (!rows.some(staleAt(await version()))) return rows;
+  /** Summaries that could not be kept: the floor is shown on a full disk too. */
+  const unkept = new Map<string, string>();
   // In the queue of writes nothing changes between working a summary out and keeping it.
   await writes.run(async () => {
     const now = await version();
     for (const row of (await summariesOnFloor(db)).filter(staleAt(now))) {
-      await putSummary(db, row.id, await summaryIn(db, row), now);
+      const summary = await summaryIn(db, row);
+      await putSummary(db, row.id, summary, now).catch((e: unknown) => {
+        log.warn({ err: e, job: row.id }, 'summary not kept');
+        unkept.set(row.id, JSON.stringify(summary));
+      });
     }
   });
-  return summariesOnFloor(db);
+  return (await summariesOnFloor(db)).map((r) => ({ ...r, data: unkept.get(r.id) ?? r.data }));
 }
 
 /** A job's summary; of one that cannot be read that it cannot, and why: every other job stands on the floor all the same. */

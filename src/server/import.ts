@@ -178,6 +178,8 @@ export function checkTable(kind: TableKind, csv: string): TableCheck {
         reason: `No column of ${kind} is called “${h}”. Known are: ${[...known].join(', ')}.`,
       })),
     );
+  if (parsed.data.length === 0)
+    throw invalid([{ field: 'line 2', reason: 'There is no line under the heads of this table.' }]);
   const torn = new Map(parsed.errors.map((e) => [e.row ?? 0, e.message]));
   const records = parsed.data.map(nested);
   const twice = repeats(records);

@@ -17,14 +17,15 @@ const settingsBytes = 4000;
  */
 export function sentRecording(request: Request, limit: number): Promise<SentRecording> {
   return new Promise((done, fail) => {
+    const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
+    // The answer is given at once; what still comes is let run by, or the sender would not hear it.
     const refuse = (p: Problem) => {
       fail(p);
-      source.destroy();
+      chunks.length = 0;
+      source.unpipe();
+      source.resume();
     };
-    const form = busboy({
-      headers: { 'content-type': request.headers.get('content-type') ?? '' },
-      limits: { files: 1, fields: 4, fieldSize: settingsBytes, fileSize: limit },
-    });
+    const form = formReader(request, limit);
     const chunks: Buffer[] = [];
     let settings: string | undefined;
     form.on('file', (name, file) => {
@@ -61,10 +62,20 @@ export function sentRecording(request: Request, limit: number): Promise<SentReco
         settings,
       });
     });
-    const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
     source.on('error', () => fail(notForm()));
     source.pipe(form);
   });
+}
+
+function formReader(request: Request, limit: number) {
+  try {
+    return busboy({
+      headers: { 'content-type': request.headers.get('content-type') ?? '' },
+      limits: { files: 1, fields: 4, fieldSize: settingsBytes, fileSize: limit },
+    });
+  } catch {
+    throw notForm();
+  }
 }
 
 const notForm = () =>
