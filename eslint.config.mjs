@@ -11,6 +11,7 @@ const arrows = {
   devices: ['devices', 'core'],
   db: ['db', 'core'],
   server: ['server', 'core', 'db', 'devices'],
+  serve: ['serve', 'server', 'db'],
   pages: ['pages', 'views', 'ui', 'server', 'styles', 'core'],
 };
 

@@ -6,6 +6,8 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          // A thread for heavy work takes its time to start where every processor is busy.
+          testTimeout: 20_000,
           globalSetup: ['tests/built-worker.ts', 'tests/rules-provoked.ts'],
           setupFiles: ['tests/note-rules.ts'],
           include: ['src/**/*.test.ts', 'tests/server/**/*.test.ts'],

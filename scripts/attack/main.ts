@@ -241,7 +241,7 @@ async function kills(dataDir: string): Promise<void> {
       }
     };
     const writers = [writer(), writer(), writer()];
-    await new Promise((done) => setTimeout(done, 50 + 250 * r()));
+    await new Promise((done) => setTimeout(done, 300 + 700 * r()));
     on = false;
     await server.kill('SIGKILL');
     await Promise.all(writers);

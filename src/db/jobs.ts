@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, like, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, like, sql } from 'drizzle-orm';
 import type { JobCorner } from '../core/corner.ts';
 import type { Choices, JobEvent } from '../core/schemas/events.ts';
 import type { Db } from './open.ts';
@@ -41,6 +41,25 @@ export const eventsOf = async (db: Db, jobId: string): Promise<EventRow[]> =>
   (await db.select().from(events).where(eq(events.jobId, jobId)).orderBy(asc(events.seq))).map(
     toEvent,
   );
+
+/** Last entry of a job and how many it has: whether anything was written since. */
+export const markOf = async (db: Db, jobId: string): Promise<{ last: number; count: number }> => {
+  const [row] = await db
+    .select({ last: sql<number>`coalesce(max(${events.seq}), 0)`, count: sql<number>`count(*)` })
+    .from(events)
+    .where(eq(events.jobId, jobId));
+  return row ?? { last: 0, count: 0 };
+};
+
+/** Entries of a job after one of them. */
+export const eventsAfter = async (db: Db, jobId: string, seq: number): Promise<EventRow[]> =>
+  (
+    await db
+      .select()
+      .from(events)
+      .where(and(eq(events.jobId, jobId), gt(events.seq, seq)))
+      .orderBy(asc(events.seq))
+  ).map(toEvent);
 
 export async function eventById(db: Db, id: string): Promise<EventRow | undefined> {
   const [row] = await db.select().from(events).where(eq(events.id, id));

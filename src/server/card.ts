@@ -7,6 +7,7 @@ import {
   withNames,
 } from '../core/card/index.ts';
 import { verifyChain } from './chain.ts';
+import { harmless } from './csv.ts';
 import type { JobRecord } from './job-record.ts';
 
 /** The card of a job: as it was signed, or as it stands before. */
@@ -24,11 +25,11 @@ const clock = (ms: number | undefined) => (ms === undefined ? '' : new Date(ms).
 export function cardCsv(c: JobCard): string {
   const line = (section: string, l: CardLine) => ({
     section,
-    what: l.what,
-    value: l.value,
+    what: harmless(l.what),
+    value: harmless(l.value),
     limit: l.limit ?? '',
     status: l.status ?? '',
-    who: l.who ?? '',
+    who: harmless(l.who ?? ''),
     at: clock(l.atMs),
   });
   return Papa.unparse([

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { type WorkshopKind, workshopKinds } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
+import { harmless } from './csv.ts';
 import { notFound } from './problem.ts';
 import { store } from './store.ts';
 
@@ -33,7 +34,7 @@ export async function exportFile(name: string): Promise<Response> {
   const rows = list.map((r) => flat(r));
   const fields = [...new Set(rows.flatMap((r) => Object.keys(r)))];
   return new Response(
-    Papa.unparse({ fields, data: rows.map((r) => fields.map((f) => r[f] ?? '')) }),
+    Papa.unparse({ fields, data: rows.map((r) => fields.map((f) => harmless(r[f] ?? ''))) }),
     { headers },
   );
 }

@@ -20,6 +20,7 @@ import {
 import { WrenchSchema } from '../core/torque/procedure.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
 import { setChoice, startJob, writeEvent } from './jobs.ts';
+import { restored } from './csv.ts';
 import { forgetParts } from './parts.ts';
 import { hashPin } from './pin.ts';
 import { type FieldFault, invalid, Problem } from './problem.ts';
@@ -244,7 +245,8 @@ function headsOf(schema: TSchema, before = ''): Set<string> {
 
 function nested(row: Record<string, string>): Record<string, unknown> {
   const out: Record<string, unknown> = {};
-  for (const [head, text] of Object.entries(row)) {
+  for (const [head, sent] of Object.entries(row)) {
+    const text = restored(sent);
     if (text === '') continue;
     const path = head.split('.');
     const last = path.pop()!;

@@ -1,13 +1,13 @@
 import { type CardDocument, upcastCard } from '../core/card/index.ts';
 import type { JobContext, JobState, JobView } from '../core/job/index.ts';
-import { cornerOfJob, project } from '../core/job/index.ts';
+import { cornerOfJob } from '../core/job/index.ts';
 import type { Choices } from '../core/schemas/events.ts';
-import type { WorkshopKind } from '../core/schemas/workshop.ts';
 import type {} from '../core/torque/index.ts';
-import { choicesOf, type EventRow, eventsOf, jobById, type JobRow } from '../db/jobs.ts';
+import { choicesOf, type EventRow, jobById, type JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
-import { getRecord, listRecords } from '../db/records.ts';
+import { getMeta, getRecord, listRecords } from '../db/records.ts';
 import { getCard, getSnapshot } from '../db/signed.ts';
+import { entriesAnew, entriesOf } from './carried.ts';
 import { sha256 } from './chain.ts';
 import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
@@ -19,11 +19,28 @@ import { tablesNow } from './tables.ts';
 
 /** A job with its whole record, and what was kept when it was signed. */
 export interface JobRecord extends JobView {
-  events: EventRow[];
+  events: readonly EventRow[];
   /** The card as it was signed; absent before. */
   signedCard?: CardDocument;
   /** Whether card and context of a signed job are still what was signed. */
   keptFits: boolean;
+}
+
+/** Kinds of record that every job is judged against, read once for each version of the shop's records. */
+const shared = ['adapters', 'presses', 'instruments', 'wrenches'] as const;
+type Shared = Pick<JobContext, (typeof shared)[number]>;
+let lists: { version: string; all: Promise<Shared> } | undefined;
+
+async function sharedLists(db: Db): Promise<Shared> {
+  const version = (await getMeta(db, 'records-version')) ?? '0';
+  if (lists?.version !== version) {
+    const all = Promise.all(shared.map((kind) => listRecords(db, kind))).then(
+      (read) => Object.fromEntries(shared.map((kind, i) => [kind, read[i]])) as unknown as Shared,
+    );
+    lists = { version, all };
+    all.catch(() => (lists = undefined));
+  }
+  return lists.all;
 }
 
 /** What an open job is judged against: what the shop has now. */
@@ -35,7 +52,6 @@ async function contextOf(
 ): Promise<JobContext> {
   const unit = await getRecord(db, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
-  const list = <K extends WorkshopKind>(kind: K) => listRecords(db, kind);
   const corner = cornerOfJob(job.corner, state);
   const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
   const procedure =
@@ -44,10 +60,7 @@ async function contextOf(
     unit,
     corner,
     parts: await partsOfJob(db, { unit, corner }, state, choices.match?.value.partNumber),
-    adapters: await list('adapters'),
-    presses: await list('presses'),
-    instruments: await list('instruments'),
-    wrenches: await list('wrenches'),
+    ...(await sharedLists(db)),
     tables: await tablesNow(db),
     shop: await shopOfJob(db),
     ...(procedure ? { procedure } : {}),
@@ -74,12 +87,11 @@ async function keptAtSigning(db: Db, jobId: string, { signed }: JobState) {
   };
 }
 
-/** The job as its record says, from this database. */
-export async function recordIn(db: Db, id: string): Promise<JobRecord> {
+/** The job as its record says, from this database; `anew` reads every row again instead of carrying the job forward. */
+export async function recordIn(db: Db, id: string, anew = false): Promise<JobRecord> {
   const job = await jobById(db, id);
   if (!job) throw notFound('job', id);
-  const events = await eventsOf(db, id);
-  const state = project(events);
+  const { events, state } = await (anew ? entriesAnew : entriesOf)(db, id);
   const { frozen, ...kept } = await keptAtSigning(db, id, state);
   const choices = frozen?.choices ?? (await choicesOf(db, id));
   const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
@@ -99,6 +111,9 @@ export async function recordIn(db: Db, id: string): Promise<JobRecord> {
 
 /** The job with its whole record. */
 export const jobRecord = async (id: string): Promise<JobRecord> => recordIn((await store()).db, id);
+/** The same with every row read again: a card says whether anything in it was altered. */
+export const jobRecordAnew = async (id: string): Promise<JobRecord> =>
+  recordIn((await store()).db, id, true);
 
 /** A record as the screens need it. */
 export function viewOf(record: JobRecord): JobView {

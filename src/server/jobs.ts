@@ -8,7 +8,7 @@ import {
   reasonOf,
   type Refusal,
   partRefusal,
-  project,
+  projectOn,
   refusal,
   saysTheSame,
 } from '../core/job/index.ts';
@@ -35,7 +35,7 @@ import {
 import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
 import { eventHash, rootHash } from './chain.ts';
-import { jobRecord, jobView } from './job-record.ts';
+import { jobRecord, jobRecordAnew, jobView } from './job-record.ts';
 import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { personByPin, personOrProblem } from './people.ts';
@@ -146,7 +146,8 @@ export async function writeEvent(
         throw idTaken(input.id, 'entry');
       return;
     }
-    const record = await jobRecord(jobId);
+    // What is signed is what the rows say.
+    const record = await (input.type === 'signed' ? jobRecordAnew : jobRecord)(jobId);
     const { job, events, ...now } = record;
     await personOrProblem(db, input.byId);
     const no = refusal(input.type, body, now, input.byId);
@@ -164,7 +165,7 @@ export async function writeEvent(
       atMs,
     } as JobEvent;
     // What cannot be read with this entry in it is not written.
-    project([...events, line]);
+    projectOn(now.state, [line]);
     const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
     const keptBody = frozen ? { ...whole, ...hashesOf(frozen) } : whole;
     const link = {

@@ -17,7 +17,7 @@ export async function rawJob(id: string): Promise<RawJob> {
   const { db } = await store();
   const job = await jobById(db, id);
   if (!job) throw notFound('job', id);
-  const why = await recordIn(db, id).then(
+  const why = await recordIn(db, id, true).then(
     () => undefined,
     (e: unknown) => (e instanceof Error ? e.message : 'unknown'),
   );

@@ -9,6 +9,7 @@ import {
 import type { EventRow, JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { insertRows, isOwnMark, type Row, rowsOf, tables, type TableShape } from '../db/whole.ts';
+import { dropCarried } from './carried.ts';
 import { verifyChain } from './chain.ts';
 import { forgetParts } from './parts.ts';
 import { invalid, Problem } from './problem.ts';
@@ -226,6 +227,7 @@ export async function importShop(
       const [first, ...rest] = statements;
       if (first) await db.batch([first, ...rest]);
       forgetParts();
+      dropCarried();
     }
     return {
       shop: archive.manifest.shop,

@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ask, complaint, fieldsOf, type Json, lead, loadShop, newJob, say } from './shop-server.ts';
 
+const { harmless, restored } = await import('../../src/server/csv.ts');
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { floorRows } = await import('../../src/server/floor.ts');
 const { store } = await import('../../src/server/store.ts');
@@ -153,5 +155,17 @@ describe('a PIN', () => {
     for (let i = 0; i < 6; i++) await override('0001', 'a stranger');
     expect((await override('1590', 'a stranger')).status).toBe(429);
     expect((await override('1590', 'his own tablet')).status).toBe(200);
+  });
+});
+
+describe('a cell that a table program would work out', () => {
+  it.each(['=1+1', '@x', "-1+cmd|' /C x'!A0", '\t=1', "'=x"])('%s goes out as a text', (text) => {
+    expect(String(harmless(text))).toMatch(/^'/u);
+  });
+  it.each(['-0.05 mm', '+60°', '-12', 'P7', "'quoted"])('%s goes out as it is', (text) =>
+    expect(harmless(text)).toBe(text),
+  );
+  it('comes in as it was before it went out', () => {
+    fc.assert(fc.property(fc.string(), (text) => restored(String(harmless(text))) === text));
   });
 });

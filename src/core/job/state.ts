@@ -142,6 +142,35 @@ export function project(events: readonly JobEvent[]): JobState {
   return s;
 }
 
+/** Carries a state forward by the entries after it; the state itself stays as it is. */
+export function projectOn(state: JobState, events: readonly JobEvent[]): JobState {
+  const s = copied(state);
+  for (const e of events) apply(s, e);
+  return s;
+}
+
+/** An object without what it would inherit stays one. */
+const alike = (o: object): Record<string, unknown> =>
+  Object.assign(Object.create(Object.getPrototypeOf(o) as object | null) as object, o) as Record<
+    string,
+    unknown
+  >;
+
+/** A state that can be folded on: what `apply` changes in place lies at most two steps down. */
+function copied(state: JobState): JobState {
+  const out = alike(state);
+  for (const [field, value] of Object.entries(state)) {
+    if (Array.isArray(value)) out[field] = [...(value as unknown[])];
+    else if (typeof value === 'object' && value !== null) {
+      const inner = alike(value as object);
+      for (const [key, list] of Object.entries(inner))
+        if (Array.isArray(list)) inner[key] = [...(list as unknown[])];
+      out[field] = inner;
+    }
+  }
+  return out as unknown as JobState;
+}
+
 /** A reading at a named place replaces the one there; without a place the list fills up and then begins anew, so a slip is corrected by reading again. */
 function withReading(list: readonly Reading[], r: Reading, most: number): Reading[] {
   if (r.plane === undefined && r.angleDeg === undefined)

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shopContext } from '../../../tests/shop.ts';
 import { type Entry, type Walked, walked, Worked, workThrough } from '../../../tests/technician.ts';
-import { spine } from './index.ts';
+import { project, projectOn, spine } from './index.ts';
 
 /** What the centre line says of the signed job, from the match to the axle nut. */
 const walks: readonly (readonly [Walked, string])[] = [
@@ -72,3 +72,16 @@ it('names what is next in words, at every turn of the way', () =>
     'Turns smoothly, no rub of shield, disc or drum: not checked',
     'Recheck after 160 km',
   ]));
+
+// From memory of event-sourced records, no published source: folding on is folding anew.
+describe.each(walked)('$family of $unit $corner, $route', (walk) => {
+  it('stands the same when it is carried forward from any entry, and what it was carried from stays', () => {
+    const { events } = workThrough(walk).worked;
+    for (let i = 0; i <= events.length; i += 3) {
+      const before = project(events.slice(0, i));
+      const kept = structuredClone({ ...before });
+      expect(projectOn(before, events.slice(i))).toEqual(project(events));
+      expect({ ...before }).toEqual(kept);
+    }
+  });
+});

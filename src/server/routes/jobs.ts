@@ -3,7 +3,7 @@ import { JobCornerId } from '../../core/corner.ts';
 import { closed, Id, oneOf, Uuid } from '../../core/schemas/common.ts';
 import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/events.ts';
 import { cardCsv, jobCard } from '../card.ts';
-import { jobRecord, jobView } from '../job-record.ts';
+import { jobRecordAnew, jobView } from '../job-record.ts';
 import { addEvent, setChoice, startJob } from '../jobs.ts';
 import { rawJob, TakeBackSchema, takeBack } from '../raw-job.ts';
 import { jobLessons } from '../tables.ts';
@@ -65,7 +65,7 @@ export const jobsRoutes: readonly Route[] = [
     ({ params, body }) => takeBack(params['id']!, body),
   ),
   route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) =>
-    jobCard(await jobRecord(params['id']!)),
+    jobCard(await jobRecordAnew(params['id']!)),
   ),
   route(
     'GET',
@@ -73,7 +73,7 @@ export const jobsRoutes: readonly Route[] = [
     'Job card as lines',
     {},
     async ({ params }) =>
-      new Response(cardCsv(jobCard(await jobRecord(params['id']!))), {
+      new Response(cardCsv(jobCard(await jobRecordAnew(params['id']!))), {
         headers: {
           'content-type': 'text/csv; charset=utf-8',
           'content-disposition': 'attachment; filename="job-card.csv"',
