@@ -243,11 +243,12 @@ function headsOf(schema: TSchema, before = ''): Set<string> {
   );
 }
 
-function nested(row: Record<string, string>): Record<string, unknown> {
+function nested(row: Record<string, string | readonly string[]>): Record<string, unknown> {
   const out: Record<string, unknown> = {};
   for (const [head, sent] of Object.entries(row)) {
+    // Cells beyond the heads come as a list; such a line is told as torn.
+    if (typeof sent !== 'string' || sent === '') continue;
     const text = restored(sent);
-    if (text === '') continue;
     const path = head.split('.');
     const last = path.pop()!;
     const parent = path.reduce<Record<string, unknown>>(

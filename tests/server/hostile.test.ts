@@ -39,6 +39,10 @@ describe('a body that means nothing', () => {
     expect((await raw('/api/jobs', bytes)).status).toBe(400);
     expect((await raw('/api/import/parts', bytes, 'text/csv')).status).toBe(400);
   });
+  it('a table with more cells than heads is told by its line', async () => {
+    const r = await raw('/api/import/parts', `number\n${'x,'.repeat(2000)}`, 'text/csv');
+    expect([r.status, fieldsOf(await r.json())[0]]).toEqual([422, 'line 2, line']);
+  });
   it('a path that is no text is not found', async () => {
     expect((await ask('GET', '/api/jobs/%ff')).status).toBe(404);
     expect((await ask('GET', '/api/jobs/%00')).status).toBe(404);

@@ -1,10 +1,10 @@
-import { resultFault, testById } from '../diagnosis/index.ts';
+import { resultFault, suspectsFor, testById } from '../diagnosis/index.ts';
 import { answersFault, cautions, familiesBy, type Item, itemsOf } from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
 import { canBe } from '../prove/index.ts';
-import { type RuleId, sentence } from '../rules/index.ts';
+import { type RuleId, ruleOfOverride, sentence } from '../rules/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../schemas/events.ts';
 import {
   beginsAgain,
@@ -30,6 +30,9 @@ import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on
 import { overrideOf, samplesOf } from './state.ts';
 import { stations } from './stations.ts';
 import { bearingIsOut, strokeRefusal } from './stroke-interlocks.ts';
+
+/** Nobody drives further to a recheck, km: a clock that says more was misread. Our judgement. */
+const longestToRecheckKm = 100_000;
 
 type Guards = {
   [T in EventType]?: (body: EventBody<T>, job: JobNow) => Refusal | undefined;
@@ -126,6 +129,23 @@ const guards: Guards = {
     if (slip === undefined) return undefined;
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('caliperMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
+  },
+  'diagnosis-accepted': (b, { ctx }) =>
+    suspectsFor(ctx.unit.layout).some((s) => s.id === b.suspectId)
+      ? undefined
+      : refuse('suspectId', 'diagnose.suspect', { part: b.suspectId }),
+  overridden: (b) =>
+    ruleOfOverride(b.rule) ? undefined : refuse('rule', 'job.no-rule', { part: b.rule }),
+  'recheck-done': (b, { state }) => {
+    const from = state.signed?.odometerKm;
+    if (from === undefined) return undefined;
+    const driven = b.odometerKm - from;
+    return driven >= 0 && driven <= longestToRecheckKm
+      ? undefined
+      : refuse('odometerKm', 'prove.recheck-clock', {
+          value: b.odometerKm,
+          with: { from, most: from + longestToRecheckKm },
+        });
   },
   'figure-read': figureRefusal,
   'fastener-read': (b, job) => {

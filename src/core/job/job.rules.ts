@@ -81,6 +81,21 @@ export const interlockRules = ruleTable({
     records,
   ),
   'diagnose.result': refuses('A result the test can have', (f) => f.is('fault'), judgement),
+  'diagnose.suspect': refuses(
+    'A suspect of this vehicle',
+    (f) => `A vehicle of this layout has no suspect “${f.part}”.`,
+    'suspects of the layout',
+  ),
+  'job.no-rule': refuses(
+    'What is answered for is a rule',
+    (f) => `No rule is called “${f.part}”: an override answers for one that stands in the list.`,
+  ),
+  'prove.recheck-clock': refuses(
+    'A clock that can be true at the recheck',
+    (f) =>
+      `${f.value} km cannot be: it was signed at ${f.is('from')} km, and a recheck is made before ${f.is('most')} km.`,
+    judgement,
+  ),
   'diagnose.bench-corner': refuses(
     'The bearing of this corner',
     (f) => `The bearing on the bench is of the ${f.part} corner.`,

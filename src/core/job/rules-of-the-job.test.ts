@@ -141,6 +141,30 @@ describe('what may not be recorded', () => {
       'result',
     ),
     refused(
+      'a call that no such vehicle has',
+      'diagnosis-accepted',
+      { suspectId: 'nonsense', probability: 0.9 },
+      'diagnose.suspect',
+      'suspectId',
+    ),
+    refused(
+      'an answer for a rule that there is not',
+      'overridden',
+      { rule: 'nonsense', reason: 'because' },
+      'job.no-rule',
+      'rule',
+    ),
+    ...[1099, 101_101].map((odometerKm) =>
+      refused(
+        `a recheck at ${odometerKm} km of what was signed at 1100`,
+        'recheck-done',
+        { odometerKm },
+        'prove.recheck-clock',
+        'odometerKm',
+        { events: [event('signed', { odometerKm: 1100 })] },
+      ),
+    ),
+    refused(
       'the bearing on the bench as one of another corner',
       'test-recorded',
       { testId: 'bench', place: 'RF', result: 'sandy' },
