@@ -89,6 +89,8 @@ async function start(): Promise<void> {
         )
       : createServer(listener);
     server.headersTimeout = 20_000;
+    // Large bodies wait for one another: one that trickles may not hold the others up for long.
+    server.requestTimeout = 120_000;
     await listen(server, s);
     stopWhenTold(server, unlock);
     console.log(`True Spindle: ${address}`);

@@ -1,6 +1,7 @@
 import { countAnswer } from './health.ts';
 import { log } from './log.ts';
 import { Problem } from './problem.ts';
+import { oneLarge } from './one-large.ts';
 import { from, type Origin } from './request-origin.ts';
 import { type Route, routes } from './routes/index.ts';
 import { parsedJson, validated } from './validate.ts';
@@ -96,25 +97,13 @@ async function bodyOf(request: Request, route: Route): Promise<unknown> {
       [{ field: 'content-type', reason: `Must be ${route.takes}.` }],
     );
   const large = Number(request.headers.get('content-length') ?? Infinity) > largeBytes;
-  const done = large && route.limit > largeBytes ? await oneLarge() : undefined;
-  try {
-    return await parsed(request, route);
-  } finally {
-    done?.();
-  }
+  return large && route.limit > largeBytes
+    ? oneLarge(() => parsed(request, route))
+    : parsed(request, route);
 }
 
-/** Bodies over this wait for one another, so that memory holds one of them. */
+/** Bodies over this wait for one another. */
 const largeBytes = 2_000_000;
-let lastLarge: Promise<void> = Promise.resolve();
-/** Waits until no other large body is being read; gives what ends one's own turn. */
-async function oneLarge(): Promise<() => void> {
-  const before = lastLarge;
-  let done: () => void = () => undefined;
-  lastLarge = new Promise((resolve) => (done = resolve));
-  await before;
-  return done;
-}
 
 const notText = () =>
   new Problem(400, 'Not text', 'The body is not text in UTF-8.', [

@@ -53,18 +53,21 @@ export function sentRecording(request: Request, limit: number): Promise<SentReco
       if (chunks.length === 0)
         return fail(invalid([{ field: 'recording', reason: 'A WAV file is needed.' }]));
       if (settings === undefined) return fail(invalid([{ field: 'settings', reason: 'Missing.' }]));
-      const whole = Buffer.concat(chunks);
-      done({
-        recording: whole.buffer.slice(
-          whole.byteOffset,
-          whole.byteOffset + whole.byteLength,
-        ) as ArrayBuffer,
-        settings,
-      });
+      done({ recording: bufferOf(chunks), settings });
     });
     source.on('error', () => fail(notForm()));
     source.pipe(form);
   });
+}
+
+/** The pieces as one; they are let go of, and a large one is not copied again. */
+function bufferOf(chunks: Buffer[]): ArrayBuffer {
+  const whole = Buffer.concat(chunks);
+  chunks.length = 0;
+  const { buffer, byteOffset, byteLength } = whole;
+  return byteLength === buffer.byteLength
+    ? (buffer as ArrayBuffer)
+    : (buffer.slice(byteOffset, byteOffset + byteLength) as ArrayBuffer);
 }
 
 function formReader(request: Request, limit: number) {

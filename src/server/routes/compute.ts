@@ -17,6 +17,7 @@ import {
   WrenchSchema,
 } from '../compute.ts';
 import { heavy } from '../heavy/pool.ts';
+import { oneLarge } from '../one-large.ts';
 import { sentRecording } from '../recording.ts';
 import { SignalsSchema } from '../wheel-speed.ts';
 
@@ -95,9 +96,10 @@ export const computeRoutes: readonly Route[] = [
     '/api/compute/noise',
     'What repeats in a recording: multipart with `recording` (WAV) and `settings` (JSON: speedKmh, tyre, axleRatio, bearing)',
     { limit: recordingLimit, takes: 'multipart/form-data' },
-    async ({ request }) => {
-      const { recording, settings } = await sentRecording(request, recordingLimit);
-      return heavy('noise', { recording, settings }, { transfer: [recording] });
-    },
+    ({ request }) =>
+      oneLarge(async () => {
+        const { recording, settings } = await sentRecording(request, recordingLimit);
+        return heavy('noise', { recording, settings }, { transfer: [recording] });
+      }),
   ),
 ];
