@@ -4,9 +4,11 @@ import { rulesInMarkdown } from '../../../scripts/rules-markdown.ts';
 import { verdict } from '../verdict.ts';
 import { ruleHref } from './address.ts';
 import { foundIn } from './found.ts';
-import { limitOf, ruleOfOverride, saying, sentence } from './index.ts';
+import { limitOf, ruleGroups, ruleIds, ruleOfOverride, saying, sentence } from './index.ts';
 
 describe('rules', () => {
+  it('have an id each: none takes the place of another', () =>
+    expect(ruleGroups.flatMap((g) => Object.keys(g.rules)).sort()).toEqual([...ruleIds].sort()));
   it('stand in docs/rules.md as they are (npm run rules writes it)', () =>
     expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesInMarkdown()));
   it('speak only at the level they have', () => {
