@@ -34,7 +34,7 @@ it('closes a job by a tap with its reason, never by Enter, and finds it again', 
   await post('/api/jobs', { id, unitId: 'unit-12', corner: 'LR', byId: 'rafe' });
   await say('complaint-recorded', { corner: 'LR', lamps: ['none'], history: [], sound: 'roar' });
   await say('station-done', { station: 'complaint' });
-  await say('diagnosis-accepted', { suspectId: 'tyre', probability: 0.9 });
+  await say('diagnosis-accepted', { suspectId: 'tyre-rear', probability: 0.9 });
   await go(page, `/jobs/${id}/diagnose`);
   await button(page, /^Close/u).click();
   const dialog = page.getByRole('dialog');
