@@ -4,7 +4,14 @@ import { strokesIn } from '../../src/core/families/index.ts';
 import { walkOf } from '../../src/core/job/index.ts';
 import { figureAt } from '../../src/core/press/index.ts';
 import { shopContext } from '../shop.ts';
-import { nextEntries, nextOnUnknown, type Truth, type Walked, walked } from '../technician.ts';
+import {
+  type Entry,
+  nextEntries,
+  nextOnUnknown,
+  type Truth,
+  type Walked,
+  walked,
+} from '../technician.ts';
 import { loadShop } from './shop-server.ts';
 
 const { jobRecord, jobView } = await import('../../src/server/job-record.ts');
@@ -16,18 +23,20 @@ beforeAll(loadShop, 60_000);
 
 const byId = 'ines';
 
-/** Works one job on the server by the family's own tasks; what the interlocks hold back fails here. */
-async function walk({ unit, corner, route }: Walked, truth?: Truth) {
+/** Works one job on the server by the family's own tasks, as far as `until`; what the interlocks hold back fails here. */
+async function walk({ unit, corner, route }: Walked, truth?: Truth, until?: (e: Entry) => boolean) {
   const id = uuid();
   await startJob({ id, unitId: unit, corner, byId });
   for (;;) {
     const view = await jobView(id);
     const next = truth ? nextOnUnknown(view, route, truth) : nextEntries(view, route);
     if (next.length === 0) return view;
-    for (const e of next)
+    for (const e of next) {
+      if (until?.(e)) return view;
       await ('choice' in e
         ? setChoice(id, e.choice, { id: uuid(), version: 0, value: e.value, byId })
         : writeEvent(id, { id: uuid(), ...e, byId, pin: '2580' } as never));
+    }
   }
 }
 
@@ -63,3 +72,24 @@ it.each(families)(
   },
   60_000,
 );
+
+it('a trace whose call the server wrote anew can be sent again, and not with other samples', async () => {
+  const { job } = await walk(
+    walked[0]!,
+    undefined,
+    (e) => !('choice' in e) && e.type === 'stroke-recorded',
+  );
+  const samples = [0, 20, 40].map((ms) => [ms, ms / 100, 1]);
+  const entry = { id: uuid(), type: 'stroke-traced', byId } as const;
+  const send = (n: number) =>
+    writeEvent(job.id, {
+      ...entry,
+      body: { operation: 'hub-out', gauge: 'g', call: 'seated', samples: samples.slice(0, n) },
+    });
+  await send(3);
+  const { events } = await jobRecord(job.id);
+  expect(events.at(-1)?.body).toMatchObject({ call: expect.not.stringMatching('seated') });
+  await send(3);
+  expect((await jobRecord(job.id)).events.length).toBe(events.length);
+  await expect(send(2)).rejects.toMatchObject({ status: 409 });
+});

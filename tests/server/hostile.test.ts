@@ -77,14 +77,6 @@ describe('the same id twice', () => {
     expect((await choose(choice)).status).toBe(200);
     expect((await choose({ ...choice, value: { depth: 'full' } })).status).toBe(409);
   });
-  it('a trace whose call the server wrote anew can be sent again', async () => {
-    const job = await newJob();
-    const samples = [0, 20, 40].map((ms) => [ms, ms / 100, 1]);
-    const body = { operation: 'hub-out', gauge: 'g', call: 'good', samples };
-    const entry = { id: uuid(), type: 'stroke-traced', body, byId: 'rafe' };
-    const first = await ask('POST', `/api/jobs/${job}/events`, entry);
-    expect((await ask('POST', `/api/jobs/${job}/events`, entry)).status).toBe(first.status);
-  });
 });
 
 describe('one bad record', () => {
