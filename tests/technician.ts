@@ -195,14 +195,11 @@ function oldPartRead(job: JobNow): Entry[] {
   const { kind, pairs } = part.bearing.encoder;
   return [
     ...readingsToGo(job).flatMap(({ d, n }) =>
-      Array.from({ length: n }, (_, k) =>
-        entry('old-part-read', {
-          dimension: d,
-          valueMm: (sizeOf(part, d) ?? 0) + (isCount(d) ? 0 : k * 0.001),
-          typed: 'x',
-          instrumentId: 'mic',
-        }),
-      ),
+      Array.from({ length: n }, (_, k) => {
+        const valueMm = (sizeOf(part, d) ?? 0) + (isCount(d) ? 0 : k * 0.001);
+        const reading = { dimension: d, valueMm, typed: valueMm.toFixed(isCount(d) ? 0 : 3) };
+        return entry('old-part-read', { ...reading, instrumentId: 'mic' });
+      }),
     ),
     ...(kind === 'none' ? [] : [entry('encoder-read', { kind, pairs, side: 'inboard' })]),
     entry('part-confirmed', { partNumber: part.number }),

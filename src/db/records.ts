@@ -69,8 +69,11 @@ export const putTechnician = (db: Db, row: typeof technicians.$inferInsert) =>
       target: technicians.id,
       set: { name: row.name, lead: row.lead, pinSalt: row.pinSalt, pinHash: row.pinHash },
     });
-export const setPin = (db: Db, id: string, pin: { pinSalt: string; pinHash: string }) =>
-  db.update(technicians).set(pin).where(eq(technicians.id, id));
+export const setPerson = (
+  db: Db,
+  id: string,
+  set: { pinSalt: string; pinHash: string; name?: string },
+) => db.update(technicians).set(set).where(eq(technicians.id, id));
 export const setRetired = (db: Db, id: string, retiredMs: number | null) =>
   db.update(technicians).set({ retiredMs }).where(eq(technicians.id, id));
 

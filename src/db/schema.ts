@@ -116,6 +116,22 @@ export const cards = sqliteTable('cards', {
   data: text('data').notNull(),
 });
 
+/** Names of those who worked on a signed job, as they were, each with the salt of its hash in the signed line; both go when a person is erased. */
+export const signedNames = sqliteTable(
+  'signed_names',
+  {
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    personId: text('person_id')
+      .notNull()
+      .references(() => technicians.id),
+    name: text('name'),
+    salt: text('salt'),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.personId] })],
+);
+
 /** Signed jobs whose cause was seen on the bench, for the tests to learn from. */
 export const outcomes = sqliteTable('outcomes', {
   jobId: text('job_id')

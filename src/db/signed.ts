@@ -1,6 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Db } from './open.ts';
-import { cards, events, snapshots } from './schema.ts';
+import { cards, events, signedNames, snapshots } from './schema.ts';
 
 /** What is kept of a job when it is signed: what it was judged against, and its card. */
 
@@ -21,6 +21,18 @@ export async function getCard(db: Db, jobId: string): Promise<string | undefined
 /** A card once kept is never written over. */
 export const putCard = (db: Db, jobId: string, data: string) =>
   db.insert(cards).values({ jobId, data }).onConflictDoNothing();
+
+export type SignedName = typeof signedNames.$inferSelect;
+
+export const namesOf = (db: Db, jobId: string): Promise<SignedName[]> =>
+  db.select().from(signedNames).where(eq(signedNames.jobId, jobId));
+
+/** Names once kept are never written over; they are only erased. */
+export const putNames = (db: Db, rows: SignedName[]) =>
+  db.insert(signedNames).values(rows).onConflictDoNothing();
+
+export const eraseNames = (db: Db, personId: string) =>
+  db.update(signedNames).set({ name: null, salt: null }).where(eq(signedNames.personId, personId));
 
 /** Jobs that were signed before their card was kept. */
 export async function signedWithoutCard(db: Db): Promise<string[]> {

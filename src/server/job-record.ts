@@ -6,12 +6,13 @@ import type {} from '../core/torque/index.ts';
 import { choicesOf, type EventRow, jobById, type JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getMeta, getRecord, listRecords } from '../db/records.ts';
-import { getCard, getSnapshot } from '../db/signed.ts';
+import { getCard, getSnapshot, namesOf } from '../db/signed.ts';
 import { entriesAnew, entriesOf } from './carried.ts';
 import { sha256 } from './chain.ts';
 import { partsOfJob } from './parts.ts';
 import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
+import { namedAtSigning, namesFit } from './signed-names.ts';
 import { upcastSnapshot } from './snapshot.ts';
 import { shopOfJob, zoneOf } from './shop.ts';
 import { store } from './store.ts';
@@ -70,18 +71,27 @@ async function contextOf(
 /** The clock alone goes on after signing: the recheck is counted on it. */
 async function withClock(db: Db, ctx: JobContext): Promise<JobContext> {
   const unit = await getRecord(db, 'units', ctx.unit.id);
-  return unit ? { ...ctx, unit: { ...ctx.unit, odometerKm: unit.odometerKm } } : ctx;
+  if (!unit) return ctx;
+  const { odometerKm, clockCorrected } = unit;
+  return { ...ctx, unit: { ...ctx.unit, odometerKm, clockCorrected } };
 }
 
 /** A kept document is the one whose hash stands in the signed line; one signed before hashes were kept has none. */
 const fits = (kept: string | undefined, hash: string | undefined): boolean =>
   hash === undefined || (kept !== undefined && sha256(kept) === hash);
 
-async function keptAtSigning(db: Db, jobId: string, { signed }: JobState) {
-  if (!signed) return { keptFits: true };
+async function keptAtSigning(db: Db, job: JobRow, { signed }: JobState) {
+  if (!signed) return { keptFits: true, names: [] };
+  const jobId = job.id;
   const [context, card] = [await getSnapshot(db, jobId), await getCard(db, jobId)];
+  const names = await namesOf(db, jobId);
   return {
-    keptFits: fits(context, signed.snapshot) && fits(card, signed.card),
+    keptFits:
+      fits(context, signed.snapshot) &&
+      fits(card, signed.card) &&
+      (signed.startedBy ?? job.byId) === job.byId &&
+      namesFit(signed, names),
+    names,
     ...(context === undefined ? {} : { frozen: upcastSnapshot(JSON.parse(context)) }),
     ...(card === undefined ? {} : { signedCard: upcastCard(JSON.parse(card)) }),
   };
@@ -92,10 +102,10 @@ export async function recordIn(db: Db, id: string, anew = false): Promise<JobRec
   const job = await jobById(db, id);
   if (!job) throw notFound('job', id);
   const { events, state } = await (anew ? entriesAnew : entriesOf)(db, id);
-  const { frozen, ...kept } = await keptAtSigning(db, id, state);
+  const { frozen, names, ...kept } = await keptAtSigning(db, job, state);
   const choices = frozen?.choices ?? (await choicesOf(db, id));
   const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
-  const people = await peopleOf(db);
+  const people = namedAtSigning(await peopleOf(db), names);
   return {
     job,
     ctx,

@@ -3,6 +3,7 @@ import type { JobCorner } from '../core/corner.ts';
 import {
   choiceRefusal,
   complete,
+  type JobNow,
   type JobView,
   partFound,
   reasonOf,
@@ -20,6 +21,7 @@ import {
   type EventBody,
   type EventType,
   type JobEvent,
+  needsLead,
   needsPin,
 } from '../core/schemas/events.ts';
 import {
@@ -34,13 +36,15 @@ import {
 } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
+import { putNames } from '../db/signed.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { jobRecord, jobRecordAnew, jobView } from './job-record.ts';
 import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
-import { personByPin, personOrProblem } from './people.ts';
+import { leadByPin, personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem } from './problem.ts';
 import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
+import { hashedNames, saltedNames } from './signed-names.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
 
@@ -125,6 +129,12 @@ const isDoubleTap = (
   atMs - last.atMs <= doubleTapMs &&
   isDeepStrictEqual(last.body, body);
 
+/** What a file of this shop tells is of the past: it is not held against today's clock of the unit. */
+const withoutClock = <J extends JobNow>(now: J): J => ({
+  ...now,
+  ctx: { ...now.ctx, unit: { ...now.ctx.unit, odometerKm: undefined } },
+});
+
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
 export async function writeEvent(
   jobId: string,
@@ -134,7 +144,8 @@ export async function writeEvent(
 ): Promise<void> {
   const { db, writes } = await store();
   const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
-  if (!trusted && needsPin.includes(input.type)) await personByPin(db, input.byId, input.pin);
+  if (!trusted && needsPin.includes(input.type))
+    await (needsLead.includes(input.type) ? leadByPin : personByPin)(db, input.byId, input.pin);
   await writes.run(async () => {
     const known = await eventById(db, input.id);
     if (known) {
@@ -150,7 +161,7 @@ export async function writeEvent(
     const record = await (input.type === 'signed' ? jobRecordAnew : jobRecord)(jobId);
     const { job, events, ...now } = record;
     await personOrProblem(db, input.byId);
-    const no = refusal(input.type, body, now, input.byId);
+    const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
     if (no) throw notNow(no);
     const whole = complete(input.type, body, now);
     if (isDoubleTap(events.at(-1), input, whole, atMs)) return;
@@ -167,7 +178,10 @@ export async function writeEvent(
     // What cannot be read with this entry in it is not written.
     projectOn(now.state, [line]);
     const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
-    const keptBody = frozen ? { ...whole, ...hashesOf(frozen) } : whole;
+    const names = frozen ? saltedNames(job, [...events, line], record.people) : [];
+    const keptBody = frozen
+      ? { ...whole, ...hashesOf(frozen), startedBy: job.byId, names: hashedNames(names) }
+      : whole;
     const link = {
       id: input.id,
       jobId,
@@ -183,7 +197,9 @@ export async function writeEvent(
       hash: eventHash(prevHash, link as EventRow),
     });
     const signing = frozen
-      ? await signingWrites(db, job, now, keptBody as EventBody<'signed'>, frozen, atMs)
+      ? await signingWrites(db, job, now, keptBody as EventBody<'signed'>, frozen, atMs).then(
+          (w) => [putNames(db, names), ...w],
+        )
       : [];
     const noted =
       input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;

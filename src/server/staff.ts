@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { type Static, Type } from '@sinclair/typebox';
 import { closed, Id, Text, Uuid } from '../core/schemas/common.ts';
 import { weakPin } from '../core/weak-pin.ts';
@@ -5,40 +6,30 @@ import type { Db } from '../db/open.ts';
 import {
   listTechnicians,
   putTechnician,
-  setPin,
+  setPerson,
   setRetired,
   technicianById,
 } from '../db/records.ts';
 import { insertSettings } from '../db/shop.ts';
+import { eraseNames } from '../db/signed.ts';
 import { leadByPin, personByPin } from './people.ts';
 import { hashPin } from './pin.ts';
 import { invalid, Problem } from './problem.ts';
 import { shopView } from './shop.ts';
+import { erasedName } from './signed-names.ts';
 import { store } from './store.ts';
 
-const Pin = Type.String({ maxLength: 12 });
+/** An id says nothing of who it is: it stays in every record when the name goes. */
+const newId = (): string => `p-${randomUUID().slice(0, 13)}`;
 
-/** A short name of a new person: letters of the name, and a number where it is taken. */
-async function idFor(db: Db, name: string): Promise<string> {
-  const taken = new Set((await listTechnicians(db)).map((t) => t.id));
-  const plain = name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/[^a-z]+/gu, '-')
-    .replaceAll(/^-|-$/gu, '');
-  const base = plain || 'person';
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`;
-    if (!taken.has(id)) return id;
-  }
-}
+const Pin = Type.String({ maxLength: 12 });
 
 async function personRow(db: Db, name: string, pin: string, lead: boolean, pinField: string) {
   const weak = weakPin(pin);
   if (weak) throw invalid([{ field: pinField, reason: weak }]);
   const twin = (await listTechnicians(db)).some((t) => t.name === name.trim());
   if (twin) throw invalid([{ field: 'name', reason: `There is a ${name.trim()} already.` }]);
-  return { id: await idFor(db, name), name: name.trim(), lead, ...(await hashPin(pin)) };
+  return { id: newId(), name: name.trim(), lead, ...(await hashPin(pin)) };
 }
 
 /** A lead who answers for something. */
@@ -105,7 +96,48 @@ export async function changePin({ byId, pin, personId, newPin }: Static<typeof P
   const weak = weakPin(newPin);
   if (weak) throw invalid([{ field: 'newPin', reason: weak }]);
   const hashed = await hashPin(newPin);
-  await writes.run(() => setPin(db, personId, hashed));
+  await writes.run(() => setPerson(db, personId, hashed));
+  return shopView();
+}
+
+/** Why this person cannot go: one lead stays. */
+function lastLead(all: Awaited<ReturnType<typeof listTechnicians>>, personId: string) {
+  const leads = all.filter((t) => t.lead && t.retiredMs === null && t.id !== personId);
+  const { name } = all.find((t) => t.id === personId) ?? { name: personId };
+  return leads.length > 0
+    ? undefined
+    : invalid([
+        { field: 'personId', reason: `${name} is the last lead: make somebody else one first.` },
+      ]);
+}
+
+async function everybodyWith(db: Db, personId: string) {
+  const all = await listTechnicians(db);
+  if (!all.some((t) => t.id === personId))
+    throw invalid([{ field: 'personId', reason: `Nobody here has the id “${personId}”.` }]);
+  return all;
+}
+
+export const EraseSchema = closed({ byId: Id, pin: Pin, personId: Id });
+
+/**
+ * A person's name goes at their request: from the list, from the signed cards with the salt of its hash, and the PIN.
+ * Records stay and name nobody; what somebody typed in words, and copies made before, are not reached.
+ */
+export async function erasePerson({ byId, pin, personId }: Static<typeof EraseSchema>) {
+  const { db, writes } = await store();
+  await leadByPin(db, byId, pin);
+  await writes.run(async () => {
+    const all = await everybodyWith(db, personId);
+    const last = lastLead(all, personId);
+    if (last) throw last;
+    const gone = { name: erasedName, ...(await hashPin(randomUUID())) };
+    await db.batch([
+      setPerson(db, personId, gone),
+      setRetired(db, personId, Date.now()),
+      eraseNames(db, personId),
+    ]);
+  });
   return shopView();
 }
 
@@ -121,18 +153,11 @@ export async function retirePerson({ byId, pin, personId, retired }: Static<type
   const { db, writes } = await store();
   await leadByPin(db, byId, pin);
   await writes.run(async () => {
-    const all = await listTechnicians(db);
-    const person = all.find((t) => t.id === personId);
-    if (!person)
-      throw invalid([{ field: 'personId', reason: `Nobody here has the id “${personId}”.` }]);
-    const leads = all.filter((t) => t.lead && t.retiredMs === null && t.id !== personId);
-    if (retired && leads.length === 0)
-      throw invalid([
-        {
-          field: 'personId',
-          reason: `${person.name} is the last lead: make somebody else one first.`,
-        },
-      ]);
+    const all = await everybodyWith(db, personId);
+    const last = retired ? lastLead(all, personId) : undefined;
+    if (last) throw last;
+    if (!retired && all.find((t) => t.id === personId)?.name === erasedName)
+      throw invalid([{ field: 'personId', reason: 'Who was erased does not come back.' }]);
     await setRetired(db, personId, retired ? Date.now() : null);
   });
   return shopView();

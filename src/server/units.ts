@@ -10,7 +10,7 @@ import type { JobSummary } from '../core/job/index.ts';
 import { getRecord, listRecords, putRecord, replacedAt } from '../db/records.ts';
 import { jobsOfUnit } from '../db/summaries.ts';
 import { floorSummaries } from './floor.ts';
-import { peopleOf, personOrProblem } from './people.ts';
+import { leadByPin, peopleOf, personOrProblem } from './people.ts';
 import { invalid, notFound } from './problem.ts';
 import { shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
@@ -154,10 +154,45 @@ export async function noteFacts(
       throw invalid([
         {
           field: 'facts.odometerKm',
-          reason: `The record stands at ${unit.odometerKm} km: less cannot be.`,
+          reason: `The record stands at ${unit.odometerKm} km: a lead brings it down, with a reason.`,
         },
       ]);
     await putRecord(db, 'units', id, 0, { ...unit, ...facts });
+  });
+  return unitSheet(id);
+}
+
+export const ClockSchema = closed({
+  byId: Id,
+  pin: Type.String({ maxLength: 12 }),
+  odometerKm: Km,
+  reason: Text(400),
+});
+
+/** A lead brings a clock down that was misread or exchanged; who, when and why stay on the record. */
+export async function correctClock(
+  id: string,
+  { byId, pin, odometerKm, reason }: Static<typeof ClockSchema>,
+): Promise<UnitSheet> {
+  const { db, writes } = await store();
+  await leadByPin(db, byId, pin);
+  await writes.run(async () => {
+    const unit = await getRecord(db, 'units', id);
+    if (!unit) throw notFound('unit', id);
+    const fromKm = unit.odometerKm ?? 0;
+    if (odometerKm >= fromKm)
+      throw invalid([
+        {
+          field: 'odometerKm',
+          reason: `The record stands at ${fromKm} km: only a lower clock is a correction.`,
+        },
+      ]);
+    const corrected = { fromKm, toKm: odometerKm, reason, byId, atMs: Date.now() };
+    await putRecord(db, 'units', id, 0, {
+      ...unit,
+      odometerKm,
+      clockCorrected: [...(unit.clockCorrected ?? []), corrected],
+    });
   });
   return unitSheet(id);
 }

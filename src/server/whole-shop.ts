@@ -132,6 +132,7 @@ const ofJob: Readonly<Record<string, string>> = {
   choices: 'job_id',
   snapshots: 'job_id',
   cards: 'job_id',
+  signed_names: 'job_id',
   outcomes: 'job_id',
 };
 /** What a shop that is not empty takes from another: people, records and whole jobs; its own settings stay. */

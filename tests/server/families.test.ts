@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { beforeAll, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { strokesIn } from '../../src/core/families/index.ts';
 import { walkOf } from '../../src/core/job/index.ts';
 import { figureAt } from '../../src/core/press/index.ts';
@@ -12,11 +12,12 @@ import {
   type Walked,
   walked,
 } from '../technician.ts';
-import { loadShop } from './shop-server.ts';
+import { ask, loadShop } from './shop-server.ts';
 
 const { jobRecord, jobView } = await import('../../src/server/job-record.ts');
 const { setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
 const { newUnit, unitSheet } = await import('../../src/server/units.ts');
+const { store } = await import('../../src/server/store.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
 beforeAll(loadShop, 60_000);
@@ -92,4 +93,35 @@ it('a trace whose call the server wrote anew can be sent again, and not with oth
   await send(3);
   expect((await jobRecord(job.id)).events.length).toBe(events.length);
   await expect(send(2)).rejects.toMatchObject({ status: 409 });
+});
+
+describe('a signed card', () => {
+  const cardOf = async (id: string) => (await ask('GET', `/api/jobs/${id}/card.json`)).json;
+  it('keeps the names it was signed under, and its starter; an erased name leaves the seal whole', async () => {
+    const { job } = await walk(walked[0]!);
+    const { db } = await store();
+    const change = async (sql: string, args: string[]) => db.$client.execute({ sql, args });
+    const is = async (who: string, verified: boolean) =>
+      expect(await cardOf(job.id)).toMatchObject({ signed: { who }, seal: { verified } });
+    await is('Ines', true);
+    await change('UPDATE technicians SET name = ? WHERE id = ?', ['Ines Vik', byId]);
+    await is('Ines', true);
+    const rename = 'UPDATE signed_names SET name = ? WHERE job_id = ?';
+    await change(rename, ['Somebody', job.id]);
+    await is('Somebody', false);
+    await change(rename, ['Ines', job.id]);
+    await change('UPDATE jobs SET by_id = ? WHERE id = ?', ['rafe', job.id]);
+    await is('Ines', false);
+    await change('UPDATE jobs SET by_id = ? WHERE id = ?', [byId, job.id]);
+    const erase = (by: string, pin: string) =>
+      ask('POST', '/api/people/erase', { byId: by, pin, personId: byId });
+    expect((await erase('rafe', '1470')).status).toBe(403);
+    // She is the last lead of this shop.
+    expect((await erase(byId, '2580')).status).toBe(422);
+    await change('UPDATE technicians SET lead = 1 WHERE id = ?', ['rafe']);
+    expect((await erase('rafe', '1470')).status).toBe(200);
+    await is('Name erased', true);
+    const rows = await db.$client.execute('SELECT * FROM signed_names, technicians');
+    expect(JSON.stringify(rows.rows)).not.toMatch(/"Ines/u);
+  }, 60_000);
 });

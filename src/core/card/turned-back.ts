@@ -11,6 +11,10 @@ function line(e: JobEvent, earlier: readonly JobEvent[], source: CardSource): Ca
   switch (e.type) {
     case 'station-reopened':
       return { what: `${stationNames[e.body.station]} reopened`, value: e.body.reason, ...said };
+    case 'job-closed':
+      return { what: 'Job closed', value: e.body.reason, ...said };
+    case 'job-reopened':
+      return { what: 'Job opened again', value: e.body.reason, ...said };
     case 'seat-judged':
       if (e.body.decision !== 'replace') return undefined;
       return { what: seatPart(source, e.body.seat), value: 'given up, to be replaced', ...said };

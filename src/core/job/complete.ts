@@ -51,7 +51,7 @@ const written: { [T in EventType]?: readonly string[] } = {
   'item-marked': ['partNumber'],
   'stroke-recorded': ['expected'],
   'stroke-traced': ['call'],
-  signed: ['snapshot', 'card'],
+  signed: ['snapshot', 'card', 'startedBy', 'names'],
 };
 
 /** Whether what is sent says the same as an entry that was kept, whatever was added to that. */

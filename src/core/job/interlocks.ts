@@ -29,6 +29,8 @@ import { type Refusal, refuse } from './refusal.ts';
 import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on-job.ts';
 import { overrideOf, samplesOf } from './state.ts';
 import { stations } from './stations.ts';
+import { signedAtKm } from './summary.ts';
+import { typedRefusal } from './typed-figure.ts';
 import { bearingIsOut, strokeRefusal } from './stroke-interlocks.ts';
 
 /** Nobody drives further to a recheck, km: a clock that says more was misread. Our judgement. */
@@ -40,6 +42,14 @@ type Guards = {
 
 const fault = (f: { field: string; reason: string } | undefined, rule: RuleId, under = '') =>
   f && refuse(under + f.field, rule, { with: { fault: f.reason } });
+
+/** A clock goes on; one that was misread before is brought down by a lead, not by the next reading. */
+function clockBack(odometerKm: number, { ctx }: JobNow): Refusal | undefined {
+  const record = ctx.unit.odometerKm ?? 0;
+  return odometerKm < record
+    ? refuse('odometerKm', 'prove.clock-back', { value: odometerKm, with: { record } })
+    : undefined;
+}
 
 /** The instrument that read is one of the shop's. */
 const instrumentRefusal = (job: JobNow, id: string) =>
@@ -136,9 +146,11 @@ const guards: Guards = {
       : refuse('suspectId', 'diagnose.suspect', { part: b.suspectId }),
   overridden: (b) =>
     ruleOfOverride(b.rule) ? undefined : refuse('rule', 'job.no-rule', { part: b.rule }),
-  'recheck-done': (b, { state }) => {
-    const from = state.signed?.odometerKm;
+  'recheck-done': (b, job) => {
+    const from = signedAtKm(job);
     if (from === undefined) return undefined;
+    const back = clockBack(b.odometerKm, job);
+    if (back) return back;
     const driven = b.odometerKm - from;
     return driven >= 0 && driven <= longestToRecheckKm
       ? undefined
@@ -215,9 +227,9 @@ const verdicts: Guards = {
     return owed && { field: 'station', ...owed };
   },
   // Whatever was closed before: nothing may be owed at any station when a name goes under it.
-  signed: (_b, job) => {
+  signed: (b, job) => {
     const owed = stations.flatMap((s) => owedAt(s, job)).find((m) => m.rule !== 'prove.unsigned');
-    return owed && { field: 'signed', ...owed };
+    return owed ? { field: 'signed', ...owed } : clockBack(b.odometerKm, job);
   },
 };
 
@@ -242,12 +254,18 @@ export function refusal<T extends EventType>(
   by?: string,
 ): Refusal | undefined {
   if (job.state.signed && type !== 'recheck-done') return refuse('type', 'job.signed');
-  if (job.state.closed) return refuse('type', 'job.closed', { with: { why: job.state.closed } });
+  if (job.state.closed && type !== 'job-reopened')
+    return refuse('type', 'job.closed', { with: { why: job.state.closed } });
   const { shop } = job.ctx;
   if (shop && !shop.demo && !shop.standIns && byStandIn(type, body))
     return refuse('standIn', 'kit.stand-ins-off');
   const guard: Guards[T] = guards[type];
   const verdict: Guards[T] = verdicts[type];
   // What cannot be, then what may not be yet, then what is not right.
-  return guard?.(body, job) ?? unmet(type, body, job, by) ?? verdict?.(body, job);
+  return (
+    guard?.(body, job) ??
+    typedRefusal(type, body, job) ??
+    unmet(type, body, job, by) ??
+    verdict?.(body, job)
+  );
 }

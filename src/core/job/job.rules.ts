@@ -96,6 +96,15 @@ export const interlockRules = ruleTable({
       `${f.value} km cannot be: it was signed at ${f.is('from')} km, and a recheck is made before ${f.is('most')} km.`,
     judgement,
   ),
+  'job.typed': refuses(
+    'What was typed and its figure',
+    (f) => `“${f.is('typed')}” was typed, and ${f.value} sent with it: they are not the same.`,
+  ),
+  'prove.clock-back': refuses(
+    'A clock that goes on',
+    (f) =>
+      `${f.value} km is less than the ${f.is('record')} km on record: read the clock again, or a lead brings the record down on the unit’s page.`,
+  ),
   'diagnose.bench-corner': refuses(
     'The bearing of this corner',
     (f) => `The bearing on the bench is of the ${f.part} corner.`,
@@ -233,6 +242,7 @@ export const interlockRules = ruleTable({
     () => 'This job card is signed. A correction is a new job or a line that refers to it.',
   ),
   'job.closed': refuses('A closed job is closed', (f) => `This job is closed: ${f.is('why')}`),
+  'job.not-closed': refuses('Only a closed job is opened again', () => 'This job is not closed.'),
   'job.order': refuses('Stations in order', (f) => `${f.part} is not done yet.`),
 });
 

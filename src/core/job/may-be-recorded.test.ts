@@ -81,7 +81,7 @@ describe('an entry is held back by what it needs, and by nothing else', () => {
     );
   });
   it('a figure is read until a stroke was laid out by it; others stay free', () => {
-    const body = (path: string) => ({ path, value: 40, typed: '40' });
+    const body = (path: string) => ({ path, value: 40 });
     const made = [stroke('hub-out')];
     // The arms carry the knuckle while the hub is pressed out; the shoulder is met by the bearing only.
     expect(why('figure-read', { ...body('knuckle.wheelSideReachMm'), value: 200 })).toBeUndefined();

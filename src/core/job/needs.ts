@@ -82,6 +82,7 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
   rebuilt: (_b, job) =>
     fittedRefusal('stageId', job) ??
     (isRebuilt(job) ? undefined : refuse('stageId', 'torque.not-rebuilt')),
+  closed: (_b, { state }) => (state.closed ? undefined : refuse('type', 'job.not-closed')),
   'nut-done': (_b, { ctx, state }) =>
     ctx.procedure && procedureDone(ctx.procedure, state.stages)
       ? undefined

@@ -50,6 +50,7 @@ export const order = {
   signed: { needs: ['earlier-stations'] },
   'recheck-done': {},
   'job-closed': {},
+  'job-reopened': { needs: ['closed'] },
 } as const satisfies Record<EventType, { needs?: readonly string[]; falls?: readonly string[] }>;
 
 type Order = typeof order;

@@ -165,6 +165,27 @@ describe('what may not be recorded', () => {
       ),
     ),
     refused(
+      'a recheck at less than the clock on record',
+      'recheck-done',
+      { odometerKm: 1500 },
+      'prove.clock-back',
+      'odometerKm',
+      {
+        events: [event('signed', { odometerKm: 1100 })],
+        ctx: { ...context(), unit: { ...context().unit, odometerKm: 1600 } },
+      },
+    ),
+    refused('an open job opened again', 'job-reopened', { reason: 'x' }, 'job.not-closed', 'type'),
+    ...['57.6', '57,9 thou', 'about 57'].map((typed) =>
+      refused(
+        `a reading of 57.9 beside “${typed}”`,
+        'old-part-read',
+        { dimension: 'widthMm', valueMm: 57.9, typed, instrumentId: 'gauge' },
+        'job.typed',
+        'valueMm',
+      ),
+    ),
+    refused(
       'the bearing on the bench as one of another corner',
       'test-recorded',
       { testId: 'bench', place: 'RF', result: 'sandy' },

@@ -332,6 +332,10 @@ function apply(s: JobState, e: JobEvent): void {
       s.closed = e.body.reason;
       s.closedMs = e.atMs;
       break;
+    case 'job-reopened':
+      delete s.closed;
+      delete s.closedMs;
+      break;
   }
 }
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { event, job, strippedExample } from '../../../tests/job-example.ts';
+import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import { type Walked, walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { shopContext } from '../../../tests/shop.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { nextAction, sinceSigned, spine, summaryOf } from './index.ts';
+import { nextAction, recheck, sinceSigned, spine, summaryOf } from './index.ts';
 
 const first = walked[0] as Walked;
 const { worked } = workThrough(first);
@@ -67,6 +67,16 @@ describe('what the floor shows of a job', () => {
     expect(call('tyre-front')).toBe('tyre noise, front 80 %');
     expect(call('bearing-RR')).toBe('RR bearing 80 %');
     expect(call('long-gone')).toBe('another cause 80 %');
+  });
+  it('counts on from a clock that was brought down', () => {
+    const signed = event('signed', { odometerKm: 91_000 });
+    const corrected = { fromKm: 91_200, toKm: 19_200, reason: 'misread', byId: 'ines' };
+    const at = (atMs: number) => ({
+      ...context(),
+      unit: { ...context().unit, odometerKm: 19_300, clockCorrected: [{ ...corrected, atMs }] },
+    });
+    expect(recheck(job([signed], at(signed.atMs + 1)))?.drivenKm).toBe(300);
+    expect(recheck(job([signed], at(signed.atMs - 1)))?.drivenKm).toBe(0);
   });
   it('counts the distance since it was signed, never backwards', () => {
     expect(sinceSigned(1000, 1100).drivenKm).toBe(100);

@@ -123,6 +123,15 @@ const shortAction: Record<Station, string> = {
   prove: 'Prove it',
 };
 
+/** The clock at the signature as it would stand on today's clock: one that was brought down since takes it along. */
+export function signedAtKm({ ctx, state }: JobNow): number | undefined {
+  const { signed } = state;
+  if (!signed) return undefined;
+  return (ctx.unit.clockCorrected ?? [])
+    .filter((c) => c.atMs > signed.atMs)
+    .reduce((km, c) => km - (c.fromKm - c.toKm), signed.odometerKm);
+}
+
 /** Distance driven since a job was signed, against its recheck. */
 export const sinceSigned = (signedKm: number, odometerKm: number, dueKm: number = recheckKm) => ({
   drivenKm: Math.max(0, odometerKm - signedKm),
@@ -135,9 +144,9 @@ export const recheckOf = ({ ctx }: JobNow): number => ctx.shop?.recheckKm ?? rec
 /** The recheck of a signed job; undefined when none is due. */
 export function recheck(job: JobNow): ReturnType<typeof sinceSigned> | undefined {
   const { ctx, state } = job;
-  const { signed, recheckedKm } = state;
-  if (!signed || recheckedKm !== undefined) return undefined;
-  return sinceSigned(signed.odometerKm, ctx.unit.odometerKm ?? signed.odometerKm, recheckOf(job));
+  const fromKm = signedAtKm(job);
+  if (fromKm === undefined || state.recheckedKm !== undefined) return undefined;
+  return sinceSigned(fromKm, ctx.unit.odometerKm ?? fromKm, recheckOf(job));
 }
 
 /** What the floor shows of a job, but for the unit's clock and the people's names. */
@@ -181,7 +190,7 @@ export function summaryOf(job: JobNow, lastById: string): JobSummary {
   const station = currentStation(state.done);
   const part = chosenPart(job);
   const endedMs = state.signed?.atMs ?? state.closedMs;
-  const signedKm = recheck(job) && state.signed?.odometerKm;
+  const signedKm = recheck(job) && signedAtKm(job);
   return {
     onFloor: !state.closed && (station !== undefined || signedKm !== undefined),
     corner: ctx.corner,

@@ -218,9 +218,18 @@ export const eventBodies = {
         description: 'SHA-256 of the card as it was signed; written by the server',
       }),
     ),
+    /** Who started the job; written by the server. */
+    startedBy: Maybe(Id),
+    /** Whose hands were on it, each with a salted hash of the name as it was; written by the server. */
+    names: Maybe(
+      Type.Array(closed({ id: Id, hash: Type.String({ pattern: '^[0-9a-f]{64}$' }) }), {
+        maxItems: 500,
+      }),
+    ),
   }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
+  'job-reopened': closed({ reason: Text(400) }),
 } satisfies Record<string, TSchema>;
 
 export type EventType = keyof typeof eventBodies;
@@ -241,7 +250,9 @@ export type JobEvent = {
 }[EventType];
 
 /** Events that need the PIN of the one who answers for them. */
-export const needsPin: readonly EventType[] = ['overridden', 'signed'];
+export const needsPin: readonly EventType[] = ['overridden', 'signed', 'job-reopened'];
+/** Events that only a lead may add. */
+export const needsLead: readonly EventType[] = ['job-reopened'];
 
 /** Mutable choices of a job; each carries a version. */
 export const choiceBodies = {

@@ -20,6 +20,15 @@ const FittedSchema = closed({
 /** A number or plate as it is kept: up to eight letters and digits. */
 export const fleetNoPattern = '^[0-9A-Z-]{1,8}$';
 
+/** A clock that was misread or exchanged, brought down by a lead; distances go on from here. */
+const ClockCorrectedSchema = closed({
+  fromKm: Km,
+  toKm: Km,
+  reason: Text(400),
+  byId: Id,
+  atMs: Type.Number(),
+});
+
 export const UnitSchema = closed({
   id: Id,
   fleetNo: Type.String({ pattern: fleetNoPattern }),
@@ -28,6 +37,7 @@ export const UnitSchema = closed({
   layout: oneOf(['front', 'rear', 'all', 'solid-rear'] as const),
   /** Absent until somebody has read the clock. */
   odometerKm: Maybe(Km),
+  clockCorrected: Maybe(Type.Array(ClockCorrectedSchema, { maxItems: 50 })),
   tyre: Maybe(Text(20)),
   year: Maybe(Type.Integer({ minimum: 1900, maximum: 2100 })),
   /** Identification number as it was typed; a slip in it is told, not refused. */

@@ -12,6 +12,8 @@ import type { Tasks } from '../heavy/worker.ts';
 import {
   addPerson,
   changePin,
+  erasePerson,
+  EraseSchema,
   PersonSchema,
   PinChangeSchema,
   LeadSchema,
@@ -23,6 +25,8 @@ import {
 import {
   alikeCorners,
   AlikeSchema,
+  ClockSchema,
+  correctClock,
   newUnit,
   NewUnitSchema,
   noteFacts,
@@ -208,6 +212,13 @@ export const shopRoutes: readonly Route[] = [
   ),
   route(
     'POST',
+    '/api/people/erase',
+    'Erase the name of a person at their request; records stay and name nobody (lead, PIN)',
+    { body: EraseSchema },
+    ({ body }) => erasePerson(body),
+  ),
+  route(
+    'POST',
     '/api/units',
     'A unit that is not on record yet',
     { body: NewUnitSchema },
@@ -222,6 +233,13 @@ export const shopRoutes: readonly Route[] = [
     'Name, clock, tyre, year, identification number and axle load of a unit',
     { body: UnitFactsSchema },
     ({ params, body }) => noteFacts(params['id']!, body),
+  ),
+  route(
+    'PUT',
+    '/api/units/{id}/clock',
+    'Bring the clock of a unit down, with a reason (lead, PIN)',
+    { body: ClockSchema },
+    ({ params, body }) => correctClock(params['id']!, body),
   ),
   route(
     'POST',
