@@ -16,6 +16,7 @@ import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
+import { ClosedJob } from './ClosedJob.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Keys } from './Keys.tsx';
 import { ShiftPin } from './ShiftPin.tsx';
@@ -211,7 +212,8 @@ export function StationBody({
   const [reopening, setReopening] = useState(false);
   const now = currentStation(view.state.done);
   // Done stations are read, stations to come are looked at; only the current one takes entries.
-  const away = open !== 'card' && open !== now;
+  const { closed } = view.state;
+  const away = open !== 'card' && (open !== now || closed !== undefined);
   const done = open !== 'card' && view.state.done.includes(open);
   const there = now ? (
     <a className="btn main" data-main="" href={`/jobs/${view.job.id}/${now}`}>
@@ -263,9 +265,9 @@ export function StationBody({
           </fieldset>
         </div>
         <div className="acts">
-          {!away ? (
-            actions
-          ) : (
+          {closed !== undefined && open !== 'card' && <ClosedJob why={closed} />}
+          {!away && actions}
+          {closed === undefined && away && (
             <>
               {there}
               {done && !view.state.signed && (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { ShopView } from '../../core/schemas/shop.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
-import { Choices, MainAction } from '../../ui/Panels.tsx';
+import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { useAsLead } from './useAsLead.ts';
@@ -103,7 +103,12 @@ function PersonRow({
   const [newPin, setNewPin] = useState('');
   const { pin, setPin, problem, send } = useAsLead(who, onShop);
   const hand = shop.people.find((p) => p.id === who)?.name ?? 'a lead';
+  const [erasing, setErasing] = useState(false);
   const ready = pin.length >= 4;
+  const erase = async () => {
+    await send('/api/people/erase', { personId: person.id });
+    setErasing(false);
+  };
   const change = async () => {
     if (await send('/api/people/pin', { personId: person.id, newPin })) setNewPin('');
   };
@@ -148,9 +153,30 @@ function PersonRow({
             >
               {person.retired ? 'Back on the list' : 'Off the list'}
             </button>
+            <button
+              type="button"
+              className={`btn quiet small ${ready ? '' : 'notyet'}`}
+              onClick={() => ready && setErasing(true)}
+            >
+              Erase the name
+            </button>
           </div>
         </div>
       </details>
+      {erasing && (
+        <Dialog title={`Erase the name of ${person.name}?`} onClose={() => setErasing(false)}>
+          <p className="note">
+            It goes for good: from the list and from every signed card, which stays verified and
+            names nobody. What somebody typed in words, and backups and archives made before, still
+            hold it: they have to be deleted by hand.
+          </p>
+          <div className="foot">
+            <button type="button" className="btn main" onClick={() => void erase()}>
+              Erase {person.name}
+            </button>
+          </div>
+        </Dialog>
+      )}
     </li>
   );
 }

@@ -8,6 +8,7 @@ import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { both } from '../../ui/units.ts';
 import { DrivenAxles } from '../floor/DrivenAxles.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
+import { ClockDown } from './ClockDown.tsx';
 import { CornerSheet } from './CornerSheet.tsx';
 import { UnitFacts } from './UnitFacts.tsx';
 import './unit.css';
@@ -51,6 +52,7 @@ export default function Unit({ first, who: firstWho }: { first: UnitSheet; who: 
         <CornerSheet sheet={sheet} corner={corner} />
         <Jobs sheet={sheet} />
         <UnitFacts sheet={sheet} who={who} onSheet={setSheet} />
+        {km && <ClockDown sheet={sheet} who={who} onSheet={setSheet} />}
       </div>
     </ShopPage>
   );
