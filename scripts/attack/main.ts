@@ -13,7 +13,8 @@ import { eventTypes, eventBodies } from '../../src/core/schemas/events.ts';
 import { random } from '../../src/core/standins/cars.ts';
 import { routes } from '../../src/server/routes/index.ts';
 import { body, hostileParam, sample, spoiled } from './hostile.ts';
-import { type Attacked, clear, demoIn, scratch, serve } from './server.ts';
+import { clear, demoIn, scratchFolder } from '../built-server.ts';
+import { type Attacked, serve } from './server.ts';
 
 const short = process.argv.includes('--short');
 const size = short
@@ -243,7 +244,7 @@ async function kills(dataDir: string): Promise<void> {
     const writers = [writer(), writer(), writer()];
     await new Promise((done) => setTimeout(done, 300 + 700 * r()));
     on = false;
-    await server.kill('SIGKILL');
+    await server.stop('SIGKILL');
     await Promise.all(writers);
     server = await serve(dataDir);
   }
@@ -266,7 +267,7 @@ async function kills(dataDir: string): Promise<void> {
     `${size.kills} kills, ${times.length} acknowledged, ${lost} lost, ${doubled} doubled`,
     lost + doubled === 0 && times.length > 0,
   );
-  await server.kill('SIGTERM');
+  await server.stop('SIGTERM');
 }
 
 /** A disk without room, where this machine lets one be made: told, nothing lost, and it goes on. */
@@ -303,13 +304,13 @@ async function fullDisk(): Promise<void> {
   } catch (e) {
     report('full disk', String(e), false);
   } finally {
-    await server?.kill('SIGTERM');
+    await server?.stop('SIGTERM');
     spawnSync('umount', [dir]);
     clear(dir);
   }
 }
 
-const dir = scratch();
+const dir = scratchFolder();
 demoIn(dir);
 const server = await serve(dir);
 await requests(server);
@@ -319,7 +320,7 @@ await rebinding(server);
 second(server);
 const peak = server.peakBytes();
 report('peak memory', `${(peak / 1e6).toFixed(0)} MB`, peak < mostBytes);
-const code = await server.kill('SIGTERM');
+const code = await server.stop('SIGTERM');
 report('told to stop', `code ${code}`, code === 0);
 await kills(dir);
 await fullDisk();

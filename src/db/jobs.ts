@@ -42,14 +42,47 @@ export const eventsOf = async (db: Db, jobId: string): Promise<EventRow[]> =>
     toEvent,
   );
 
-/** Last entry of a job and how many it has: whether anything was written since. */
-export const markOf = async (db: Db, jobId: string): Promise<{ last: number; count: number }> => {
-  const [row] = await db
-    .select({ last: sql<number>`coalesce(max(${events.seq}), 0)`, count: sql<number>`count(*)` })
-    .from(events)
-    .where(eq(events.jobId, jobId));
-  return row ?? { last: 0, count: 0 };
-};
+/** A job as far as it changes, in one look: every reading of a job and every write begins with it. */
+export interface JobHead {
+  job: JobRow;
+  choices: Choices;
+  /** Last entry and how many there are: whether anything was written since. */
+  last: number;
+  count: number;
+  /** Version of everything that the shop says to a job. */
+  shopVersion: string;
+}
+
+export async function headOf(db: Db, id: string): Promise<JobHead | undefined> {
+  const { rows } = await db.$client.execute({
+    sql: `SELECT id, number, unit_id, corner, created_ms, by_id,
+      (SELECT coalesce(max(seq), 0) FROM events WHERE job_id = j.id) AS last,
+      (SELECT count(*) FROM events WHERE job_id = j.id) AS entries,
+      (SELECT json_group_array(json_array(key, version, value)) FROM choices WHERE job_id = j.id) AS choices,
+      (SELECT group_concat(value, ':') FROM meta WHERE key IN ('records-version', 'shop-version')) AS shop_version
+      FROM jobs j WHERE id = ?`,
+    args: [id],
+  });
+  const [r] = rows;
+  if (!r) return undefined;
+  const chosen = JSON.parse(String(r['choices'])) as [string, number, string][];
+  return {
+    job: {
+      id,
+      number: String(r['number']),
+      unitId: String(r['unit_id']),
+      corner: String(r['corner']) as JobCorner,
+      createdMs: Number(r['created_ms']),
+      byId: String(r['by_id']),
+    },
+    choices: Object.fromEntries(
+      chosen.map(([key, version, value]) => [key, { version, value: JSON.parse(value) }]),
+    ) as Choices,
+    last: Number(r['last']),
+    count: Number(r['entries']),
+    shopVersion: String(r['shop_version']),
+  };
+}
 
 /** Entries of a job after one of them. */
 export const eventsAfter = async (db: Db, jobId: string, seq: number): Promise<EventRow[]> =>
@@ -61,20 +94,12 @@ export const eventsAfter = async (db: Db, jobId: string, seq: number): Promise<E
       .orderBy(asc(events.seq))
   ).map(toEvent);
 
-export async function eventById(db: Db, id: string): Promise<EventRow | undefined> {
-  const [row] = await db.select().from(events).where(eq(events.id, id));
-  return row && toEvent(row);
-}
+/** Whether an entry of any job has this id. */
+export const isEvent = async (db: Db, id: string): Promise<boolean> =>
+  (await db.select({ id: events.id }).from(events).where(eq(events.id, id))).length > 0;
 
 export const insertEvent = (db: Db, row: Omit<typeof events.$inferInsert, 'seq'>) =>
   db.insert(events).values(row);
-
-export async function choicesOf(db: Db, jobId: string): Promise<Choices> {
-  const rows = await db.select().from(choices).where(eq(choices.jobId, jobId));
-  return Object.fromEntries(
-    rows.map((r) => [r.key, { version: r.version, value: JSON.parse(r.value) }]),
-  ) as Choices;
-}
 
 export async function choiceRow(db: Db, jobId: string, key: string) {
   return (

@@ -1,5 +1,5 @@
 import { type JobState, project, projectOn } from '../core/job/index.ts';
-import { type EventRow, eventsAfter, eventsOf, markOf } from '../db/jobs.ts';
+import { type EventRow, eventsAfter, eventsOf, type JobHead } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 
 interface Carried {
@@ -24,14 +24,24 @@ function keep(id: string, c: Carried): Carried {
 export const dropCarried = (): void => carried.clear();
 
 /** The same as it stands in the database now, for who looks whether anything was altered. */
-export function entriesAnew(db: Db, id: string): Promise<Carried> {
-  carried.delete(id);
-  return entriesOf(db, id);
+export function entriesAnew(db: Db, head: JobHead): Promise<Carried> {
+  carried.delete(head.job.id);
+  return entriesOf(db, head);
+}
+
+/** An entry that this process wrote itself need not be read again. */
+export function carryOn(id: string, entry: EventRow): void {
+  const known = carried.get(id);
+  if (known && known.last < entry.seq)
+    keep(id, {
+      last: entry.seq,
+      events: [...known.events, entry],
+      state: projectOn(known.state, [entry]),
+    });
 }
 
 /** Entries and state of a job: folded once, then carried forward by what was written since. */
-export async function entriesOf(db: Db, id: string): Promise<Carried> {
-  const { last, count } = await markOf(db, id);
+export async function entriesOf(db: Db, { job: { id }, last, count }: JobHead): Promise<Carried> {
   const known = carried.get(id);
   if (known && known.last === last && known.events.length === count) return keep(id, known);
   if (known && known.last < last) {

@@ -1,22 +1,18 @@
 import { type CardDocument, upcastCard } from '../core/card/index.ts';
 import type { JobContext, JobState, JobView } from '../core/job/index.ts';
 import { cornerOfJob } from '../core/job/index.ts';
-import type { Choices } from '../core/schemas/events.ts';
-import type {} from '../core/torque/index.ts';
-import { choicesOf, type EventRow, jobById, type JobRow } from '../db/jobs.ts';
+import { type EventRow, headOf, type JobHead, type JobRow } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
-import { getMeta, getRecord, listRecords } from '../db/records.ts';
 import { getCard, getSnapshot, namesOf } from '../db/signed.ts';
+import { contextName } from './answered.ts';
 import { entriesAnew, entriesOf } from './carried.ts';
 import { sha256 } from './chain.ts';
 import { partsOfJob } from './parts.ts';
-import { peopleOf } from './people.ts';
 import { notFound } from './problem.ts';
 import { namedAtSigning, namesFit } from './signed-names.ts';
 import { upcastSnapshot } from './snapshot.ts';
-import { shopOfJob, zoneOf } from './shop.ts';
+import { recordNow, shopNow } from './shop-now.ts';
 import { store } from './store.ts';
-import { tablesNow } from './tables.ts';
 
 /** A job with its whole record, and what was kept when it was signed. */
 export interface JobRecord extends JobView {
@@ -27,50 +23,28 @@ export interface JobRecord extends JobView {
   keptFits: boolean;
 }
 
-/** Kinds of record that every job is judged against, read once for each version of the shop's records. */
-const shared = ['adapters', 'presses', 'instruments', 'wrenches'] as const;
-type Shared = Pick<JobContext, (typeof shared)[number]>;
-let lists: { version: string; all: Promise<Shared> } | undefined;
-
-async function sharedLists(db: Db): Promise<Shared> {
-  const version = (await getMeta(db, 'records-version')) ?? '0';
-  if (lists?.version !== version) {
-    const all = Promise.all(shared.map((kind) => listRecords(db, kind))).then(
-      (read) => Object.fromEntries(shared.map((kind, i) => [kind, read[i]])) as unknown as Shared,
-    );
-    lists = { version, all };
-    all.catch(() => (lists = undefined));
-  }
-  return lists.all;
-}
-
 /** What an open job is judged against: what the shop has now. */
-async function contextOf(
-  db: Db,
-  job: JobRow,
-  state: JobState,
-  choices: Choices,
-): Promise<JobContext> {
-  const unit = await getRecord(db, 'units', job.unitId);
+async function contextOf(db: Db, { job, choices, shopVersion }: JobHead, state: JobState) {
+  const unit = await recordNow(db, shopVersion, 'units', job.unitId);
   if (!unit) throw notFound('unit', job.unitId);
   const corner = cornerOfJob(job.corner, state);
   const procedureId = corner === 'unknown' ? undefined : unit.corners[corner]?.procedureId;
   const procedure =
-    state.procedure ?? (procedureId ? await getRecord(db, 'procedures', procedureId) : undefined);
+    state.procedure ??
+    (procedureId ? await recordNow(db, shopVersion, 'procedures', procedureId) : undefined);
+  const { people: _people, timeZone: _zone, ...shop } = await shopNow(db, shopVersion);
   return {
+    ...shop,
     unit,
     corner,
     parts: await partsOfJob(db, { unit, corner }, state, choices.match?.value.partNumber),
-    ...(await sharedLists(db)),
-    tables: await tablesNow(db),
-    shop: await shopOfJob(db),
     ...(procedure ? { procedure } : {}),
   };
 }
 
 /** The clock alone goes on after signing: the recheck is counted on it. */
-async function withClock(db: Db, ctx: JobContext): Promise<JobContext> {
-  const unit = await getRecord(db, 'units', ctx.unit.id);
+async function withClock(db: Db, ctx: JobContext, shopVersion: string): Promise<JobContext> {
+  const unit = await recordNow(db, shopVersion, 'units', ctx.unit.id);
   if (!unit) return ctx;
   const { odometerKm, clockCorrected } = unit;
   return { ...ctx, unit: { ...ctx.unit, odometerKm, clockCorrected } };
@@ -99,21 +73,24 @@ async function keptAtSigning(db: Db, job: JobRow, { signed }: JobState) {
 
 /** The job as its record says, from this database; `anew` reads every row again instead of carrying the job forward. */
 export async function recordIn(db: Db, id: string, anew = false): Promise<JobRecord> {
-  const job = await jobById(db, id);
-  if (!job) throw notFound('job', id);
-  const { events, state } = await (anew ? entriesAnew : entriesOf)(db, id);
+  const head = await headOf(db, id);
+  if (!head) throw notFound('job', id);
+  const { job, shopVersion } = head;
+  const { events, state } = await (anew ? entriesAnew : entriesOf)(db, head);
   const { frozen, names, ...kept } = await keptAtSigning(db, job, state);
-  const choices = frozen?.choices ?? (await choicesOf(db, id));
-  const ctx = frozen ? await withClock(db, frozen.ctx) : await contextOf(db, job, state, choices);
-  const people = namedAtSigning(await peopleOf(db), names);
+  const { people, timeZone } = await shopNow(db, shopVersion);
+  const ctx = frozen
+    ? await withClock(db, frozen.ctx, shopVersion)
+    : await contextOf(db, head, state);
   return {
     job,
     ctx,
+    context: contextName(head, { ctx }, state),
     state,
-    choices,
-    people,
+    choices: frozen?.choices ?? head.choices,
+    people: namedAtSigning(people, names),
     nowMs: Date.now(),
-    timeZone: await zoneOf(db),
+    timeZone,
     events,
     ...kept,
   };

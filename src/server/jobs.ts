@@ -26,7 +26,7 @@ import {
 } from '../core/schemas/events.ts';
 import {
   choiceRow,
-  eventById,
+  isEvent,
   type EventRow,
   insertEvent,
   insertJob,
@@ -37,6 +37,7 @@ import {
 import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
 import { putNames } from '../db/signed.ts';
+import { carryOn } from './carried.ts';
 import { eventHash, rootHash } from './chain.ts';
 import { jobRecord, jobRecordAnew, jobView } from './job-record.ts';
 import { log } from './log.ts';
@@ -147,20 +148,16 @@ export async function writeEvent(
   if (!trusted && needsPin.includes(input.type))
     await (needsLead.includes(input.type) ? leadByPin : personByPin)(db, input.byId, input.pin);
   await writes.run(async () => {
-    const known = await eventById(db, input.id);
-    if (known) {
-      if (
-        known.jobId !== jobId ||
-        known.type !== input.type ||
-        !saysTheSame(known.type, known.body, body)
-      )
-        throw idTaken(input.id, 'entry');
-      return;
-    }
     // What is signed is what the rows say.
     const record = await (input.type === 'signed' ? jobRecordAnew : jobRecord)(jobId);
     const { job, events, ...now } = record;
-    await personOrProblem(db, input.byId);
+    const known = events.find((e) => e.id === input.id);
+    if (known) {
+      if (known.type !== input.type || !saysTheSame(known.type, known.body, body))
+        throw idTaken(input.id, 'entry');
+      return;
+    }
+    await personOrProblem(db, input.byId, record.people);
     const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
     if (no) throw notNow(no);
     const whole = complete(input.type, body, now);
@@ -190,12 +187,8 @@ export async function writeEvent(
       byId: input.byId,
       atMs,
     } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
-    const write = insertEvent(db, {
-      ...link,
-      body: JSON.stringify(keptBody),
-      prevHash,
-      hash: eventHash(prevHash, link as EventRow),
-    });
+    const row = { ...link, prevHash, hash: eventHash(prevHash, link as EventRow) };
+    const write = insertEvent(db, { ...row, body: JSON.stringify(keptBody) });
     const signing = frozen
       ? await signingWrites(db, job, now, keptBody as EventBody<'signed'>, frozen, atMs).then(
           (w) => [putNames(db, names), ...w],
@@ -204,7 +197,12 @@ export async function writeEvent(
     const noted =
       input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
-    await db.batch([write, ...signing, ...clock]);
+    const [{ lastInsertRowid }] = await db
+      .batch([write, ...signing, ...clock])
+      .catch(async (e: unknown) => {
+        throw (await isEvent(db, input.id)) ? idTaken(input.id, 'entry') : e;
+      });
+    carryOn(jobId, { ...row, seq: Number(lastInsertRowid) } as EventRow);
     if (frozen && partFound(now)) forgetParts();
   });
 }
@@ -228,7 +226,7 @@ export async function setChoice(
   const value = validated(choiceBodies[key], input.value);
   await writes.run(async () => {
     const now = await jobView(jobId);
-    await personOrProblem(db, input.byId);
+    await personOrProblem(db, input.byId, now.people);
     const row = await choiceRow(db, jobId, key);
     if (row?.commandId === input.id) {
       if (!isDeepStrictEqual(JSON.parse(row.value), value)) throw idTaken(input.id, 'choice');

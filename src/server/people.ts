@@ -17,23 +17,31 @@ export async function peopleOf(db: Db): Promise<Person[]> {
 }
 export const people = async (): Promise<Person[]> => peopleOf((await store()).db);
 
+const nobody = (id: string) =>
+  invalid([
+    { field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` },
+  ]);
+const gone = ({ name }: { name: string }) =>
+  invalid([{ field: 'byId', reason: `${name} works here no more. Choose who is on the job.` }]);
+
 /** A person who works here. */
 async function personHere(db: Db, id: string) {
   const person = await technicianById(db, id);
-  if (!person)
-    throw invalid([
-      { field: 'byId', reason: `No technician has the id “${id}”. Choose who is on the job.` },
-    ]);
-  if (person.retiredMs !== null)
-    throw invalid([
-      { field: 'byId', reason: `${person.name} works here no more. Choose who is on the job.` },
-    ]);
+  if (!person) throw nobody(id);
+  if (person.retiredMs !== null) throw gone(person);
+  return person;
+}
+/** The same among people that were read already. */
+function hereAmong(people: readonly Person[], id: string): Person {
+  const person = people.find((p) => p.id === id);
+  if (!person) throw nobody(id);
+  if (person.retired) throw gone(person);
   return person;
 }
 
 /** A person who works here and, on a network, whose PIN was given on this tablet in this shift. */
-export async function personOrProblem(db: Db, id: string) {
-  const person = await personHere(db, id);
+export async function personOrProblem(db: Db, id: string, known?: readonly Person[]) {
+  const person = known ? hereAmong(known, id) : await personHere(db, id);
   const { tabletId } = origin();
   if (tabletId !== undefined && !(await onShift(db, tabletId, id)))
     throw new Problem(

@@ -8,7 +8,7 @@ import { createClient } from '@libsql/client';
 import { v7 as uuid } from 'uuid';
 import { expect, inject, it } from 'vitest';
 import { openBackup } from '../../src/db/backup.ts';
-import { freePort } from './server.ts';
+import { freePort } from '../../scripts/built-server.ts';
 
 const program = resolve('dist/serve.mjs');
 const folder = () => mkdtempSync(join(tmpdir(), 'true-spindle-start-'));

@@ -2,6 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { JobCornerId } from '../../core/corner.ts';
 import { closed, Id, oneOf, Uuid } from '../../core/schemas/common.ts';
 import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/events.ts';
+import { answered } from '../answered.ts';
 import { cardCsv, jobCard } from '../card.ts';
 import { jobRecordAnew, jobView } from '../job-record.ts';
 import { addEvent, setChoice, startJob } from '../jobs.ts';
@@ -36,19 +37,19 @@ export const jobsRoutes: readonly Route[] = [
     '/api/jobs/{id}/events',
     'Add one line to the record of a job',
     { body: EventSchema, limit: traceLimit },
-    ({ params, body }) => addEvent(params['id']!, body as Parameters<typeof addEvent>[1]),
+    async ({ params, body, headers }) =>
+      answered(await addEvent(params['id']!, body as Parameters<typeof addEvent>[1]), headers),
   ),
   route(
     'PUT',
     '/api/jobs/{id}/choices/{key}',
     'Change a choice; 409 with both values when it changed meanwhile',
     { body: ChoiceSchema },
-    ({ params, body }) =>
-      setChoice(
-        params['id']!,
-        known(choiceKeys, params['key'], 'choice') as ChoiceKey,
-        body as Parameters<typeof setChoice>[2],
-      ),
+    async ({ params, body, headers }) => {
+      const key = known(choiceKeys, params['key'], 'choice') as ChoiceKey;
+      const choice = body as Parameters<typeof setChoice>[2];
+      return answered(await setChoice(params['id']!, key, choice), headers);
+    },
   ),
   route(
     'GET',

@@ -1,7 +1,7 @@
 import { askPin } from './askPin.ts';
 import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { JobView } from '../../core/job/index.ts';
+import type { JobAnswer, JobView } from '../../core/job/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../../core/schemas/events.ts';
 
 /** A problem document, or the same shape for a server that did not answer. */
@@ -133,10 +133,12 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
   const run = useCallback(
     async (method: string, path: string, body: unknown): Promise<Told> => {
       setBusy(true);
-      const r = await call<JobView>(method, path, body);
+      const { context, ctx, people } = current.current;
+      const has = { 'x-context': context };
+      const r = await call<JobAnswer>(method, path, body, 'application/json', has);
       setBusy(false);
       if (r.ok) {
-        show(r.value);
+        show({ ctx, people, ...r.value });
         setProblem(undefined);
         return 'taken';
       }
