@@ -94,6 +94,11 @@ export const eventsAfter = async (db: Db, jobId: string, seq: number): Promise<E
       .orderBy(asc(events.seq))
   ).map(toEvent);
 
+/** When the last entry of all was written, UTC milliseconds; 0 before the first. */
+export const lastEntryMs = async (db: Db): Promise<number> =>
+  (await db.select({ atMs: events.atMs }).from(events).orderBy(desc(events.seq)).limit(1))[0]
+    ?.atMs ?? 0;
+
 /** Whether an entry of any job has this id. */
 export const isEvent = async (db: Db, id: string): Promise<boolean> =>
   (await db.select({ id: events.id }).from(events).where(eq(events.id, id))).length > 0;

@@ -9,10 +9,12 @@ import {
 } from '../core/job/index.ts';
 import { closed, DateOnly } from '../core/schemas/common.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
+import { lastEntryMs } from '../db/jobs.ts';
 import { getMeta, listRecords } from '../db/records.ts';
 import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
 import { recheckKm } from '../core/prove/index.ts';
 import type { Db } from '../db/open.ts';
+import { clockBehindMs } from './health.ts';
 import { recordIn } from './job-record.ts';
 import { log } from './log.ts';
 import { people } from './people.ts';
@@ -95,7 +97,9 @@ export async function archive(q: Static<typeof ArchiveSchema>): Promise<FloorRow
 /** The floor with what a new job is started from. */
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
+  const behind = clockBehindMs(await lastEntryMs(db));
   return {
+    ...(behind === undefined ? {} : { clockBehindMs: behind }),
     shop: await shopTitle(),
     rows: await floorRows(),
     units: await listRecords(db, 'units'),

@@ -1,7 +1,7 @@
-import { sql } from 'drizzle-orm';
 import { statfs } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { collectDefaultMetrics, Counter, Histogram, register } from 'prom-client';
+import { lastEntryMs } from '../db/jobs.ts';
 import { dbSettings } from '../db/open.ts';
 import { store } from './store.ts';
 
@@ -32,14 +32,18 @@ function diskOf(free: number | null): Health['disk'] {
   return free < littleBytes ? 'nearly full' : 'room';
 }
 
+/** How far the clock stands behind the last entry, ms; undefined while it goes on. */
+export const clockBehindMs = (lastMs: number): number | undefined =>
+  lastMs > Date.now() + slackMs ? lastMs - Date.now() : undefined;
+
 /** Whether the shop can go on writing: its database answers, there is room, and its clock is not behind what was written. */
 export async function health(): Promise<Health> {
   const free = await freeBytes().catch(() => null);
   const last = await store()
-    .then(({ db }) => db.get<{ last: number | null }>(sql`SELECT MAX(at_ms) AS last FROM events`))
+    .then(({ db }) => lastEntryMs(db))
     .catch(() => undefined);
-  const database = last ? 'answers' : 'silent';
-  const behind = (last?.last ?? 0) > Date.now() + slackMs;
+  const database = last === undefined ? 'silent' : 'answers';
+  const behind = clockBehindMs(last ?? 0) !== undefined;
   const disk = diskOf(free);
   return {
     ok: database === 'answers' && disk !== 'nearly full' && !behind,

@@ -23,4 +23,5 @@ export * from './state.ts';
 export * from './stations.ts';
 export * from './stroke-interlocks.ts';
 export * from './summary.ts';
+export * from './timers.ts';
 export * from './work-clock.ts';

@@ -43,6 +43,8 @@ export interface FloorView {
   timeZone: string;
   /** Distance to a recheck in this shop, km. */
   recheckKm: number;
+  /** How far the clock of this machine stands behind the last entry, where it was set back, ms. */
+  clockBehindMs?: number;
 }
 
 /** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */

@@ -1,6 +1,12 @@
 import { ArrowRight, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { type FloorRow, type FloorView, stationNames, stations } from '../../core/job/index.ts';
+import {
+  type FloorRow,
+  type FloorView,
+  stationNames,
+  stations,
+  timerNow,
+} from '../../core/job/index.ts';
 import { dayTime, timeLeft } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
@@ -12,7 +18,19 @@ import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
 
-const words = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+const countWords = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+];
 
 /** What needs me now: one row a job. */
 export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
@@ -42,10 +60,17 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
       <div className="tophd">
         <div>
           <h1>
-            {words[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open
+            {countWords[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open
           </h1>
           <p>
             <span>{waiting.length} waiting on a clock</span>
+            {first.clockBehindMs !== undefined && (
+              <span className="verdict-line check" role="alert">
+                <VerdictShape status="check" size={18} />
+                This machine’s clock stands {timeLeft(first.clockBehindMs)} behind the last entry:
+                set it right, and begin waits anew
+              </span>
+            )}
             {stopped.length > 0 && (
               <span className="verdict-line stop">
                 <VerdictShape status="stop" size={18} />
@@ -196,11 +221,11 @@ function Clock({ r, now }: { r: FloorRow; now: number }) {
         <span>open</span>
       </>
     );
-  const share = Math.min(1, (now - timer.startedMs) / (timer.endsMs - timer.startedMs));
+  const { stand, words, share } = timerNow(timer, now);
   return (
     <>
       <b className="num">
-        {share >= 1 ? 'over' : timeLeft(timer.endsMs - now)} {share < 1 && <small>left</small>}
+        {words} {stand === 'running' && <small>left</small>}
       </b>
       <span>{timer.label}</span>
       <ShareBar share={share} />

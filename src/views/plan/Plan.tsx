@@ -17,11 +17,11 @@ import {
   strokesOf,
   usualRoute,
   walkOf,
+  timerNow,
 } from '../../core/job/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
 import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
-import { timeLeft } from '../../core/units/index.ts';
 import { Call, type CallStatus, Caution, Choices, MainAction, Toggles } from '../../ui/Panels.tsx';
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -258,6 +258,7 @@ function Freezer() {
   const now = useServerClock(view.nowMs);
   const timer = view.state.timers.find((t) => t.id === 'chill');
   const part = chosenPart(view);
+  const cold = timer !== undefined && timerNow(timer, now).stand === 'over';
   return (
     <section>
       <h2>Freezer</h2>
@@ -286,8 +287,8 @@ function Freezer() {
       ) : (
         <>
           <p className="note">
-            <b className="num">{now < timer.endsMs ? timeLeft(timer.endsMs - now) : 'Cold'}</b>{' '}
-            {now < timer.endsMs ? 'left' : 'now: wipe the frost, oil, press at once'}
+            <b className="num">{cold ? 'Cold' : timerNow(timer, now).words}</b>{' '}
+            {cold ? 'now: wipe the frost, oil, press at once' : 'until it is cold'}
           </p>
           <button
             type="button"

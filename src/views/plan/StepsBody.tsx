@@ -14,6 +14,7 @@ import {
   stepsOf,
   type Timer,
   worksInOneGo,
+  timerNow,
 } from '../../core/job/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
 import { threadInWords } from '../../core/matching/index.ts';
@@ -36,7 +37,7 @@ const allDone: Record<Phase, string> = {
 /** What is left of a wait: all of it before its clock runs. */
 function waitWords(timer: Timer | undefined, minutes: number, nowMs: number): string {
   if (!timer) return timeLeft(minutes * 60_000);
-  return nowMs < timer.endsMs ? timeLeft(timer.endsMs - nowMs) : 'over';
+  return timerNow(timer, nowMs).words;
 }
 
 /** What one tap says done: this step, with those before it or those behind it. */
@@ -76,7 +77,7 @@ export function StepsBody({
   const at = steps.indexOf(step);
   const timer = step.wait && state.timers.find((t) => t.id === step.id);
   const now = useServerClock(view.nowMs);
-  const running = timer !== undefined && now < timer.endsMs;
+  const running = timer !== undefined && timerNow(timer, now).stand === 'running';
   const figure = step.fastener ? fastenerOn(view, step.fastener) : undefined;
   const finish = async (found?: string) => {
     setPicked(undefined);

@@ -10,8 +10,8 @@ import {
   type Station,
   stationNames,
   stations,
+  timerNow,
 } from '../../core/job/index.ts';
-import { timeLeft } from '../../core/units/index.ts';
 import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
@@ -105,7 +105,7 @@ function Clock() {
       <div className="cell clock">
         <p>
           <span>{timer.label}</span>
-          <b className="num">{at >= timer.endsMs ? 'over' : timeLeft(timer.endsMs - at)}</b>
+          <b className="num">{timerNow(timer, at).words}</b>
         </p>
       </div>
     );
