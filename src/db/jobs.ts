@@ -99,9 +99,10 @@ export const lastEntryMs = async (db: Db): Promise<number> =>
   (await db.select({ atMs: events.atMs }).from(events).orderBy(desc(events.seq)).limit(1))[0]
     ?.atMs ?? 0;
 
-/** Whether an entry of any job has this id. */
-export const isEvent = async (db: Db, id: string): Promise<boolean> =>
-  (await db.select({ id: events.id }).from(events).where(eq(events.id, id))).length > 0;
+export async function eventById(db: Db, id: string): Promise<EventRow | undefined> {
+  const [row] = await db.select().from(events).where(eq(events.id, id));
+  return row && toEvent(row);
+}
 
 export const insertEvent = (db: Db, row: Omit<typeof events.$inferInsert, 'seq'>) =>
   db.insert(events).values(row);

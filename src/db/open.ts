@@ -33,6 +33,8 @@ export function dbSettings(env: NodeJS.ProcessEnv = process.env): DbSettings {
 export async function openDb(settings: DbSettings): Promise<Db> {
   const client = createClient({
     url: settings.url,
+    // One connection to a file: what the PRAGMAs say holds for every statement.
+    ...(settings.url.startsWith('file:') ? { concurrency: 1 } : {}),
     ...(settings.token ? { authToken: settings.token } : {}),
   });
   const db = drizzle(client, { schema });
@@ -41,6 +43,7 @@ export async function openDb(settings: DbSettings): Promise<Db> {
     await client.execute('PRAGMA journal_mode = WAL');
     await client.execute('PRAGMA synchronous = FULL');
     await client.execute('PRAGMA foreign_keys = ON');
+    await client.execute('PRAGMA busy_timeout = 5000');
   }
   return db;
 }

@@ -26,7 +26,7 @@ import {
 } from '../core/schemas/events.ts';
 import {
   choiceRow,
-  isEvent,
+  eventById,
   type EventRow,
   insertEvent,
   insertJob,
@@ -197,12 +197,14 @@ export async function writeEvent(
     const noted =
       input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
-    const [{ lastInsertRowid }] = await db
-      .batch([write, ...signing, ...clock])
-      .catch(async (e: unknown) => {
-        throw (await isEvent(db, input.id)) ? idTaken(input.id, 'entry') : e;
-      });
-    carryOn(jobId, { ...row, seq: Number(lastInsertRowid) } as EventRow);
+    const written = await db.batch([write, ...signing, ...clock]).catch(async (e: unknown) => {
+      const stands = await eventById(db, input.id);
+      if (!stands) throw e;
+      if (stands.jobId !== jobId) throw idTaken(input.id, 'entry');
+      // It was kept, and the word of it was lost on the way.
+      return undefined;
+    });
+    if (written) carryOn(jobId, { ...row, seq: Number(written[0].lastInsertRowid) } as EventRow);
     if (frozen && partFound(now)) forgetParts();
   });
 }

@@ -4,42 +4,17 @@ import { strokesIn } from '../../src/core/families/index.ts';
 import { walkOf } from '../../src/core/job/index.ts';
 import { figureAt } from '../../src/core/press/index.ts';
 import { shopContext } from '../shop.ts';
-import {
-  type Entry,
-  nextEntries,
-  nextOnUnknown,
-  type Truth,
-  type Walked,
-  walked,
-} from '../technician.ts';
+import { walked } from '../technician.ts';
 import { ask, loadShop } from './shop-server.ts';
+import { byId, walk } from './walk.ts';
 
-const { jobRecord, jobView } = await import('../../src/server/job-record.ts');
-const { setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
+const { jobRecord } = await import('../../src/server/job-record.ts');
+const { writeEvent } = await import('../../src/server/jobs.ts');
 const { newUnit, unitSheet } = await import('../../src/server/units.ts');
 const { store } = await import('../../src/server/store.ts');
 const { jobCard } = await import('../../src/server/card.ts');
 
 beforeAll(loadShop, 60_000);
-
-const byId = 'ines';
-
-/** Works one job on the server by the family's own tasks, as far as `until`; what the interlocks hold back fails here. */
-async function walk({ unit, corner, route }: Walked, truth?: Truth, until?: (e: Entry) => boolean) {
-  const id = uuid();
-  await startJob({ id, unitId: unit, corner, byId });
-  for (;;) {
-    const view = await jobView(id);
-    const next = truth ? nextOnUnknown(view, route, truth) : nextEntries(view, route);
-    if (next.length === 0) return view;
-    for (const e of next) {
-      if (until?.(e)) return view;
-      await ('choice' in e
-        ? setChoice(id, e.choice, { id: uuid(), version: 0, value: e.value, byId })
-        : writeEvent(id, { id: uuid(), ...e, byId, pin: '2580' } as never));
-    }
-  }
-}
 
 it.each(walked)(
   'walks $family of $unit $corner, $route, from the complaint to a signed card by its own tasks',
