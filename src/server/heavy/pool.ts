@@ -17,7 +17,6 @@ const threads = (): Piscina =>
     minThreads: 0,
     maxThreads: 2,
     idleTimeout: 30_000,
-    maxQueue: mostWaiting,
     resourceLimits: { maxOldGenerationSizeMb: 320 },
   }));
 
@@ -25,40 +24,40 @@ const threads = (): Piscina =>
 const patienceMs = 30_000;
 
 interface Options {
-  /** Without end: what writes is not stopped half-way. */
+  /** Without end: what writes takes the time it takes. */
   endless?: boolean;
   /** Given to the worker instead of copied. */
   transfer?: ArrayBuffer[];
+  /** Who asked has gone, or thought better of it. */
+  signal?: AbortSignal;
 }
 
 const busy = () =>
   new Problem(503, 'Busy', 'Too much is being worked out just now. Try again in a moment.');
+const tooLong = () =>
+  new Problem(
+    503,
+    'Took too long',
+    `This was not worked out within ${patienceMs / 1000} s. Nothing was changed.`,
+  );
+const stopped = () => new Problem(503, 'Stopped', 'This was stopped. Nothing was changed.');
 
-/** Works something out in a thread of its own, in turn, for a limited time. */
+/** Works something out in a thread of its own, in turn, for a limited time; stopped, its thread ends and nothing is kept. */
 export async function heavy<T extends TaskName>(
   task: T,
-  input: Parameters<Tasks[T]>[0],
-  { endless = false, transfer = [] }: Options = {},
+  ...[input, { endless = false, transfer = [], signal } = {}]: Parameters<Tasks[T]> extends []
+    ? [input?: undefined, options?: Options]
+    : [input: Parameters<Tasks[T]>[0], options?: Options]
 ): Promise<Awaited<ReturnType<Tasks[T]>>> {
   const inTurn = threads();
   if (inTurn.queueSize >= mostWaiting) throw busy();
+  const patience = endless ? undefined : AbortSignal.timeout(patienceMs);
+  const either = [patience, signal].filter((s) => s !== undefined);
   const answer = (await inTurn
-    .run(
-      { task, input },
-      {
-        transferList: transfer,
-        ...(endless ? {} : { signal: AbortSignal.timeout(patienceMs) }),
-      },
-    )
-    .catch((e: Error) => {
-      if (/queue/iu.test(e.message)) throw busy();
-      if (e.name === 'AbortError' || /abort/iu.test(e.message))
-        throw new Problem(
-          503,
-          'Took too long',
-          `This was not worked out within ${patienceMs / 1000} s. Nothing was changed.`,
-        );
-      throw e;
+    .run({ task, input }, { transferList: transfer, signal: AbortSignal.any(either) })
+    .catch((e: unknown) => {
+      if (signal?.aborted) throw stopped();
+      throw patience?.aborted ? tooLong() : e;
     })) as Answer;
   if (!answer.ok) throw new Problem(...answer.problem);
   return answer.value as Awaited<ReturnType<Tasks[T]>>;

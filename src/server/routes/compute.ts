@@ -58,7 +58,7 @@ export const computeRoutes: readonly Route[] = [
     '/api/compute/stack',
     'Best stacks of a kit for one stroke, or the verdict on one laid by hand',
     { body: StackSolveSchema, limit: traceLimit },
-    ({ body }) => heavy('stacks', body),
+    ({ body, request }) => heavy('stacks', body, { signal: request.signal }),
   ),
   route(
     'POST',
@@ -89,7 +89,7 @@ export const computeRoutes: readonly Route[] = [
     '/api/compute/wheel-speed',
     'Which wheel-speed signal is not like the others, and how',
     { body: SignalsSchema, limit: signalsLimit },
-    ({ body }) => heavy('signals', body),
+    ({ body, request }) => heavy('signals', body, { signal: request.signal }),
   ),
   route(
     'POST',
@@ -99,7 +99,8 @@ export const computeRoutes: readonly Route[] = [
     ({ request }) =>
       oneLarge(async () => {
         const { recording, settings } = await sentRecording(request, recordingLimit);
-        return heavy('noise', { recording, settings }, { transfer: [recording] });
+        const { signal } = request;
+        return heavy('noise', { recording, settings }, { transfer: [recording], signal });
       }),
   ),
 ];

@@ -124,17 +124,17 @@ export const shopRoutes: readonly Route[] = [
     '/api/kit/gaps',
     'Strokes of the fleet that the kit cannot set up, and the one piece that would open most',
     {},
-    () => heavy('gaps', undefined as never),
+    ({ request }) => heavy('gaps', undefined, { signal: request.signal }),
   ),
   route(
     'POST',
     '/api/import',
     'Import a workshop file (JSON); by a lead where it holds more than parts and pieces',
     { limit: importLimit, unread: true },
-    async ({ body, headers }) => {
+    async ({ body, headers, request }) => {
       const asLead = headers.has('x-lead-id');
       if (asLead) await leadOnly(headers);
-      return imported('workshop', { json: String(body), asLead });
+      return imported('workshop', { json: String(body), asLead }, request);
     },
   ),
   route(
@@ -142,24 +142,20 @@ export const shopRoutes: readonly Route[] = [
     '/api/import/{kind}',
     'Import a CSV table: parts, consumables, adapters; by a lead: presses, wrenches, instruments',
     { limit: importLimit, takes: 'text/csv' },
-    async ({ params, body, headers }) =>
-      imported('table', {
-        kind: await tableFor(params['kind'], headers),
-        csv: String(body),
-        rest: false,
-      }),
+    async ({ params, body, headers, request }) => {
+      const kind = await tableFor(params['kind'], headers);
+      return imported('table', { kind, csv: String(body), rest: false }, request);
+    },
   ),
   route(
     'POST',
     '/api/import/{kind}/rest',
     'Take the lines of a CSV table that are right and leave the others out',
     { limit: importLimit, takes: 'text/csv' },
-    async ({ params, body, headers }) =>
-      imported('table', {
-        kind: await tableFor(params['kind'], headers),
-        csv: String(body),
-        rest: true,
-      }),
+    async ({ params, body, headers, request }) => {
+      const kind = await tableFor(params['kind'], headers);
+      return imported('table', { kind, csv: String(body), rest: true }, request);
+    },
   ),
   route(
     'GET',
@@ -299,14 +295,17 @@ async function tableFor(kind: string | undefined, headers: Headers): Promise<Tab
   return table;
 }
 
-/** Takes records in beside the server, one write after another. */
+/** Takes records in beside the server, one write after another; who stops in time has taken nothing. */
 async function imported<T extends 'table' | 'workshop'>(
   task: T,
   input: Parameters<Tasks[T]>[0],
+  { signal }: Request,
 ): Promise<Record<string, number>> {
   const { writes } = await store();
   try {
-    return await writes.run(() => heavy(task, input, { endless: true }));
+    return await writes.run(() =>
+      heavy<'table' | 'workshop'>(task, input, { endless: true, signal }),
+    );
   } finally {
     forgetParts();
   }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Call } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
@@ -40,15 +40,16 @@ export function ImportBox({
   onTaken: () => void;
 }) {
   const [said, setSaid] = useState<Said>();
-  const [busy, setBusy] = useState(false);
+  const [running, setRunning] = useState<{ name: string; stop: AbortController }>();
   const [pin, setPin] = useState('');
   const tabled = kind !== 'units' && kind !== 'procedures';
   const send = async (path: string, body: unknown, type: string, name: string, text: string) => {
-    setBusy(true);
-    const r = await call<Record<string, number>>('POST', path, body, type, {
-      ...(lead ? { 'x-lead-id': lead.id, 'x-lead-pin': pin } : {}),
-    });
-    setBusy(false);
+    const stop = new AbortController();
+    setRunning({ name, stop });
+    const headers: Record<string, string> = lead ? { 'x-lead-id': lead.id, 'x-lead-pin': pin } : {};
+    const r = await call<Record<string, number>>('POST', path, body, type, headers, stop.signal);
+    setRunning(undefined);
+    if (stop.signal.aborted) onTaken();
     if (r.ok) {
       setSaid({ status: 'good', text: `${name}: took ${taken(r.value)}.` });
       return onTaken();
@@ -111,10 +112,11 @@ export function ImportBox({
           <FileButton
             label={tabled ? 'CSV or JSON file' : 'JSON file'}
             accept={tabled ? '.csv,.json,text/csv,application/json' : '.json,application/json'}
-            busy={busy}
+            busy={running !== undefined}
             onFile={(f) => void load(f)}
           />
         )}
+        {running && <Running {...running} />}
         <p className="cap mt-1">
           All of a file is taken or nothing.{' '}
           {tabled && (
@@ -131,5 +133,22 @@ export function ImportBox({
         </p>
       </section>
     </>
+  );
+}
+
+/** A file that is being taken in: for how long already, and a way to stop it. */
+function Running({ name, stop }: { name: string; stop: AbortController }) {
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    const tick = setInterval(() => setSeconds((s) => s + 1), 1000);
+    return () => clearInterval(tick);
+  }, []);
+  return (
+    <p className="note" role="status">
+      {name}: <b className="num">{seconds} s</b>{' '}
+      <button type="button" className="btn quiet small" onClick={() => stop.abort()}>
+        Stop
+      </button>
+    </p>
   );
 }

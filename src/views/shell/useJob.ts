@@ -23,6 +23,12 @@ const silent: ProblemDoc = {
   errors: [],
 };
 
+const stopped: ProblemDoc = {
+  ...silent,
+  title: 'Stopped',
+  detail: 'Stopped. What the list shows is what stands.',
+};
+
 /** On a network a person's PIN is asked for once a shift; then what was refused for want of it is sent again. */
 async function withPin(response: Response, again: () => Promise<Response>): Promise<Response> {
   if (response.status !== 401) return response;
@@ -49,9 +55,11 @@ export async function call<T>(
   body?: unknown,
   type = 'application/json',
   headers: Readonly<Record<string, string>> = {},
+  signal?: AbortSignal,
 ): Promise<{ ok: true; value: T } | { ok: false; problem: ProblemDoc }> {
   const init: RequestInit = {
     method,
+    ...(signal ? { signal } : {}),
     ...(body === undefined
       ? {}
       : {
@@ -67,6 +75,7 @@ export async function call<T>(
         ? { ok: true, value: value as T }
         : { ok: false, problem: value as ProblemDoc };
     } catch {
+      if (signal?.aborted) return { ok: false, problem: stopped };
       continue;
     }
   }
