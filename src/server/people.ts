@@ -70,9 +70,7 @@ export async function personByPin(db: Db, byId: string, pin: string | undefined)
 /** A lead with the right PIN, or a problem. */
 export async function leadByPin(db: Db, byId: string, pin: string | undefined) {
   const person = await personByPin(db, byId, pin);
-  if (!person.lead)
-    throw new Problem(403, 'Lead only', `This is for a lead; ${person.name} is not one.`, [
-      { field: 'byId', reason: 'Not a lead.' },
-    ]);
-  return person;
+  if (person.lead) return person;
+  const reason = `This is for a lead; ${person.name} is not one.`;
+  throw new Problem(403, 'Lead only', reason, [{ field: 'byId', reason }]);
 }

@@ -3,6 +3,7 @@ import { clear, demoIn, scratchFolder, startBuilt } from '../../scripts/built-se
 
 interface Running {
   url: string;
+  dataDir: string;
   /** What it printed. */
   said: () => string;
   stop: () => void;
@@ -17,7 +18,7 @@ export async function start(demo: boolean, more: Record<string, string> = {}): P
     void server.stop();
     clear(dataDir);
   };
-  return { url: server.url, said: server.said, stop };
+  return { url: server.url, dataDir, said: server.said, stop };
 }
 
 /** A demo shop and an empty one, as a user would start them. */

@@ -81,6 +81,17 @@ describe('import', () => {
       errors: [{ field: 'line 73412, stock', reason: 'Must be an integer.' }],
     });
     expect(await has('Z5')).toBe(false);
+    const stop = AbortSignal.timeout(100);
+    const stopped = await dispatch(
+      new Request('http://127.0.0.1/api/import/consumables/rest', {
+        method: 'POST',
+        body: csv,
+        headers: { 'content-type': 'text/csv' },
+        signal: stop,
+      }),
+    );
+    expect([stopped.status, (await stopped.json()).title]).toEqual([503, 'Stopped']);
+    expect(await has('Z5')).toBe(false);
     expect(
       (await ask('POST', '/api/import/consumables/rest', csv, { 'content-type': 'text/csv' })).json,
     ).toEqual({ consumables: 99_998, leftOut: 1 });

@@ -21,14 +21,18 @@ export default function BrokenJob({
   const [job, setJob] = useState(first);
   const [who, setWho] = useState(firstWho);
   const [pin, setPin] = useState('');
+  const [broke, setBroke] = useState(why);
   const [fault, setFault] = useState<string>();
   const name = (id: string) => job.people.find((p) => p.id === id)?.name ?? id;
-  const reason = job.why ?? why;
+  const reason = job.why ?? broke;
   const takeBack = async (key: string) => {
     const r = await call<RawJob>('POST', `/api/jobs/${job.id}/take-back`, { byId: who, pin, key });
     setPin('');
     setFault(r.ok ? undefined : r.problem.detail);
-    if (r.ok) setJob(r.value);
+    if (!r.ok) return;
+    setJob(r.value);
+    // What the page broke on may be gone with the choice: it is drawn anew to see.
+    setBroke('');
   };
   return (
     <ShopPage
