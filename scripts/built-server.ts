@@ -2,7 +2,7 @@ import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 
 /** The built server as a user would start it, for browser tests, the attack and the benchmark. */
 
@@ -45,7 +45,9 @@ export async function startBuilt(
 ): Promise<BuiltServer> {
   const port = await freePort();
   const env = { DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: String(port), LOG_LEVEL: 'silent' };
-  const child = spawn('node', ['dist/serve.mjs'], {
+  // From another directory than its own: it has to find everything by itself.
+  const child = spawn('node', [resolve('dist/serve.mjs')], {
+    cwd: '/',
     env: { ...process.env, ...env, ...more },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
@@ -58,7 +60,7 @@ export async function startBuilt(
     await new Promise((r) => setTimeout(r, betweenMs));
   }
   return {
-    url: `http://127.0.0.1:${port}`,
+    url: /True Spindle: (\S+)/u.exec(printed)?.[1] ?? '',
     dataDir,
     pid: child.pid ?? 0,
     said: () => printed,

@@ -4,14 +4,13 @@ import { openBackup } from '../src/db/backup.ts';
 import { dbSettings } from '../src/db/open.ts';
 
 const from = process.argv[2];
-const { url } = dbSettings();
-const place = url.slice('file:'.length);
+const { file } = dbSettings();
 const refuse = (why: string): never => {
   console.error(why);
   process.exit(1);
 };
 if (!from || !existsSync(from)) refuse('Name the backup to restore: npm run restore FILE.');
-if (!url.startsWith('file:')) refuse('A remote database is restored where it runs.');
+const place = file ?? refuse('A remote database is restored where it runs.');
 if (existsSync(`${place}.lock`)) refuse(`${place} is in use: stop the server first.`);
 const { jobs, entries } = await openBackup(from!).catch((e: Error) =>
   refuse(`This backup is not whole: ${e.message}`),

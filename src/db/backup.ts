@@ -1,6 +1,6 @@
 import { type Client, createClient } from '@libsql/client';
 import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 
 /** Copies the live database as it stands into a folder; writes may go on meanwhile. Gives the file that was made. */
 export async function backupInto(client: Client, folder: string, why: string): Promise<string> {
@@ -9,6 +9,18 @@ export async function backupInto(client: Client, folder: string, why: string): P
   const file = join(folder, `${stamp}-${why}.db`);
   await client.execute({ sql: 'VACUUM INTO ?', args: [file] });
   return file;
+}
+
+/** Days that a backup is kept unless BACKUP_DAYS says otherwise. */
+const keptDays = 30;
+
+/** A copy of the live database in a folder beside it, checked by opening it; older ones go after their days. */
+export async function backUpBeside(client: Client, file: string) {
+  const folder = join(dirname(file), 'backups');
+  const copy = await backupInto(client, folder, 'by-hand');
+  const held = await openBackup(copy);
+  dropOld(folder, Number(process.env['BACKUP_DAYS'] ?? keptDays));
+  return { file: copy, ...held };
 }
 
 /** What a backup holds, as seen by opening it; throws where it is not whole. */

@@ -13,9 +13,6 @@ import { dirname, join } from 'node:path';
 import { backupInto, openBackup } from '../db/backup.ts';
 import { StartFault } from './fault.ts';
 
-export const fileOf = (url: string): string | undefined =>
-  url.startsWith('file:') ? url.slice('file:'.length) : undefined;
-
 /** The folder is made and can be written. */
 export function readyFolder(folder: string): void {
   try {

@@ -3,7 +3,7 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { checkedFile, fileOf, readyFolder } from './database.ts';
+import { checkedFile, readyFolder } from './database.ts';
 import { StartFault } from './fault.ts';
 import { guarded } from './guard.ts';
 import { lockFolder } from './lock.ts';
@@ -21,8 +21,8 @@ async function program(s: ServeSettings): Promise<RequestListener> {
     ASTRO_NODE_AUTOSTART: 'disabled',
     ASTRO_NODE_LOGGING: 'disabled',
     DATA_DIR: s.dataDir,
-    DATABASE_URL: s.databaseUrl,
-    MIGRATIONS_DIR: s.migrationsDir,
+    DATABASE_URL: s.db.url,
+    MIGRATIONS_DIR: s.db.migrationsDir,
     SHOP_NETWORK: s.network ? 'yes' : '',
   });
   const entry = (await import(pathToFileURL(resolve(dist, 'server/entry.mjs')).href)) as {
@@ -30,13 +30,6 @@ async function program(s: ServeSettings): Promise<RequestListener> {
   };
   return entry.handler;
 }
-
-const passFor = (s: ServeSettings): Promise<string | undefined> => {
-  const token = process.env['DATABASE_TOKEN'];
-  const { databaseUrl: url, migrationsDir } = s;
-  const db = { url, migrationsDir, ...(token ? { token } : {}) };
-  return passOnce(db, process.env['SHOP_PASS'] === 'new');
-};
 
 function listen(server: Server, { host, port }: ServeSettings): Promise<void> {
   return new Promise((done, fail) => {
@@ -75,12 +68,12 @@ async function start(): Promise<void> {
   const s = settingsFrom(process.env, resolve(dist, '..'));
   const scheme = s.tls ? 'https' : 'http';
   const address = `${scheme}://${s.host}:${s.port}`;
-  const file = fileOf(s.databaseUrl);
+  const { file } = s.db;
   readyFolder(file === undefined ? s.dataDir : dirname(file));
   const unlock = lockFolder(`${file ?? resolve(s.dataDir, 'remote')}.lock`, address);
   try {
-    if (file !== undefined) await checkedFile(file, s.migrationsDir);
-    const pass = s.network ? await passFor(s) : undefined;
+    if (file !== undefined) await checkedFile(file, s.db.migrationsDir);
+    const pass = s.network ? await passOnce(s.db, process.env['SHOP_PASS'] === 'new') : undefined;
     const listener = guarded(await program(s), s.names);
     const server = s.tls
       ? createTlsServer(

@@ -1,5 +1,5 @@
 import { networkInterfaces, hostname } from 'node:os';
-import { resolve } from 'node:path';
+import { dataDirOf, type DbSettings, dbSettings } from '../db/open.ts';
 import { StartFault } from './fault.ts';
 
 export interface ServeSettings {
@@ -10,9 +10,7 @@ export interface ServeSettings {
   /** Names that a browser may ask for this shop by; others are a page of somebody else’s that points here. */
   names: ReadonlySet<string>;
   dataDir: string;
-  /** `file:…` or the address of a database server. */
-  databaseUrl: string;
-  migrationsDir: string;
+  db: DbSettings;
   /** Files of certificate and key; absent without TLS of its own. */
   tls?: { certFile: string; keyFile: string };
 }
@@ -26,12 +24,9 @@ export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSetting
   const port = Number(portText);
   if (!/^\d+$/u.test(portText) || port < 1 || port > 65_535)
     throw new StartFault(`PORT is “${portText}”: a whole number from 1 to 65535 is needed.`);
-  const dataDir = resolve(root, env['DATA_DIR'] || 'data');
-  const databaseUrl = env['DATABASE_URL'] || `file:${resolve(dataDir, 'true-spindle.db')}`;
-  if (!/^(file:|libsql:|https?:|wss?:)/u.test(databaseUrl))
-    throw new StartFault(
-      `DATABASE_URL is “${databaseUrl}”: it begins with file: or libsql: or https:.`,
-    );
+  const db = dbSettings(env, root);
+  if (!/^(file:|libsql:|https?:|wss?:)/u.test(db.url))
+    throw new StartFault(`DATABASE_URL is “${db.url}”: it begins with file: or libsql: or https:.`);
   const [certFile, keyFile] = [env['SERVER_CERT_PATH'], env['SERVER_KEY_PATH']];
   if (Boolean(certFile) !== Boolean(keyFile))
     throw new StartFault('SERVER_CERT_PATH and SERVER_KEY_PATH are given together or not at all.');
@@ -41,9 +36,8 @@ export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSetting
     // Behind a proxy of the same machine it listens to itself alone, and the others come all the same.
     network: !loopback.test(host) || env['SHOP_NETWORK'] === 'yes',
     names: namesOf(host, env['SHOP_NAMES'] ?? ''),
-    dataDir,
-    databaseUrl,
-    migrationsDir: resolve(root, env['MIGRATIONS_DIR'] || 'drizzle'),
+    dataDir: dataDirOf(env, root),
+    db,
     ...(certFile && keyFile ? { tls: { certFile, keyFile } } : {}),
   };
 }

@@ -21,9 +21,9 @@ export interface Health {
 }
 
 async function freeBytes(): Promise<number | null> {
-  const { url } = dbSettings();
-  if (!url.startsWith('file:')) return null;
-  const { bavail, bsize } = await statfs(dirname(url.slice('file:'.length)));
+  const { file } = dbSettings();
+  if (file === undefined) return null;
+  const { bavail, bsize } = await statfs(dirname(file));
   return bavail * bsize;
 }
 

@@ -8,7 +8,7 @@ import {
   partFound,
   reasonOf,
   type Refusal,
-  partRefusal,
+  kindRefusal,
   projectOn,
   refusal,
   saysTheSame,
@@ -272,7 +272,7 @@ async function choiceFault(db: Db, key: ChoiceKey, value: unknown, view: JobView
       throw invalid([
         { field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` },
       ]);
-    const no = partRefusal(part, view);
+    const no = kindRefusal(part, view);
     if (no) throw notNow(no);
     return;
   }

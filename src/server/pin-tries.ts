@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Db } from '../db/open.ts';
 import { getMeta, putMeta } from '../db/records.ts';
 import { meta } from '../db/schema.ts';
@@ -19,6 +19,13 @@ interface Tries {
   count: number;
   untilMs: number;
 }
+
+/** Tries are forgotten this long after their wait is over, ms: addresses of strangers do not gather for ever. */
+const forgottenMs = 86_400_000;
+const forgetOld = (db: Db, nowMs: number) =>
+  db.run(
+    sql`DELETE FROM meta WHERE key LIKE ${`${triesPrefix}%`} AND json_extract(value, '$.untilMs') < ${nowMs - forgottenMs}`,
+  );
 
 /** Secrets that are being compared just now: one at a time for each person from each tablet. */
 const underWay = new Set<string>();
@@ -50,6 +57,7 @@ export async function triedRight(
     const count = before.count + 1;
     const wait = Math.min(longestWaitMs, firstWaitMs * 2 ** Math.max(0, count - freeTries));
     await putMeta(db, key, JSON.stringify({ count, untilMs: nowMs + wait } satisfies Tries));
+    await forgetOld(db, nowMs);
     const right = said !== undefined && (await pinMatches(said, kept));
     if (right) await db.delete(meta).where(eq(meta.key, key));
     return right;

@@ -1,17 +1,16 @@
-import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { copyFileSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
-import { tmpdir } from 'node:os';
+import { request } from 'node:https';
 import { join, resolve } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { createClient } from '@libsql/client';
 import { v7 as uuid } from 'uuid';
 import { expect, inject, it } from 'vitest';
 import { openBackup } from '../../src/db/backup.ts';
-import { freePort } from '../../scripts/built-server.ts';
+import { freePort, scratchFolder as folder, startBuilt as up } from '../../scripts/built-server.ts';
 
 const program = resolve('dist/serve.mjs');
-const folder = () => mkdtempSync(join(tmpdir(), 'true-spindle-start-'));
 const envOf = (dataDir: string, more: Record<string, string> = {}) => ({
   ...process.env,
   DATA_DIR: dataDir,
@@ -19,28 +18,6 @@ const envOf = (dataDir: string, more: Record<string, string> = {}) => ({
   ...more,
 });
 
-/** Starts it to the line that it is there, from another directory than its own. */
-async function up(dataDir: string, more: Record<string, string> = {}) {
-  const port = String(await freePort());
-  const process_ = spawn('node', [program], {
-    cwd: '/',
-    env: envOf(dataDir, { PORT: port, ...more }),
-  });
-  let said = '';
-  process_.stdout.on('data', (d) => (said += String(d)));
-  process_.stderr.on('data', (d) => (said += String(d)));
-  for (let i = 0; !said.includes('True Spindle:') && i < 200; i++)
-    await new Promise((r) => setTimeout(r, 100));
-  const ended = new Promise<number | null>((r) => process_.once('exit', r));
-  return {
-    url: `http://127.0.0.1:${port}`,
-    said: () => said,
-    end: async (signal: NodeJS.Signals) => {
-      process_.kill(signal);
-      return ended;
-    },
-  };
-}
 /** Starts it where it cannot start: its code and what it says. */
 const cannot = (dataDir: string, more: Record<string, string>) => {
   const { status, stderr } = spawnSync('node', [program], { env: envOf(dataDir, more) });
@@ -90,10 +67,10 @@ it('refuses a second process on its folder, a database of a newer version, and g
     /in use by process \d+ at http:\/\/127\.0\.0\.1/u,
   );
   await fetch(`${first.url}/api/health`);
-  await first.end('SIGKILL');
+  await first.stop('SIGKILL');
   const second = await up(dir);
   expect((await (await fetch(`${second.url}/api/health`)).json()).ok).toBe(true);
-  expect(await second.end('SIGTERM')).toBe(0);
+  expect(await second.stop('SIGTERM')).toBe(0);
   const db = createClient({ url: `file:${join(dir, 'true-spindle.db')}` });
   await db.execute(
     "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('x', 9999999999999)",
@@ -110,7 +87,7 @@ it('backs a database of the first version up before it changes it, and restores 
   const [made] = readdirSync(join(dir, 'backups'));
   expect(made).toMatch(/-before-update\.db$/u);
   await fetch(`${shop.url}/api/floor`);
-  await shop.end('SIGTERM');
+  await shop.stop('SIGTERM');
   const was = await openBackup(join(dir, 'backups', made!));
   const run = (script: string, ...args: string[]) =>
     execFileSync('npx', ['tsx', `scripts/${script}.ts`, ...args], { env: envOf(dir) }).toString();
@@ -133,7 +110,7 @@ it('ends what is in flight when it is told to stop', async () => {
     headers: { 'content-type': 'application/json' },
   });
   await new Promise((r) => setTimeout(r, 60));
-  expect(await shop.end('SIGTERM')).toBe(0);
+  expect(await shop.stop('SIGTERM')).toBe(0);
   expect((await asked).status).toBe(200);
 }, 60_000);
 
@@ -153,3 +130,25 @@ it('is told by its own names only, and puts the policy on files as well', async 
   const file = await ask(`localhost:${port}`, '/icon.svg');
   expect([file.status, file.policy.includes("object-src 'none'")]).toEqual([200, true]);
 });
+
+it('speaks TLS by its own files, and its cookie then travels no other way', async () => {
+  const file = (name: string) => resolve(`tests/fixtures/localhost.${name}.pem`);
+  const shop = await up(folder(), {
+    SHOP_NETWORK: 'yes',
+    SERVER_CERT_PATH: file('cert'),
+    SERVER_KEY_PATH: file('key'),
+  });
+  const pass = /shown once: (\S+)/u.exec(shop.said())?.[1];
+  const ca = readFileSync(file('cert'));
+  const cookie = await new Promise<string | undefined>((done, fail) => {
+    const headers = { 'content-type': 'application/json' };
+    request(`${shop.url}/api/tablets/join`, { method: 'POST', ca, headers }, (r) =>
+      done(r.headers['set-cookie']?.[0]),
+    )
+      .on('error', fail)
+      .end(JSON.stringify({ pass, name: 'Bay 1' }));
+  });
+  await shop.stop();
+  expect(shop.url).toMatch(/^https:/u);
+  expect(cookie).toMatch(/HttpOnly; SameSite=Strict; .*Secure/u);
+}, 60_000);

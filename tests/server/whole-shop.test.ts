@@ -7,7 +7,7 @@ import { ask, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
 
 const { store } = await import('../../src/server/store.ts');
 const { exportShop, importShop } = await import('../../src/server/whole-shop.ts');
-const { openDb, WriteQueue } = await import('../../src/db/open.ts');
+const { dbSettings, openDb, WriteQueue } = await import('../../src/db/open.ts');
 const { isOwnMark, rowsOf, tables } = await import('../../src/db/whole.ts');
 const { recordIn } = await import('../../src/server/job-record.ts');
 const { jobCard } = await import('../../src/server/card.ts');
@@ -15,7 +15,7 @@ const { jobCard } = await import('../../src/server/card.ts');
 /** Another machine with nothing on it. */
 async function emptyShop() {
   const dir = mkdtempSync(join(tmpdir(), 'true-spindle-'));
-  const db = await openDb({ url: `file:${join(dir, 'shop.db')}`, migrationsDir: 'drizzle' });
+  const db = await openDb(dbSettings({ DATABASE_URL: `file:${join(dir, 'shop.db')}` }));
   return { db, writes: new WriteQueue() };
 }
 type Db = Awaited<ReturnType<typeof emptyShop>>['db'];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
 import { context, event, job } from '../../../tests/job-example.ts';
-import { candidatesFor, heldAgainst, type JobContext, partRefusal } from './index.ts';
+import { candidatesFor, heldAgainst, type JobContext, kindRefusal } from './index.ts';
 
 const named = context().parts[0]!;
 const like = (number: string, over: Partial<typeof named.bearing> = {}) => ({
@@ -40,10 +40,10 @@ describe('what is known already counts in Match', () => {
   });
   it('refuses a part of another kind than the family takes, and asks for none before a family is named', () => {
     const hub = { ...like('H1'), kind: 'hub-unit' as const };
-    expect(partRefusal(hub, job([], shop()))?.rule).toBe('match.other-kind');
-    expect(partRefusal(like('B1'), job([], shop()))).toBeUndefined();
+    expect(kindRefusal(hub, job([], shop()))?.rule).toBe('match.other-kind');
+    expect(kindRefusal(like('B1'), job([], shop()))).toBeUndefined();
     const unnamed = { ...shop(), unit: { ...shop().unit, corners: {} } };
-    expect(partRefusal(hub, job([], unnamed))).toBeUndefined();
+    expect(kindRefusal(hub, job([], unnamed))).toBeUndefined();
   });
   it('offers only the part on record while nothing was read, and never a blocked one above a right one', () => {
     const trap = like('A0', { encoder: { kind: 'magnetic', pairs: 24 } });

@@ -52,7 +52,7 @@ export function encoderState(job: JobNow): EncoderState {
 }
 
 /** Why a part cannot be chosen here: it is of another kind than the corner's family takes. */
-export function partRefusal(part: CataloguePart, job: JobNow): Refusal | undefined {
+export function kindRefusal(part: CataloguePart, job: JobNow): Refusal | undefined {
   if (!familyCodeOf(job) || part.kind === kindOf(job)) return undefined;
   return refuse('partNumber', 'match.other-kind', {
     part: part.number,

@@ -94,13 +94,13 @@ function fittingRefusal(walk: Walk, job: JobNow): Refusal | undefined {
   if (!bearingIsOut(job.state)) return refuse('operation', 'press.old-in');
   return (
     seatsRefusal(job) ??
-    partRefusal(job) ??
+    inHandRefusal(job) ??
     (walk.in.some((t) => t.kind === 'encoder') ? encoderRefusal(job) : undefined)
   );
 }
 
 /** The new part is the one that was held against the old, and it is here. */
-function partRefusal(job: JobNow): Refusal | undefined {
+function inHandRefusal(job: JobNow): Refusal | undefined {
   if (!confirmed(job)) return refuse('operation', 'press.unproven');
   return isHere('bearing', job) ? undefined : refuse('operation', 'press.part-missing');
 }

@@ -106,6 +106,11 @@ export const dayTime = (ms: number, timeZone: string): string =>
     timeZone,
   }).format(new Date(ms));
 
+/** The date of UTC milliseconds in the shop's time zone, as records write it: 2026-11-27. */
+export const isoDay = (ms: number, timeZone: string): string =>
+  // Swedish dates are written so.
+  new Intl.DateTimeFormat('sv-SE', { timeZone }).format(new Date(ms));
+
 /** Whole per cents that sum to 100 (largest remainder), for shown probabilities. */
 export function wholePercents(shares: readonly number[]): number[] {
   const exact = shares.map((p) => p * 100);

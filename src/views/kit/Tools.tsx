@@ -16,7 +16,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { call, faultOf } from '../shell/useJob.ts';
 import { ImportBox } from '../shell/ImportBox.tsx';
 import { RetireTool } from '../shell/RetireTool.tsx';
-import { useLeadPin } from '../shell/useLeadPin.tsx';
+import { leadHeaders, useLeadPin } from '../shell/useLeadPin.tsx';
 import { useRecordDraft } from './useRecordDraft.ts';
 
 type Figure =
@@ -55,10 +55,10 @@ export function Tools({
   const lead = useLeadPin(person);
   const [fault, setFault] = useState<string>();
   const retire = async ({ retired: _was, ...kept }: Press, why: string | undefined) => {
-    const headers = await lead.ask();
-    if (!headers) return;
+    const says = await lead.ask();
+    if (!says) return;
     const record = why ? { ...kept, retired: why } : kept;
-    const r = await call('POST', '/api/presses', record, 'application/json', headers);
+    const r = await call('POST', '/api/presses', record, 'application/json', leadHeaders(says));
     setFault(r.ok ? undefined : r.problem.detail);
     if (r.ok) onKept(kept.name);
   };
@@ -163,8 +163,8 @@ function AddTool({
   );
   const add = async () => {
     if (!tool) return;
-    const headers = await askLead();
-    if (headers && (await keep('/api/presses', tool, headers))) onKept(tool.name);
+    const says = await askLead();
+    if (says && (await keep('/api/presses', tool, leadHeaders(says)))) onKept(tool.name);
   };
   return (
     <form

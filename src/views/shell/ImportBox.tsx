@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Call } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
+import { leadHeaders } from './useLeadPin.tsx';
 import { call, type ProblemDoc } from './useJob.ts';
 
 /** Kinds of record with a table of their own; `units` and `procedures` have JSON alone, and a lead brings them in. */
@@ -46,7 +47,7 @@ export function ImportBox({
   const send = async (path: string, body: unknown, type: string, name: string, text: string) => {
     const stop = new AbortController();
     setRunning({ name, stop });
-    const headers: Record<string, string> = lead ? { 'x-lead-id': lead.id, 'x-lead-pin': pin } : {};
+    const headers: Record<string, string> = lead ? leadHeaders({ byId: lead.id, pin }) : {};
     const r = await call<Record<string, number>>('POST', path, body, type, headers, stop.signal);
     setRunning(undefined);
     if (stop.signal.aborted) onTaken();

@@ -1,15 +1,12 @@
-import { useState } from 'react';
-import type { ShopView } from '../../core/schemas/shop.ts';
+import { type ReactNode, useState } from 'react';
+import type { Instrument } from '../../core/fits/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
-import { keepRecords, shopNow } from './keepRecords.ts';
-import { ImportBox } from '../shell/ImportBox.tsx';
-import { RetireTool } from '../shell/RetireTool.tsx';
-import { useLeadPin } from '../shell/useLeadPin.tsx';
+import { ToolList, type ToolListProps } from './ToolList.tsx';
 
 /** By how much a reading can be off, on a scale of tenfolds from a micrometre to a millimetre. */
 function DoubtBar({ doubtMm }: { doubtMm: number }) {
@@ -37,92 +34,63 @@ function DoubtBar({ doubtMm }: { doubtMm: number }) {
 }
 
 /** What measures here, the finest first: by how much a reading can be off. */
-export function Instruments({
-  shop,
-  who,
-  onShop,
+export function Instruments(props: ToolListProps) {
+  return (
+    <ToolList
+      {...props}
+      kind="instruments"
+      title="Instruments"
+      one="an instrument"
+      none="None yet: no seat can be measured."
+      tools={[...props.shop.instruments].sort((a, b) => a.doubtMm - b.doubtMm)}
+      row={(i) => (
+        <>
+          <b>{i.name}</b> <span className="num">±{i.doubtMm} mm</span>{' '}
+          <span className="cap">{i.retired}</span>
+          <DoubtBar doubtMm={i.doubtMm} />
+        </>
+      )}
+      form={(keep, fault) => <NewInstrument keep={keep} fault={fault} />}
+    />
+  );
+}
+
+function NewInstrument({
+  keep,
+  fault,
 }: {
-  shop: ShopView;
-  who: string;
-  onShop: (s: ShopView) => void;
+  keep: (i: Instrument) => Promise<boolean>;
+  fault: ReactNode;
 }) {
-  const person = shop.people.find((p) => p.id === who);
-  const lead = useLeadPin(person);
   const [name, setName] = useState('');
   const [doubt, setDoubt] = useState('');
-  const [fault, setFault] = useState<string>();
-  const refresh = () => void shopNow().then((s) => s && onShop(s));
   const read = parseQuantity(doubt, 'length');
   const add = async () => {
     if (!read.ok) return;
-    const instrument = { id: recordId(name), name: name.trim(), doubtMm: read.value };
-    const r = await keepRecords({ instruments: [instrument] }, lead.ask);
-    if (!r.ok) return setFault(r.reason);
+    if (!(await keep({ id: recordId(name), name: name.trim(), doubtMm: read.value }))) return;
     setName('');
     setDoubt('');
-    setFault(undefined);
-    onShop(r.shop);
   };
   return (
-    <section>
-      <h2>Instruments</h2>
-      {shop.instruments.length === 0 && <p className="note">None yet: no seat can be measured.</p>}
-      <ul className="shop-list">
-        {[...shop.instruments]
-          .sort((a, b) => a.doubtMm - b.doubtMm)
-          .map((i) => (
-            <li key={i.id} className={i.retired ? 'retired' : ''}>
-              <b>{i.name}</b> <span className="num">±{i.doubtMm} mm</span>{' '}
-              <span className="cap">{i.retired}</span>
-              <DoubtBar doubtMm={i.doubtMm} />
-              <RetireTool
-                what={i.name}
-                retired={i.retired !== undefined}
-                onRetire={async (why) => {
-                  const { retired: _was, ...kept } = i;
-                  const r = await keepRecords(
-                    { instruments: [why ? { ...kept, retired: why } : kept] },
-                    lead.ask,
-                  );
-                  if (r.ok) onShop(r.shop);
-                  else setFault(r.reason);
-                }}
-              />
-            </li>
-          ))}
-      </ul>
-      <details className="more">
-        <summary>Add an instrument</summary>
-        <div className="grid gap-2">
-          <Field label="Name of the instrument" text={name} onText={setName} />
-          <QuantityInput
-            label="A reading can be off by"
-            dimension="length"
-            decimals={3}
-            text={doubt}
-            onText={setDoubt}
-            hint="Bore gauge and micrometer about 0.003, caliper 0.03"
-          />
-          {fault && (
-            <p className="note" role="alert">
-              {fault}
-            </p>
-          )}
-          <MainAction
-            label="Keep this instrument"
-            missing={firstThat(
-              [recordId(name) === '', 'Type its name'],
-              [!read.ok, 'Type by how much it can be off'],
-            )}
-            onAct={add}
-          />
-        </div>
-      </details>
-      <details className="more">
-        <summary>A file of instruments</summary>
-        {person && <ImportBox kind="instruments" title="" lead={person} onTaken={refresh} />}
-      </details>
-      {lead.dialog}
-    </section>
+    <>
+      <Field label="Name of the instrument" text={name} onText={setName} />
+      <QuantityInput
+        label="A reading can be off by"
+        dimension="length"
+        decimals={3}
+        text={doubt}
+        onText={setDoubt}
+        hint="Bore gauge and micrometer about 0.003, caliper 0.03"
+      />
+      {fault}
+      <MainAction
+        label="Keep this instrument"
+        missing={firstThat(
+          [recordId(name) === '', 'Type its name'],
+          [!read.ok, 'Type by how much it can be off'],
+        )}
+        onAct={add}
+      />
+    </>
   );
 }

@@ -31,6 +31,7 @@ export default function Shop({
   first,
   who: firstWho,
   timeZone,
+  today,
   tablets,
 }: {
   first: ShopView;
@@ -38,6 +39,8 @@ export default function Shop({
   tablets: readonly TabletRow[] | undefined;
   who: string;
   timeZone: string;
+  /** Date in the shop's zone. */
+  today: string;
 }) {
   const [shop, setShop] = useState(first);
   const [settings, setSettings] = useState(first.settings);
@@ -159,7 +162,7 @@ export default function Shop({
       </form>
       <div className="shop-things">
         <People shop={shop} who={who} onShop={setShop} />
-        <TorqueTools shop={shop} who={who} onShop={setShop} />
+        <TorqueTools today={today} shop={shop} who={who} onShop={setShop} />
         <Instruments shop={shop} who={who} onShop={setShop} />
         {tablets && <Tablets first={tablets} person={person} timeZone={timeZone} />}
         <WholeShop who={who} name={person?.name ?? 'a lead'} />

@@ -31,10 +31,9 @@ export function Tablets({
     });
   };
   const throwOut = async (id: string) => {
-    const headers = await lead.ask();
-    if (!headers) return;
-    const body = { byId: headers['x-lead-id'], pin: headers['x-lead-pin'], id };
-    const r = await call<TabletRow[]>('POST', '/api/tablets/throw-out', body);
+    const says = await lead.ask();
+    if (!says) return;
+    const r = await call<TabletRow[]>('POST', '/api/tablets/throw-out', { ...says, id });
     setFault(r.ok ? undefined : r.problem.detail);
     if (r.ok) setTablets(r.value);
   };

@@ -1,16 +1,13 @@
-import { useState } from 'react';
-import type { ShopView } from '../../core/schemas/shop.ts';
+import { type ReactNode, useState } from 'react';
 import { trustedRange, type Wrench } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
+import { VerdictShape } from '../../ui/Marks.tsx';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
-import { keepRecords, shopNow } from './keepRecords.ts';
-import { ImportBox } from '../shell/ImportBox.tsx';
-import { RetireTool } from '../shell/RetireTool.tsx';
-import { useLeadPin } from '../shell/useLeadPin.tsx';
+import { ToolList, type ToolListProps } from './ToolList.tsx';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -75,24 +72,56 @@ function TorqueScale({ wrenches }: { wrenches: readonly Wrench[] }) {
   );
 }
 
-/** What tightens here: each with the range it can be trusted in. */
-export function TorqueTools({
-  shop,
-  who,
-  onShop,
+/** Until when it is calibrated; one that is over is told here, before it is in somebody's hand. */
+function Calibration({ due, today }: { due: string; today: string }) {
+  return due < today ? (
+    <span className="verdict-line check">
+      <VerdictShape status="check" size={18} />
+      calibration over since {due}
+    </span>
+  ) : (
+    <span className="cap">calibrated to {due}</span>
+  );
+}
+
+/** What tightens here: each with the range it can be trusted in. `today` is a date of the shop's zone. */
+export function TorqueTools({ today, ...props }: ToolListProps & { today: string }) {
+  const { wrenches } = props.shop;
+  return (
+    <ToolList
+      {...props}
+      kind="wrenches"
+      title="Torque tools"
+      one="a torque tool"
+      none="None yet: no torque can be read."
+      picture={<TorqueScale wrenches={wrenches} />}
+      tools={wrenches}
+      row={(w) => (
+        <>
+          <b>{w.name}</b>{' '}
+          <span className="cap">
+            {types[w.type]}
+            {w.retired ? `, ${w.retired}` : ''}
+          </span>{' '}
+          {w.calibrationDue && !w.retired && <Calibration due={w.calibrationDue} today={today} />}
+        </>
+      )}
+      form={(keep, fault) => <NewTorqueTool keep={keep} fault={fault} />}
+    />
+  );
+}
+
+function NewTorqueTool({
+  keep,
+  fault,
 }: {
-  shop: ShopView;
-  who: string;
-  onShop: (s: ShopView) => void;
+  keep: (w: Wrench) => Promise<boolean>;
+  fault: ReactNode;
 }) {
-  const person = shop.people.find((p) => p.id === who);
-  const lead = useLeadPin(person);
   const [name, setName] = useState('');
   const [type, setType] = useState<Wrench['type']>();
   const [most, setMost] = useState('');
   const [due, setDue] = useState('');
-  const [fault, setFault] = useState<string>();
-  const refresh = () => void shopNow().then((s) => s && onShop(s));
   const max = parseQuantity(most, 'torque');
   const measures = type !== undefined && torqueTypes.includes(type);
   const add = async () => {
@@ -104,91 +133,43 @@ export function TorqueTools({
       ...(measures && max.ok ? { maxNm: max.value } : {}),
       ...(due ? { calibrationDue: due } : {}),
     };
-    const r = await keepRecords({ wrenches: [wrench] }, lead.ask);
-    if (!r.ok) return setFault(r.reason);
+    if (!(await keep(wrench))) return;
     setName('');
     setMost('');
-    setFault(undefined);
-    onShop(r.shop);
   };
   return (
-    <section>
-      <h2>Torque tools</h2>
-      {shop.wrenches.length === 0 && <p className="note">None yet: no torque can be read.</p>}
-      <TorqueScale wrenches={shop.wrenches} />
-      <ul className="shop-list">
-        {shop.wrenches.map((w) => (
-          <li key={w.id} className={w.retired ? 'retired' : ''}>
-            <b>{w.name}</b>{' '}
-            <span className="cap">
-              {types[w.type]}
-              {w.retired ? `, ${w.retired}` : ''}
-              {w.calibrationDue ? `, calibrated to ${w.calibrationDue}` : ''}
-            </span>{' '}
-            <RetireTool
-              what={w.name}
-              retired={w.retired !== undefined}
-              onRetire={async (why) => {
-                const { retired: _was, ...kept } = w;
-                const r = await keepRecords(
-                  { wrenches: [why ? { ...kept, retired: why } : kept] },
-                  lead.ask,
-                );
-                if (r.ok) onShop(r.shop);
-                else setFault(r.reason);
-              }}
-            />
-          </li>
-        ))}
-      </ul>
-      <details className="more">
-        <summary>Add a torque tool</summary>
-        <div className="grid gap-2">
-          <Field label="Name of the tool" text={name} onText={setName} />
-          <Choices
-            name="Kind of tool"
-            value={type}
-            onValue={setType}
-            options={(Object.keys(types) as Wrench['type'][]).map((id) => ({
-              id,
-              label: types[id],
-            }))}
+    <>
+      <Field label="Name of the tool" text={name} onText={setName} />
+      <Choices
+        name="Kind of tool"
+        value={type}
+        onValue={setType}
+        options={(Object.keys(types) as Wrench['type'][]).map((id) => ({ id, label: types[id] }))}
+      />
+      {measures && (
+        <QuantityInput label="Largest value" dimension="torque" text={most} onText={setMost} />
+      )}
+      {measures && (
+        <label className="field">
+          <span>Calibration due, if known</span>
+          <input
+            className="text-in"
+            type="date"
+            value={due}
+            onChange={(e) => setDue(e.target.value)}
           />
-          {measures && (
-            <QuantityInput label="Largest value" dimension="torque" text={most} onText={setMost} />
-          )}
-          {measures && (
-            <label className="field">
-              <span>Calibration due, if known</span>
-              <input
-                className="text-in"
-                type="date"
-                value={due}
-                onChange={(e) => setDue(e.target.value)}
-              />
-            </label>
-          )}
-          {fault && (
-            <p className="note" role="alert">
-              {fault}
-            </p>
-          )}
-          <MainAction
-            label="Keep this tool"
-            missing={firstThat(
-              [recordId(name) === '', 'Type its name'],
-              [!type, 'Tap its kind'],
-              [measures && !max.ok, 'Type its largest value'],
-            )}
-            onAct={add}
-          />
-        </div>
-      </details>
-      <details className="more">
-        <summary>A file of torque tools</summary>
-        {person && <ImportBox kind="wrenches" title="" lead={person} onTaken={refresh} />}
-      </details>
-      {lead.dialog}
-    </section>
+        </label>
+      )}
+      {fault}
+      <MainAction
+        label="Keep this tool"
+        missing={firstThat(
+          [recordId(name) === '', 'Type its name'],
+          [!type, 'Tap its kind'],
+          [measures && !max.ok, 'Type its largest value'],
+        )}
+        onAct={add}
+      />
+    </>
   );
 }

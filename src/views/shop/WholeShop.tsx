@@ -4,6 +4,7 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { ImportBox } from '../shell/ImportBox.tsx';
+import { leadHeaders } from '../shell/useLeadPin.tsx';
 import { call, problemOf } from '../shell/useJob.ts';
 
 const tableNames: Readonly<Record<string, string>> = {
@@ -15,6 +16,7 @@ const tableNames: Readonly<Record<string, string>> = {
   choices: 'Choices on jobs',
   snapshots: 'What signed jobs were judged against',
   cards: 'Cards as they were signed',
+  signed_names: 'Names on signed cards',
   outcomes: 'Confirmed causes',
   books: 'Versions of the likelihood tables',
   shop_settings: 'Versions of the settings',
@@ -45,7 +47,7 @@ export function TakeArchive({
       body,
       headers: {
         'content-type': 'application/zip',
-        ...(empty ? {} : { 'x-lead-id': who, 'x-lead-pin': pin }),
+        ...(empty ? {} : leadHeaders({ byId: who, pin })),
       },
     }).catch(() => undefined);
     setBusy(false);

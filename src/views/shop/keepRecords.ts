@@ -1,5 +1,6 @@
 import type { ShopView } from '../../core/schemas/shop.ts';
 import type { WorkshopFile } from '../../core/schemas/workshop.ts';
+import { leadHeaders, type LeadSays } from '../shell/useLeadPin.tsx';
 import { call } from '../shell/useJob.ts';
 
 /** The shop as it stands; nothing where the server does not answer. */
@@ -11,12 +12,12 @@ export async function shopNow(): Promise<ShopView | undefined> {
 /** Keeps records through the same door as an imported file, and gives the shop back as it then is. */
 export async function keepRecords(
   records: Pick<WorkshopFile, 'wrenches' | 'instruments'>,
-  askLead: () => Promise<Readonly<Record<string, string>> | undefined>,
+  askLead: () => Promise<LeadSays | undefined>,
 ): Promise<{ ok: true; shop: ShopView } | { ok: false; reason: string }> {
   const file = { format: 'true-spindle/workshop', version: 1, ...records };
-  const headers = await askLead();
-  if (!headers) return { ok: false, reason: 'Not kept: no PIN was given.' };
-  const kept = await call('POST', '/api/import', file, 'application/json', headers);
+  const says = await askLead();
+  if (!says) return { ok: false, reason: 'Not kept: no PIN was given.' };
+  const kept = await call('POST', '/api/import', file, 'application/json', leadHeaders(says));
   if (!kept.ok) {
     const [first] = kept.problem.errors;
     return { ok: false, reason: first ? `${first.field}: ${first.reason}` : kept.problem.detail };

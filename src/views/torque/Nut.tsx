@@ -20,7 +20,7 @@ import {
   type Wrench,
   wrenchesFor,
 } from '../../core/torque/index.ts';
-import { clockTime, KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
+import { clockTime, isoDay, KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
@@ -47,7 +47,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   const [text, setText, clear] = useDraft(`${job.id}:stage:${stage.id}`);
   const [toolId, setTool] = useState<string>();
   const [owning, setOwning] = useState(false);
-  const today = new Date(view.nowMs).toISOString().slice(0, 10);
+  const today = isoDay(view.nowMs, view.timeZone);
   const tools = wrenchesFor(
     stage,
     ctx.wrenches.filter((w) => !w.retired),
