@@ -22,8 +22,8 @@ const size = short
   : { requests: 100_000, kills: 1000, pins: 2000 };
 /** Memory may not grow beyond this under the whole attack, bytes. */
 const mostBytes = 600e6;
-/** Longest that an innocent tap may wait under the attack, ms: a person does not notice it. */
-const mostWaitMs = short ? 1500 : 1000;
+/** A tap under the attack is answered within this, 95 of 100 and the slowest, ms. The short one shares its two processors with the attack's own start. */
+const mostWaitMs = short ? { usual: 300, longest: 1500 } : { usual: 100, longest: 1000 };
 
 const failures: string[] = [];
 const report = (what: string, said: string, ok: boolean) => {
@@ -34,9 +34,9 @@ const json = { 'content-type': 'application/json' };
 const send = (url: string, data: unknown, method = 'POST') =>
   fetch(url, { method, body: JSON.stringify(data), headers: json });
 
-/** A tap every now and then while the attack runs: the longest it waited. */
+/** A tap every now and then while the attack runs: how long each waited, ms, the longest last. */
 function innocent(url: string, jobId: string) {
-  let longest = 0;
+  const waits: number[] = [];
   let on = true;
   const taps = (async () => {
     while (on) {
@@ -44,14 +44,14 @@ function innocent(url: string, jobId: string) {
       const r = await fetch(`${url}/api/jobs/${jobId}`);
       await r.arrayBuffer();
       if (r.status !== 200) failures.push(`an innocent tap was answered ${r.status}`);
-      longest = Math.max(longest, performance.now() - began);
+      waits.push(performance.now() - began);
       await new Promise((done) => setTimeout(done, 50));
     }
   })();
   return async () => {
     on = false;
     await taps;
-    return longest;
+    return waits.sort((a, b) => a - b);
   };
 }
 
@@ -107,11 +107,19 @@ async function requests(server: Attacked): Promise<void> {
       );
   };
   for (let i = 0; i < size.requests; i += 8) await Promise.all(Array.from({ length: 8 }, one));
-  const longest = await stop();
+  const waits = await stop();
+  const [usual = 0, longest = 0] = [waits[Math.floor(0.95 * waits.length)], waits.at(-1)];
   const said = [...count].map(([k, n]) => `${n} ${k}`).join(', ');
   report('hostile requests', said, broke.length === 0);
   for (const b of broke.slice(0, 5)) console.log(`       ${b}`);
-  report('longest wait of a tap', `${longest.toFixed(0)} ms`, longest <= mostWaitMs);
+  report(
+    'innocent taps',
+    `${waits.length}; 95 of 100 within ${usual.toFixed(0)} ms, longest ${longest.toFixed(0)} ms`,
+    usual <= mostWaitMs.usual && longest <= mostWaitMs.longest,
+  );
+  const metrics = await (await fetch(`${server.url}/api/metrics`)).text();
+  const lag = Number(/eventloop_lag_p99_seconds (\S+)/u.exec(metrics)?.[1] ?? Number.NaN) * 1000;
+  report('event loop, 99 of 100', `within ${lag.toFixed(0)} ms`, lag <= mostWaitMs.usual);
   const pages = await Promise.all(
     ids.map(async (id) => (await fetch(`${server.url}/jobs/${id}/match`)).text()),
   );
