@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { nut, seat, stroke } from '../../../tests/entries.ts';
 import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import { exampleWork } from '../../../tests/example.ts';
 import type { EventBody, EventType, JobEvent } from '../schemas/events.ts';
-import type { Procedure } from '../torque/index.ts';
 import { type JobContext, reasonOf, refusal } from './index.ts';
 
 /** Why an entry may not stand; nothing where it may. */
@@ -17,35 +17,7 @@ const why = <T extends EventType>(
 };
 const call = (suspectId: string) => ({ suspectId, probability: 0.9 });
 const family = (code: 'P1' | 'P2') => ({ code, probability: 0.9, answers: {} });
-const stroke = (operation: 'hub-out' | 'bearing-out' | 'bearing-in', more: object = {}) =>
-  event('stroke-recorded', {
-    operation,
-    pressId: 'p',
-    stack: { pusherId: 'ring' },
-    peakKn: 6,
-    ...more,
-  });
 const cautions = event('caution-read', { cautionId: 'press' });
-const seat = {
-  seat: 'bore' as const,
-  readingsMm: [
-    [75.96, 75.96],
-    [75.96, 75.96],
-  ],
-  instrumentId: 'gauge',
-};
-const nut: Procedure = {
-  id: 'n',
-  name: 'nut',
-  fastener: 'nut',
-  stretch: false,
-  singleUse: false,
-  thread: 'dry',
-  hexMm: 32,
-  source: 'made up',
-  stages: [{ id: 'a', kind: 'torque', value: 120, text: 'Seat', why: '', wheel: 'air' }],
-};
-
 // Common practice, no published source: what holds an entry back, and no more than that.
 describe('an entry is held back by what it needs, and by nothing else', () => {
   it('a call moves to another corner until work has begun there', () => {
