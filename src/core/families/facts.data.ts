@@ -1,7 +1,7 @@
 import type { Operation } from '../press/operations.ts';
 import type { CautionId } from './cautions.data.ts';
 import type { FactRule } from './fact.rules.ts';
-import type { BodyRole } from './shapes.ts';
+import type { BodyRole } from './sections/index.ts';
 
 /** Things to see or to do with one's own hands that a later step depends on. */
 export const factIds = [

@@ -6,6 +6,6 @@ export * from './identify.ts';
 export * from './items.data.ts';
 export * from './p1.data.ts';
 export { undoneBy, undoneWith } from './order.ts';
-export * from './shapes.ts';
+export * from './sections/index.ts';
 export * from './steps.ts';
 export * from './walk.data.ts';

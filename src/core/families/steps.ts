@@ -1,5 +1,5 @@
 import type { CautionId } from './cautions.data.ts';
-import type { BodyRole } from './shapes.ts';
+import type { BodyRole } from './sections/index.ts';
 
 /** One piece of the job, described once: how it comes apart and how it goes back. */
 export interface Step {
