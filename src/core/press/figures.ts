@@ -1,6 +1,6 @@
 import type { Bearing, CornerRecord } from '../corner-record.ts';
 import type { FamilyCode } from '../families/families.data.ts';
-import { figuresOf } from './figures.data.ts';
+import { figuresOf } from './figures-of/index.ts';
 import type { Span } from './hull.ts';
 import type { Operation } from './operations.ts';
 
