@@ -22,9 +22,19 @@ import {
 } from '../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
 import { operations } from '../core/press/operations.ts';
-import { closed, Mm, oneOf } from '../core/schemas/common.ts';
+import { closed, Maybe, Mm, oneOf, Text } from '../core/schemas/common.ts';
 import { eventBodies } from '../core/schemas/events.ts';
-import { wrenchSetting } from '../core/torque/index.ts';
+import {
+  clampN,
+  pitchDiameterMm,
+  readGrade,
+  readThread,
+  strengthOf,
+  stressAreaMm2,
+  wrenchSetting,
+  yieldShare,
+  yieldTorqueNm,
+} from '../core/torque/index.ts';
 import { invalid } from './problem.ts';
 import { validated } from './validate.ts';
 
@@ -181,6 +191,65 @@ export const WrenchSchema = closed({
 export const wrench = (b: Static<typeof WrenchSchema>) => ({
   setNm: wrenchSetting(b.wantedNm, b.wrenchMm, b.extensionMm, b.angleDeg),
 });
+
+export const TorqueToolSchema = closed({
+  wantedNm: WrenchSchema.properties.wantedNm,
+  wrenchLengthMm: Mm(),
+  offsetMm: WrenchSchema.properties.extensionMm,
+  offsetAngleDeg: WrenchSchema.properties.angleDeg,
+});
+export const torqueTool = (b: Static<typeof TorqueToolSchema>) =>
+  named(() => ({
+    setNm: wrenchSetting(b.wantedNm, b.wrenchLengthMm, b.offsetMm, b.offsetAngleDeg),
+  }));
+
+export const ThreadSchema = closed({ thread: Text(30) });
+function threadOf(text: string) {
+  const read = readThread(text);
+  if (!read.ok) throw invalid([{ field: 'thread', reason: read.reason }]);
+  return read.thread;
+}
+export function threadSizes({ thread: text }: Static<typeof ThreadSchema>) {
+  const thread = threadOf(text);
+  return {
+    thread: thread.name,
+    listed: thread.listed,
+    stressAreaMm2: stressAreaMm2(thread),
+    pitchDiameterMm: pitchDiameterMm(thread),
+  };
+}
+
+const Friction = Type.Number({ exclusiveMinimum: 0, maximum: 1 });
+export const ClampSchema = closed({
+  thread: Text(30),
+  grade: Maybe(Text(12)),
+  torqueNm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+  frictionThread: Friction,
+  frictionBearing: Friction,
+  bearingDiameterMm: Mm(),
+});
+/** Clamp of a torque, and how much of the proof load it is; a torque that would stretch the shank for good is refused. */
+export function clamp({ thread: text, grade: graded, torqueNm, ...b }: Static<typeof ClampSchema>) {
+  const thread = threadOf(text);
+  const rub = { thread, ...b };
+  const clampKn = clampN(torqueNm, rub) / 1000;
+  if (graded === undefined) return { clampKn };
+  const grade = readGrade(graded);
+  const strength = grade && strengthOf(grade, thread);
+  if (!strength)
+    throw invalid([
+      { field: 'grade', reason: `“${graded}” is no grade of a ${thread.name} here.` },
+    ]);
+  const yieldsAt = yieldTorqueNm(rub, strength.yieldMpa) / yieldShare;
+  if (torqueNm > yieldsAt)
+    throw invalid([
+      {
+        field: 'torqueNm',
+        reason: `A ${thread.name} of ${graded} yields at about ${yieldsAt.toFixed(0)} N·m with this friction.`,
+      },
+    ]);
+  return { clampKn, proofShare: (1000 * clampKn) / (strength.proofMpa * stressAreaMm2(thread)) };
+}
 
 export const ScrewSchema = closed({
   pitchMm: Mm(),

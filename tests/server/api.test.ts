@@ -113,6 +113,31 @@ describe('the interface', () => {
     expect(json.pressureMpa).toBeCloseTo(10.67, 1);
     expect(json.forceKn).toBeCloseTo(10.72, 1);
   });
+  it('gives threads, clamp and what to set, and refuses what would yield', async () => {
+    const compute = (what: string, body: object) => ask('POST', `/api/compute/${what}`, body);
+    const tool = { wantedNm: 100, wrenchLengthMm: 400, offsetMm: 100, offsetAngleDeg: 0 };
+    // Machinery's Handbook (from memory): T L/(L + E).
+    expect((await compute('torque-tool', tool)).json.setNm).toBeCloseTo(80, 9);
+    // ISO 898-1 (from memory).
+    const { stressAreaMm2 } = (await compute('thread', { thread: 'M12' })).json;
+    expect(stressAreaMm2).toBeCloseTo(84.3, 1);
+    expect(fieldsOf((await compute('thread', { thread: 'M13 × 9' })).json)).toEqual(['thread']);
+    const bolt = {
+      thread: 'M10',
+      grade: '8.8',
+      frictionThread: 0.12,
+      frictionBearing: 0.12,
+      bearingDiameterMm: 12.8,
+    };
+    const clamp = (torqueNm: number, more: object = {}) =>
+      compute('clamp', { ...bolt, torqueNm, ...more });
+    // VDI 2230 (from memory, recomputed): 29.6 kN at 48 N·m.
+    const { clampKn, proofShare } = (await clamp(48)).json;
+    expect(Math.abs(clampKn / 29.6 - 1)).toBeLessThan(0.01);
+    expect(proofShare).toBeCloseTo(29.6 / 33.6, 1);
+    expect(fieldsOf((await clamp(80)).json)).toEqual(['torqueNm']);
+    expect(fieldsOf((await clamp(48, { grade: '7.7' })).json)).toEqual(['grade']);
+  });
   it('gives orders, tyre and diagnosis', async () => {
     // Case Western Reserve University Bearing Data Center, drive-end bearing
     const orders = await ask('POST', '/api/compute/bearing-orders', {

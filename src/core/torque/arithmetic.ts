@@ -18,12 +18,20 @@ export function standOnBarM(torqueNm: number, weightN: number): number {
   return torqueNm / weightN;
 }
 
-/** Degrees between positions of a castle nut that let the pin through: 360/lcm(slots, hole ends). Geometry. */
-export function castleStepDeg(slots: number, holeEnds: number): number {
-  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-  return 360 / ((slots * holeEnds) / gcd(slots, holeEnds));
+/**
+ * Where to stand on a level bar so that body weight and the bar's own give the torque, m from the nut; the bar is even
+ * and held at its end. A stop-gap, ±10 % at best. Throws where the bar alone gives more.
+ */
+export function standWithBarM(
+  torqueNm: number,
+  weightN: number,
+  bar: { lengthM: number; weightN: number },
+): number {
+  const own = (bar.weightN * bar.lengthM) / 2;
+  if (own >= torqueNm) throw new RangeError('bar: its own weight gives more than this torque');
+  return standOnBarM(torqueNm - own, weightN);
 }
 
-/** Tensile stress area of a metric thread, mm²: π/4 (d − 0.9382 P)². ISO 898-1. */
-export const stressAreaMm2 = (diameterMm: number, pitchMm: number): number =>
-  (Math.PI / 4) * (diameterMm - 0.9382 * pitchMm) ** 2;
+/** How far the hand travels round the nut, mm: arc of an angle at a length. */
+export const handTravelMm = (angleDeg: number, lengthMm: number): number =>
+  ((angleDeg * Math.PI) / 180) * lengthMm;

@@ -8,7 +8,6 @@ import {
   type Procedure,
   procedureDone,
   standOnBarM,
-  stressAreaMm2,
   walkProcedure,
   wrenchSetting,
 } from './index.ts';
@@ -27,12 +26,6 @@ describe('torque arithmetic', () => {
   it('steps a castle nut', () => {
     // geometry, 360/lcm
     expect([castleStepDeg(6, 2), castleStepDeg(6, 4)]).toEqual([60, 30]);
-  });
-  it('has the stress areas of ISO 898-1', () => {
-    // ISO 898-1 (memory): 84.3, 272 (rounded in the table), 384 mm²
-    expect(stressAreaMm2(12, 1.75)).toBeCloseTo(84.3, 1);
-    expect(Math.abs(stressAreaMm2(20, 1.5) / 272 - 1)).toBeLessThan(0.005);
-    expect(stressAreaMm2(24, 2)).toBeCloseTo(384, 0);
   });
 });
 
