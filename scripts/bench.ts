@@ -28,6 +28,8 @@ import { bySize, confusion, falseKinds, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
 import { mannered, strokes } from './bench-strokes.ts';
 import { clear, demoIn, scratchFolder, startBuilt } from './built-server.ts';
+import { reportWrench } from '../src/core/standins/wrench.ts';
+import { followMany } from '../tests/pulls.ts';
 import { manners } from '../src/core/standins/manners.ts';
 
 let missed = 0;
@@ -269,6 +271,16 @@ atLeast('strokes, cocked start called before 5 mm', pressed.cockedInTime, 97, '%
 for (const manner of [...manners, 'ideal'] as const)
   atLeast(`strokes ${manner}, right verdict on 1,000`, mannered(manner, 1000, 77).right, 98, '%');
 console.log(pressed.text);
+
+const pulled = followMany(reportWrench, 1000, 61);
+atLeast(
+  'nuts by the wrench, right verdict on 1,000 made-up ones',
+  pulled.right,
+  98,
+  '%',
+  `${pulled.ratcheted} in several pulls; angle off by ${pulled.p95Deg.toFixed(2)}° at most in 95 of 100`,
+);
+hold('nuts by the wrench, angle from snug off by more than 3°', pulled.beyond3Deg, 0.2, '%');
 
 // The judgement: 10,000 made-up cars, matched and perturbed.
 const cars = Number(process.env['BENCH_CARS'] ?? 10_000);

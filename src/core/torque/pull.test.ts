@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { followMany } from '../../../tests/pulls.ts';
+import { madeUpPull, reportWrench, tuningWrench } from '../standins/wrench.ts';
+import { followPull, type PullSample } from './index.ts';
+
+/** A pull by hand arithmetic: the wrench twists 0.05° for each N·m, snug at 50 N·m, then the nut turns 2 N·m for each degree. */
+function plain(toDeg: number, springs = 0.05): PullSample[] {
+  const out: PullSample[] = [];
+  const say = (torqueNm: number, nut: number) =>
+    out.push({ ms: 10 * out.length, torqueNm, angleDeg: nut + springs * torqueNm });
+  for (let nut = -24; nut <= toDeg; nut += 0.5) say(50 + 2 * nut, nut);
+  const top = 50 + 2 * toDeg;
+  for (let t = top; t >= 0; t -= 2) say(Math.max(0, t), toDeg);
+  for (let i = 0; i < 10; i++) say(0, toDeg);
+  return out;
+}
+
+describe('a pull on a nut', () => {
+  it('counts from snug, without the twist of the wrench', () => {
+    // Geometry: the body of the wrench has turned further by its own twist.
+    const f = followPull(plain(60), 50);
+    expect(f.turnedDeg).toBeCloseTo(60, 1);
+    expect(f.springDegPerNm).toBeCloseTo(0.05, 3);
+    expect(f).toMatchObject({ call: 'let-go', pulls: 1, peakNm: 170 });
+    // Still pulling: nothing has sprung back yet, and the known twist is taken off.
+    const pulling = plain(40).slice(0, 129);
+    expect(followPull(pulling, 50, 0.05)).toMatchObject({ call: 'turning' });
+    expect(Math.abs(followPull(pulling, 50, 0.05).turnedDeg! - 40)).toBeLessThan(1);
+  });
+  it('says nothing of an angle before snug', () => {
+    const f = followPull(plain(60).slice(0, 30), 50);
+    expect(f).toMatchObject({ turnedDeg: undefined, call: 'snugging' });
+    expect(followPull([], 50)).toMatchObject({ call: 'waiting', pulls: 0, turnedDeg: undefined });
+  });
+  it('adds the pulls of a ratchet, and none of what it goes back', () => {
+    const aim = { snugNm: 90, targetDeg: 90, fault: 'good' as const, seed: 5, missDeg: 0 };
+    const made = madeUpPull({ ...aim, ratchet: true }, tuningWrench);
+    const f = followPull(made.samples, 90);
+    expect(f.pulls).toBeGreaterThan(2);
+    expect(Math.abs(f.turnedDeg! - made.turnedDeg)).toBeLessThan(1);
+  });
+  it.each([
+    ['slips', 'slipped'],
+    ['cross-threaded', 'cross-threaded'],
+    ['yields', 'yielding'],
+  ] as const)('a nut that %s is called', (fault, call) => {
+    const aim = { snugNm: 90, targetDeg: 90, ratchet: false, fault, seed: 8, missDeg: 0 };
+    expect(followPull(madeUpPull(aim, tuningWrench).samples, 90).call).toBe(call);
+  });
+  it('is right on made-up nuts with hidden parameters', () => {
+    // Our own stand-in; the benchmark counts a thousand.
+    const { right, beyond3Deg, wrong } = followMany(reportWrench, 200, 51);
+    expect(right, wrong.join('; ')).toBeGreaterThan(96);
+    expect(beyond3Deg).toBeLessThan(1);
+  });
+});
