@@ -5,10 +5,7 @@ import { type RamFault, ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
 import { jobView } from './job-record.ts';
 import { invalid, notFound, Problem } from './problem.ts';
-import { sse } from './streams.ts';
-
-/** How much faster than a hand the stand-in pumps; for trying things out. */
-const speed = Math.max(1, Number(process.env['STANDIN_SPEED'] ?? 1) || 1);
+import { sse, standInSpeed } from './streams.ts';
 
 /** Jobs whose gauge is being read: one tablet at a time. */
 const inUse = new Set<string>();
@@ -49,7 +46,7 @@ export async function ramStream(
     fault as RamFault,
     lead === 'drop-out',
     Date.now() % 1_000_000,
-    speed,
+    standInSpeed,
   );
   return sse(gauge.read(), () => inUse.delete(jobId));
 }

@@ -1,6 +1,9 @@
 import { standInIndicator } from '../devices/indicator.ts';
 import { invalid } from './problem.ts';
 
+/** How much faster than a hand the stand-ins work; for trying things out. */
+export const standInSpeed = Math.max(1, Number(process.env['STANDIN_SPEED'] ?? 1) || 1);
+
 /** Server-sent events from a generator; closing the page ends it, and `onEnd` is called once either way. */
 export function sse<T>(stream: AsyncGenerator<T>, onEnd: () => void = () => undefined): Response {
   const encoder = new TextEncoder();

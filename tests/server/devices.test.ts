@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ask, fieldsOf, type Json, loadJobs, loadShop, newJob, say } from './shop-server.ts';
 
+const { followPull } = await import('../../src/core/torque/index.ts');
 const { dispatch } = await import('../../src/server/dispatch.ts');
 const { floorView } = await import('../../src/server/floor.ts');
 
@@ -175,4 +176,29 @@ describe('the wheel-speed reader', () => {
       ),
     ).toEqual(['kmh']);
   });
+});
+
+describe('the stand-in wrench', () => {
+  it('reads the stage that is open, one tablet at a time, and nothing else', async () => {
+    const { rows } = await floorView();
+    const job = rows.find((r) => r.station === 'torque')!.id;
+    const { procedure } = (await ask('GET', `/api/jobs/${job}`)).json.ctx;
+    const at = (stage: string, setting: string) => `/api/jobs/${job}/wrench/${stage}/${setting}`;
+    const [first, , , open, , lock] = procedure.stages.map((s: Json) => s.id);
+    expect(fieldsOf((await ask('GET', at(open, 'gently'))).json)).toEqual(['setting']);
+    expect((await ask('GET', at('nothing', 'good'))).status).toBe(404);
+    expect(fieldsOf((await ask('GET', at(lock, 'good'))).json)).toEqual(['stage']);
+    const later = procedure.stages[4].id;
+    expect(fieldsOf((await ask('GET', at(later, 'good'))).json)).toEqual(['stageId']);
+    expect(first).not.toBe(open);
+    const stream = await dispatch(new Request(`http://127.0.0.1${at(open, 'good')}`));
+    expect((await ask('GET', at(open, 'good'))).status).toBe(409);
+    const samples = (await stream.text())
+      .split('\n\n')
+      .filter(Boolean)
+      .map((e) => JSON.parse(e.slice('data: '.length)) as { torqueNm: number });
+    const { peakNm, call } = followPull(samples as never, 90);
+    expect(call).toBe('let-go');
+    expect(Math.abs(peakNm - 90)).toBeLessThan(6);
+  }, 30_000);
 });

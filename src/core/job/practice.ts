@@ -20,6 +20,7 @@ export const isPractice = once(({ ctx, state }: JobNow): boolean => {
   return (
     state.results.some((r) => r.standIn) ||
     readings.some((r) => r.standIn) ||
+    state.stages.some((r) => r.standIn) ||
     Object.values(state.traces).some((t) => simulated.test(t.gauge))
   );
 });

@@ -191,6 +191,18 @@ export const eventBodies = {
     actual: Maybe(Reading),
     typed: Maybe(Text(40)),
     toolId: Id,
+    /** Torque over the angle from snug, as a wrench read them: [degrees, N·m], thinned. */
+    curve: Maybe(
+      Type.Array(
+        Type.Tuple([
+          Type.Number({ minimum: -720, maximum: 3600 }),
+          Type.Number({ minimum: 0, maximum: 5000 }),
+        ]),
+        { maxItems: 80 },
+      ),
+    ),
+    /** Read by the simulated wrench. */
+    standIn: Maybe(Type.Boolean()),
   }),
   'check-recorded': closed({
     checkId: Id,

@@ -46,6 +46,8 @@ export interface Tightening {
   snugNm: number;
   /** Angle past snug that the hand aims at, degrees. */
   targetDeg: number;
+  /** Torque that it aims at instead, N·m. */
+  targetNm?: number;
   /** Whether it takes several pulls of a ratchet. */
   ratchet: boolean;
   fault: WrenchFault;
@@ -124,11 +126,12 @@ export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): Ma
   };
   const turned = () => (snugAt === undefined ? 0 : nut - snugAt);
   const aim = t.targetDeg + t.missDeg;
-  for (let pull = 0; pull < 60 && turned() < aim; pull++) {
+  const there = () => (t.targetNm === undefined ? turned() >= aim : torqueNow() >= t.targetNm);
+  for (let pull = 0; pull < 60 && !there(); pull++) {
     const swing = t.ratchet ? between(r, range.swingDeg) : Infinity;
     const speed = between(r, range.handDegPerS) / hz;
     const from = body;
-    while (body - from < swing && turned() < aim) {
+    while (body - from < swing && !there()) {
       body += speed * (0.8 + 0.4 * r());
       settle();
       if (slipLeft > 0 && turned() > slipAtDeg) {
@@ -140,6 +143,7 @@ export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): Ma
       }
       read();
     }
+    const reached = there();
     // The hand lets go: the spring comes back, the nut stays.
     while (torqueNow() > 0.4) {
       body -= Math.max(0.05, speed * 1.5);
@@ -152,6 +156,7 @@ export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): Ma
       read();
     }
     for (let i = 0; i < 12; i++) read();
+    if (reached) break;
   }
   return { samples, turnedDeg: turned() };
 }

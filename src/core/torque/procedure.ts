@@ -244,3 +244,9 @@ export function procedureInShort(p: Procedure): string {
     .map((s) => (s.kind === 'torque' ? `${s.value} N·m` : `${s.value}°`))
     .join(' + ');
 }
+
+/** Torque from which the angle of a stage is counted, N·m: that of the last torque stage before it; of a torque stage its own. */
+export function snugOf(p: Procedure, stage: Stage): number | undefined {
+  const before = p.stages.slice(0, p.stages.findIndex((s) => s.id === stage.id) + 1);
+  return before.findLast((s) => s.kind === 'torque')?.value;
+}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { followMany } from '../../../tests/pulls.ts';
 import { madeUpPull, reportWrench, tuningWrench } from '../standins/wrench.ts';
-import { followPull, type PullSample } from './index.ts';
+import { followPull, keptCurve, type PullSample, pullVerdict } from './index.ts';
 
 /** A pull by hand arithmetic: the wrench twists 0.05° for each N·m, snug at 50 N·m, then the nut turns 2 N·m for each degree. */
 function plain(toDeg: number, springs = 0.05): PullSample[] {
@@ -45,7 +45,21 @@ describe('a pull on a nut', () => {
     ['yields', 'yielding'],
   ] as const)('a nut that %s is called', (fault, call) => {
     const aim = { snugNm: 90, targetDeg: 90, ratchet: false, fault, seed: 8, missDeg: 0 };
-    expect(followPull(madeUpPull(aim, tuningWrench).samples, 90).call).toBe(call);
+    const f = followPull(madeUpPull(aim, tuningWrench).samples, 90);
+    expect(f.call).toBe(call);
+    // Whatever its angle, nothing of it is Good.
+    expect(pullVerdict(f.call)).toMatchObject({ status: 'stop' });
+    expect(pullVerdict('let-go')).toBeUndefined();
+  });
+  it('draws one curve through all pulls, and keeps it thinned', () => {
+    const aim = { snugNm: 90, targetDeg: 90, fault: 'good' as const, seed: 6, missDeg: 0 };
+    const f = followPull(madeUpPull({ ...aim, ratchet: true }, tuningWrench).samples, 90);
+    const curve = keptCurve(f);
+    expect(curve.length).toBeLessThanOrEqual(61);
+    expect(Math.abs(curve.at(-1)![0] - f.turnedDeg!)).toBeLessThan(2);
+    // At snug it stands at nought.
+    const [deg] = curve.find(([, nm]) => nm >= 90)!;
+    expect(Math.abs(deg)).toBeLessThan(4);
   });
   it('is right on made-up nuts with hidden parameters', () => {
     // Our own stand-in; the benchmark counts a thousand.

@@ -1,3 +1,5 @@
+import { verdict, type Verdict } from '../verdict.ts';
+
 /** A pull on a nut as a wrench with torque and angle sees it. */
 
 /** One reading: torque at the square, angle of the wrench’s body, tightening positive. */
@@ -28,6 +30,8 @@ export interface Followed {
   pulls: number;
   /** Twist of the wrench itself, as its own springing back shows; undefined before the first. */
   springDegPerNm: number | undefined;
+  /** Torque over the nut's angle, pull joined to pull; from snug once that is known. */
+  curve: [deg: number, nm: number][];
 }
 
 /** Below this share of the snug torque the wrench is free: nobody pulls. Our judgement. */
@@ -203,7 +207,8 @@ function leftAt({ rise, unloading }: Pull, nm: number, spring: number): number {
 interface Turned {
   sofarDeg: number | undefined;
   snugAtDeg: number | undefined;
-  past: { deg: number; nm: number }[];
+  /** Every reading at which the nut went on, in degrees as `sofarDeg` counts. */
+  went: { deg: number; nm: number }[];
 }
 
 /**
@@ -221,16 +226,11 @@ function goOn(t: Turned, p: Pull, snugNm: number, spring: number): Turned {
   const atSnug = t.snugAtDeg === undefined ? reachedAt(p, snugNm, spring) : undefined;
   // The end told at the snug torque itself, where this pull went through it.
   const snugAtDeg = atSnug === undefined ? t.snugAtDeg : end - (leftAt(p, snugNm, spring) - atSnug);
-  const past =
-    snugAtDeg === undefined
-      ? []
-      : p.rise
-          .map((s) => ({
-            deg: s.angleDeg - spring * (s.torqueNm - sameNm) - zero - snugAtDeg,
-            nm: s.torqueNm,
-          }))
-          .filter((x) => x.deg > Math.max(0, (t.sofarDeg ?? 0) - snugAtDeg + 1));
-  return { sofarDeg: end, snugAtDeg, past: [...t.past, ...past] };
+  const went = p.rise
+    .map((s) => ({ deg: s.angleDeg - spring * (s.torqueNm - sameNm) - zero, nm: s.torqueNm }))
+    // Until the torque is back the nut only stands where it was left.
+    .filter((x) => t.sofarDeg === undefined || x.deg > t.sofarDeg + 1);
+  return { sofarDeg: end, snugAtDeg, went: [...t.went, ...went] };
 }
 
 /**
@@ -247,19 +247,20 @@ export function followPull(
   const pulls = pullsOf(samples, freeShare * snugNm);
   const found = springFrom(pulls);
   const spring = found ?? knownSpring;
-  const start: Turned = { sofarDeg: undefined, snugAtDeg: undefined, past: [] };
+  const start: Turned = { sofarDeg: undefined, snugAtDeg: undefined, went: [] };
   const {
     sofarDeg = 0,
     snugAtDeg,
-    past,
+    went,
   } = pulls.reduce((t, p) => goOn(t, p, snugNm, spring), start);
   const turnedDeg = snugAtDeg === undefined ? undefined : Math.max(0, sofarDeg - snugAtDeg);
   const free = torqueNm <= freeShare * snugNm;
+  const curve = went.map(({ deg, nm }): [number, number] => [deg - (snugAtDeg ?? sofarDeg), nm]);
   return {
     call: callOf({
       slipped: pulls.some((p) => slips(p, snugNm)),
       crossed: (snugAtDeg ?? sofarDeg) > longSnugDeg,
-      gives: gives(past),
+      gives: snugAtDeg !== undefined && gives(curve),
       snug: turnedDeg !== undefined,
       free,
     }),
@@ -268,17 +269,18 @@ export function followPull(
     peakNm: Math.max(0, ...samples.map((s) => s.torqueNm)),
     pulls: pulls.length,
     springDegPerNm: found,
+    curve,
   };
 }
 
 /** Whether torque grows much less for each degree at the end than it did just past snug. */
-function gives(past: readonly { deg: number; nm: number }[]): boolean {
-  const far = past.reduce((most, x) => Math.max(most, x.deg), 0);
+function gives(curve: readonly (readonly [number, number])[]): boolean {
+  const far = curve.reduce((most, [deg]) => Math.max(most, deg), 0);
   if (far < 2 * slopeDeg) return false;
   const slopeIn = (from: number): number | undefined => {
-    const part = past
-      .filter((x) => x.deg >= from && x.deg < from + slopeDeg)
-      .map((x) => ({ ms: 0, torqueNm: x.deg, angleDeg: x.nm }));
+    const part = curve
+      .filter(([deg]) => deg >= from && deg < from + slopeDeg)
+      .map(([deg, nm]) => ({ ms: 0, torqueNm: deg, angleDeg: nm }));
     return part.length > 5 ? lineOf(part)?.slope : undefined;
   };
   const [first, end] = [slopeIn(1), slopeIn(far - slopeDeg)];
@@ -291,4 +293,20 @@ function callOf(x: Record<'slipped' | 'crossed' | 'gives' | 'snug' | 'free', boo
   if (x.gives) return 'yielding';
   if (!x.snug) return x.free ? 'waiting' : 'snugging';
   return x.free ? 'let-go' : 'turning';
+}
+
+/** What a pull says of the nut itself, whatever its figure; undefined while nothing is wrong. */
+export function pullVerdict(call: PullCall): Verdict | undefined {
+  if (call === 'slipped') return verdict('torque.slipped');
+  if (call === 'cross-threaded') return verdict('torque.crossed');
+  return call === 'yielding' ? verdict('torque.yielding') : undefined;
+}
+
+const mostOnCurve = 60;
+/** The curve for the record: thinned, in tenths. */
+export function keptCurve({ curve }: Followed): [number, number][] {
+  const step = Math.max(1, Math.ceil(curve.length / mostOnCurve));
+  return curve
+    .filter((_p, i) => i % step === 0 || i === curve.length - 1)
+    .map(([deg, nm]) => [Number(deg.toFixed(1)), Number(nm.toFixed(1))]);
 }

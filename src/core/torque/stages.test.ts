@@ -8,6 +8,7 @@ import {
   type Procedure,
   procedureDone,
   procedureInShort,
+  snugOf,
   type Stage,
   stageUnit,
   stageWindow,
@@ -42,6 +43,11 @@ const p: Procedure = {
   source: 'made up',
   stages: [base, turns, angle, lock],
 };
+
+it('an angle is counted from the last torque before it', () => {
+  expect([snugOf(p, base), snugOf(p, turns), snugOf(p, angle)]).toEqual([120, 120, 120]);
+  expect(snugOf({ ...p, stages: [angle, base] }, angle)).toBeUndefined();
+});
 
 describe('a stage', () => {
   it.each([

@@ -51,6 +51,27 @@ export const torqueRules = ruleTable({
     digits: 0,
     sentence: () => 'In the window.',
   },
+  'torque.slipped': {
+    title: 'A socket that slipped',
+    says: ['stop'],
+    source: practice,
+    sentence: () =>
+      'The socket slipped: the angle is lost. Look at the hex, slacken, and begin again at the base.',
+  },
+  'torque.crossed': {
+    title: 'A thread that runs square',
+    says: ['stop'],
+    source: practice,
+    sentence: () =>
+      'It turns on and on before it is snug: crossed, or something lies between. Take it off and look.',
+  },
+  'torque.yielding': {
+    title: 'A shank that does not give',
+    says: ['stop'],
+    source: practice,
+    sentence: () =>
+      'The torque no longer grows with the angle: the thread or the shank gives. Stop, and fit new parts.',
+  },
   'torque.no-reading': {
     title: 'A torque is read, never filled in',
     says: ['stop', 'refuses'],

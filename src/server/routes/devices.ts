@@ -5,6 +5,7 @@ import { standInsOn } from '../shop.ts';
 import { indicatorStream } from '../streams.ts';
 import { TakeSchema, takeSignals } from '../wheel-speed.ts';
 
+import { wrenchStream } from '../wrench.ts';
 import { route, type Route } from './route.ts';
 
 /** Devices and outside services, and their stand-ins. */
@@ -17,6 +18,16 @@ export const devicesRoutes: readonly Route[] = [
     async ({ params }) => {
       await standInsOn();
       return ramStream(params['id']!, params['operation']!, params['setting']!);
+    },
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/wrench/{stage}/{setting}',
+    'Readings of the stand-in wrench for a stage (server-sent events); setting: good, ratchet, short, too-far, slips, cross-threaded, yields, silent',
+    {},
+    async ({ params }) => {
+      await standInsOn();
+      return wrenchStream(params['id']!, params['stage']!, params['setting']!);
     },
   ),
   route(

@@ -31,6 +31,9 @@ import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { useStandIns } from '../shell/useStandIns.ts';
+import { useWrench, type WrenchHandle } from './useWrench.ts';
+import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
 import { NutFace } from './NutFace.tsx';
 import { stageFigure } from './stageFigure.ts';
 import './torque.css';
@@ -57,11 +60,23 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   const parsed = unit ? parseQuantity(text, unit) : undefined;
   const actual = parsed?.ok ? parsed.value : undefined;
   const unchecked = procedureUnchecked(view);
+  const streamed = useWrench(p, stage);
+  const standIns = useStandIns();
+  const wrench = tool?.type === 'digital' && standIns !== 'off' ? streamed : undefined;
+  const pulled = wrench?.ended ? wrench.value : undefined;
+  // What a wrench could not tell is told by the paint mark.
+  const typing = !wrench?.running && pulled === undefined;
   const record = async (asSaid = false) => {
     if (!tool) return;
     const figure = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
-    const reading = asSaid ? { asSaid } : figure;
-    if (await send('stage-recorded', { stageId: stage.id, toolId: tool.id, ...reading })) clear();
+    const read =
+      pulled === undefined
+        ? figure
+        : { actual: pulled, typed: String(pulled), standIn: true, curve: wrench?.curve ?? [] };
+    const reading = asSaid ? { asSaid } : read;
+    if (!(await send('stage-recorded', { stageId: stage.id, toolId: tool.id, ...reading }))) return;
+    clear();
+    streamed?.forget();
   };
   const finish = async () => {
     if (state.done.includes('torque') || (await send('station-done', { station: 'torque' })))
@@ -79,19 +94,28 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
           <div className="nut">
             <NutFace
               stage={finished ? undefined : stage}
-              actual={actual}
+              actual={wrench?.value ?? actual}
+              wrench={finished ? undefined : wrench}
               studs={cornerRecord(view)?.hub?.studs ?? 0}
             />
-            {air && !finished && <KeepOffGround />}
+            {wrench && <WrenchNow wrench={wrench} />}
+            {air && !finished && !wrench?.followed && <KeepOffGround />}
           </div>
         </div>
       }
       side={
         <>
-          <StageCall procedure={p} walk={walk} unchecked={unchecked} stage={stage} />
+          <StageCall
+            procedure={p}
+            walk={walk}
+            unchecked={unchecked}
+            stage={stage}
+            wrench={wrench}
+          />
           {!finished && !unchecked && (
             <section className="grid gap-2">
-              <StageReadingField stage={stage} at={at} text={text} onText={setText} />
+              {wrench && <WrenchPanel wrench={wrench} stage={stage} />}
+              {typing && <StageReadingField stage={stage} at={at} text={text} onText={setText} />}
               <StageTool stage={stage} tools={tools} tool={tool} today={today} onTool={setTool} />
             </section>
           )}
@@ -115,7 +139,8 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
           finished={finished}
           restart={walk.restart}
           stage={stage}
-          actual={actual}
+          actual={pulled ?? (typing ? actual : undefined)}
+          pulling={wrench?.running ?? false}
           onOwn={() => setOwning(true)}
           onRecord={record}
           onFinish={finish}
@@ -131,6 +156,7 @@ function NutActions({
   restart,
   stage,
   actual,
+  pulling,
   onOwn,
   onRecord,
   onFinish,
@@ -141,6 +167,8 @@ function NutActions({
   restart: boolean;
   stage: Stage;
   actual: number | undefined;
+  /** A wrench is being read just now. */
+  pulling: boolean;
   onOwn: () => void;
   onRecord: (asSaid?: boolean) => void;
   onFinish: () => void;
@@ -158,6 +186,7 @@ function NutActions({
         onAct={() => send('item-marked', { itemId: spent.id, state: 'in-hand' })}
       />
     );
+  if (pulling) return <MainAction label="Record" missing="Let go in the band first" />;
   const unit = stageUnit(stage);
   if (stage.kind === 'wait') return <WaitAction stage={stage} onDone={() => onRecord(true)} />;
   if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
@@ -234,11 +263,13 @@ function StageCall({
   walk,
   unchecked,
   stage,
+  wrench,
 }: {
   procedure: Procedure;
   walk: Walk;
   unchecked: boolean;
   stage: Stage;
+  wrench: WrenchHandle | undefined;
 }) {
   const { view } = useJob();
   const last = view.state.stages.at(-1);
@@ -248,6 +279,14 @@ function StageCall({
     return <Call status="stop">Nobody has checked this procedure against the maker’s data.</Call>;
   if (walk.current === p.stages.length)
     return <Call status="good">Every stage is in its window.</Call>;
+  if (wrench?.running && wrench.verdict?.status !== 'stop')
+    return <Call status="to-do">Pull on, one smooth pull, and stop in the band.</Call>;
+  if (wrench?.verdict)
+    return (
+      <Call status={wrench.verdict.status}>
+        <RuleLink said={wrench.verdict} />
+      </Call>
+    );
   if (verdict && (walk.restart || verdict.status !== 'good'))
     return (
       <Call status={walk.restart ? 'stop' : verdict.status}>

@@ -1,5 +1,6 @@
-import type { Stage } from '../../core/torque/index.ts';
+import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+import type { WrenchHandle } from './useWrench.ts';
 import { stageFigure } from './stageFigure.ts';
 
 const cx = 330;
@@ -15,14 +16,50 @@ const at = (r: number, deg: number) =>
 const sector = (r0: number, r1: number, a: number, b: number) =>
   `M${at(r1, a)}A${r1} ${r1} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 1 : 0} ${at(r1, b)}L${at(r0, b)}A${r0} ${r0} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 0 : 1} ${at(r0, a)}Z`;
 
+/** Torque on a scale round the nut, from lower left over the top to lower right. */
+function TorqueRing({
+  most,
+  snugNm,
+  nowNm = 0,
+}: {
+  most: number;
+  snugNm: number;
+  nowNm?: number | undefined;
+}) {
+  const deg = (nm: number) => -130 + (260 * Math.min(nm, most)) / most;
+  const step = [10, 20, 40, 50, 100, 200].find((s) => most / s <= 7) ?? 400;
+  const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+  return (
+    <g className="torque-ring">
+      <path className="f-sheet out thin2" d={sector(68, 80, -130, 130)} />
+      {nowNm > 0 && <path className="f-blue" d={sector(68, 80, -130, deg(nowNm))} />}
+      <path className="snug-tick" d={`M${at(64, deg(snugNm))}L${at(84, deg(snugNm))}`} />
+      {ticks.map((t) => (
+        <text
+          key={t}
+          className="figure small"
+          x={polar(93, deg(t))[0]}
+          y={polar(93, deg(t))[1] + 5}
+          textAnchor="middle"
+        >
+          {t}
+        </text>
+      ))}
+    </g>
+  );
+}
+
 /** The hub face-on: bolt circle, nut, and for an angle the arc to the mark and how much of it is done. */
 export function NutFace({
   stage,
   actual,
+  wrench,
   studs,
 }: {
   stage: Stage | undefined;
   actual: number | undefined;
+  /** A wrench that is read, where there is one. */
+  wrench?: WrenchHandle | undefined;
   studs: number;
 }) {
   const marks = useMarks();
@@ -33,6 +70,7 @@ export function NutFace({
   const start = turning ? -want / 2 : 0;
   const hex = Array.from({ length: 6 }, (_, i) => at(58, 30 + i * 60 + done + start)).join('L');
   const f = stage && stageFigure(stage);
+  const band = stage && stageWindow(stage);
   return (
     <svg
       className="drawing nut-face"
@@ -94,27 +132,45 @@ export function NutFace({
           <path className="paint-core" d={`M${at(46, start + done)}L${at(106, start + done)}`} />
         </>
       )}
+      {turning && band && (
+        <path
+          className="window-band"
+          fill={marks.fill('support')}
+          d={sector(112, 154, start + sign * band.low, start + sign * Math.min(band.high, 359))}
+        />
+      )}
+      {wrench && (
+        <TorqueRing
+          most={Math.max(
+            wrench.snugNm * (turning ? 2.4 : 1.25),
+            1.05 * (wrench.followed?.peakNm ?? 0),
+          )}
+          snugNm={wrench.snugNm}
+          nowNm={wrench.running ? wrench.followed?.torqueNm : wrench.followed?.peakNm}
+        />
+      )}
       <path className="hex" d={`M${hex}Z`} />
       <circle className="out f-sheet" cx={cx} cy={cy} r="34" />
       <circle className="thin" cx={cx} cy={cy} r="29" />
       <circle className="out thin2 f-paper" cx={cx} cy={cy} r="7" />
       {f && (
         <text className="giant" x="0" y="84">
-          {f.value}
+          {wrench?.big?.value ?? f.value}
           <tspan className="unit" dx="6">
-            {f.unit}
+            {wrench?.big?.unit ?? f.unit}
           </tspan>
         </text>
       )}
       {f && (
         <text x="4" y="112">
-          {f.other ||
+          {wrench?.big?.note ||
+            f.other ||
             (turning
               ? `${((stage.value ?? 0) / 60).toFixed(0)} ${stage.value === 60 ? 'flat' : 'flats'} of the nut`
               : stage?.text)}
         </text>
       )}
-      {turning && (
+      {turning && !wrench?.big && (
         <>
           <text className="cap" x="2" y="452">
             to go

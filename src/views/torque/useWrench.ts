@@ -1,0 +1,74 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import {
+  type Followed,
+  judgeStage,
+  keptCurve,
+  type Procedure,
+  pullVerdict,
+  snugOf,
+  type Stage,
+} from '../../core/torque/index.ts';
+import type { Verdict } from '../../core/verdict.ts';
+import { useJob } from '../shell/useJob.ts';
+import { WrenchFeed, type WrenchState } from './wrenchFeed.ts';
+
+export interface WrenchHandle extends WrenchState {
+  snugNm: number;
+  /** The figure of the stage as the wrench shows it now, in the stage's unit. */
+  value: number | undefined;
+  /** The hand has let go, and what it came to can be recorded. */
+  ended: boolean;
+  /** What is wrong with the nut, or how the figure stands in its window. */
+  verdict: Verdict | undefined;
+  /** Torque over angle, for picture and record. */
+  curve: [number, number][];
+  /** What is read from across the bench: how much is still to go, or what it came to. */
+  big: { value: string; unit: string; note: string } | undefined;
+  pull: (setting: string) => void;
+  putDown: () => void;
+  forget: () => void;
+}
+
+/** The wrench at one stage of the centre nut; undefined where a wrench reads nothing of it. */
+export function useWrench(p: Procedure, stage: Stage): WrenchHandle | undefined {
+  const { view } = useJob();
+  const [feed] = useState(() => new WrenchFeed());
+  const state = useSyncExternalStore(feed.subscribe, feed.state, feed.state);
+  useEffect(() => () => feed.putDown(), [feed]);
+  const snugNm = snugOf(p, stage);
+  if ((stage.kind !== 'torque' && stage.kind !== 'angle') || snugNm === undefined) return undefined;
+  const { followed, running, fault } = state;
+  const value = stage.kind === 'torque' ? followed?.peakNm : followed?.turnedDeg;
+  const ended = !running && followed !== undefined && fault === undefined && value !== undefined;
+  const wrong = followed && pullVerdict(followed.call);
+  const actual = value === undefined ? undefined : Number(value.toFixed(1));
+  return {
+    ...state,
+    snugNm,
+    value: actual,
+    ended: ended && !wrong,
+    verdict: wrong ?? (actual === undefined ? undefined : judgeStage(p, stage, { actual })),
+    big: followed && bigOf(stage, snugNm, followed, running),
+    curve: followed ? keptCurve(followed) : [],
+    pull: (setting) => feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}`, snugNm),
+    putDown: feed.putDown,
+    forget: feed.forget,
+  };
+}
+
+function bigOf(stage: Stage, snugNm: number, f: Followed, running: boolean): WrenchHandle['big'] {
+  const angle = stage.kind === 'angle';
+  const turned = f.turnedDeg;
+  if (angle && turned === undefined)
+    return { value: Math.max(0, snugNm - f.torqueNm).toFixed(0), unit: 'N·m', note: 'to snug' };
+  const [target, now] = [stage.value ?? 0, angle ? (turned ?? 0) : f.peakNm];
+  const unit = angle ? '' : 'N·m';
+  const write = (n: number) => `${n.toFixed(0)}${angle ? '°' : ''}`;
+  return running
+    ? {
+        value: write(Math.max(0, target - now)),
+        unit,
+        note: `to go, ${write(now)} of ${write(target)}`,
+      }
+    : { value: write(now), unit, note: `reached, ${write(target)} asked` };
+}
