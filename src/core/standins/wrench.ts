@@ -127,12 +127,17 @@ export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): Ma
   const turned = () => (snugAt === undefined ? 0 : nut - snugAt);
   const aim = t.targetDeg + t.missDeg;
   const there = () => (t.targetNm === undefined ? turned() >= aim : torqueNow() >= t.targetNm);
+  /** A hand that aims at a torque slows down before it. */
+  const slowing = (): number =>
+    t.targetNm === undefined
+      ? 1
+      : Math.max(0.05, Math.min(1, (1 - torqueNow() / t.targetNm) / 0.3));
   for (let pull = 0; pull < 60 && !there(); pull++) {
     const swing = t.ratchet ? between(r, range.swingDeg) : Infinity;
     const speed = between(r, range.handDegPerS) / hz;
     const from = body;
     while (body - from < swing && !there()) {
-      body += speed * (0.8 + 0.4 * r());
+      body += speed * slowing() * (0.8 + 0.4 * r());
       settle();
       if (slipLeft > 0 && turned() > slipAtDeg) {
         // The socket rides up: the body runs ahead and the nut stays.

@@ -1,0 +1,84 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { button, hydrated, launch } from './browser.ts';
+import { start } from './server.ts';
+
+let browser: Browser;
+let shop: Awaited<ReturnType<typeof start>>;
+let page: Page;
+beforeAll(async () => {
+  browser = await launch();
+  shop = await start(true);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  await context.addCookies([{ name: 'ts-who', value: 'ines', url: shop.url }]);
+  page = await context.newPage();
+  page.setDefaultTimeout(10_000);
+}, 60_000);
+afterAll(async () => {
+  await browser.close();
+  shop.stop();
+});
+
+const stageAt = (n: number) => page.getByText(`stage ${n} of 6`).first().waitFor();
+const call = (word: string) => page.locator('.side .call', { hasText: word }).first().waitFor();
+
+/** Pulls with the stand-in wrench, and waits until the hand has let go. */
+async function pull(setting: string): Promise<void> {
+  await page.getByLabel('Stand-in wrench').selectOption({ label: setting });
+  await button(page, /^Pull( again)?$/u).click();
+  await page.locator('.btn.release').waitFor();
+  await page.locator('.btn.release').waitFor({ state: 'detached', timeout: 20_000 });
+}
+const record = () => button(page, /^Record \d/u).click();
+
+it('walks a nut with the stand-in wrench: one stage over and begun again, a silence in mid-pull, an angle in several pulls', async () => {
+  const { rows } = (await (await page.request.get(`${shop.url}/api/floor`)).json()) as {
+    rows: { id: string; station: string }[];
+  };
+  const { id } = rows.find((r) => r.station === 'torque')!;
+  await page.goto(`${shop.url}/jobs/${id}/torque`);
+  await hydrated(page);
+  await stageAt(4);
+  await page.getByLabel(/^Tool/u).selectOption('digital-340');
+
+  // A wrench that is lost in mid-pull has recorded nothing.
+  await pull('falls silent');
+  await page.getByText(/fell silent in mid-pull at \d+ N·m/u).waitFor();
+  await stageAt(4);
+
+  // Too far is Stop: a new nut, and again from the first stage.
+  await pull('goes too far');
+  await call('Over by');
+  await record();
+  await button(page, /^New axle nut in hand/u).click();
+  await stageAt(1);
+  await pull('sound, one pull');
+  await call('In the window.');
+  await record();
+  for (const [n, figure] of [
+    [2, '180'],
+    [3, '5'],
+  ] as const) {
+    await stageAt(n);
+    await page.getByLabel(`Reading, stage ${n}`).fill(figure);
+    await record();
+  }
+  await stageAt(4);
+  await pull('sound, one pull');
+  await record();
+
+  // The nut turns as it is pulled, and what is still to go stands large.
+  await stageAt(5);
+  await pull('socket slips');
+  await call('The socket slipped');
+  expect(await button(page, /^Record \d/u).count()).toBe(0);
+  await pull('in several pulls');
+  await call('In the window.');
+  const turned = Number((await page.locator('text.giant').textContent())?.replace('°', ''));
+  expect(Math.abs(turned - 60)).toBeLessThanOrEqual(3);
+  await record();
+  await stageAt(6);
+  const { stages } = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()).state;
+  expect(stages.at(-1)).toMatchObject({ standIn: true });
+  expect(stages.at(-1).curve.length).toBeGreaterThan(20);
+}, 120_000);
