@@ -44,7 +44,14 @@ export async function startBuilt(
   more: Record<string, string> = {},
 ): Promise<BuiltServer> {
   const port = await freePort();
-  const env = { DATA_DIR: dataDir, HOST: '127.0.0.1', PORT: String(port), LOG_LEVEL: 'silent' };
+  const env = {
+    DATA_DIR: dataDir,
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    LOG_LEVEL: 'silent',
+    // As ./start sets it.
+    MALLOC_ARENA_MAX: '2',
+  };
   // From another directory than its own: it has to find everything by itself.
   const child = spawn('node', [resolve('dist/serve.mjs')], {
     cwd: '/',

@@ -16,8 +16,8 @@ const threads = (): Piscina =>
     filename,
     minThreads: 0,
     maxThreads: 2,
-    idleTimeout: 30_000,
-    resourceLimits: { maxOldGenerationSizeMb: 320 },
+    idleTimeout: 5000,
+    resourceLimits: { maxOldGenerationSizeMb: 320, maxYoungGenerationSizeMb: 32 },
   }));
 
 /** Longest that one piece of work may take, ms. */
