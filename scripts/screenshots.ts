@@ -91,6 +91,25 @@ async function atTheNut(): Promise<string> {
   return `/jobs/${id}`;
 }
 
+/** Unit 33 with its base torque pulled: the angle is next. */
+async function atTheAngle(): Promise<string> {
+  const path = job('33');
+  const { ctx, state } = (await (await fetch(`${url}/api${path}`)).json()) as {
+    ctx: { procedure: { stages: { id: string }[] } };
+    state: { stages: unknown[] };
+  };
+  const stageId = ctx.procedure.stages[3]?.id;
+  const body = { stageId, actual: 91, typed: '91', toolId: 'click-200' };
+  if (state.stages.length === 3)
+    await send('POST', `/api${path}/events`, {
+      id: uuid(),
+      type: 'stage-recorded',
+      body,
+      byId: 'ines',
+    });
+  return `${path}/torque`;
+}
+
 let rolledIn: Promise<string> | undefined;
 const unknownCorner = (): Promise<string> => (rolledIn ??= rollIn());
 
@@ -103,6 +122,8 @@ interface Shot {
   night?: boolean;
   hear?: boolean;
   read?: boolean;
+  /** A pull with the stand-in wrench, and how. */
+  pull?: string;
   /** Stages typed from a made-up page: kind and figure. */
   type?: readonly (readonly [string, string])[];
   /** What has to be computed or drawn before the picture is taken. */
@@ -120,7 +141,7 @@ const shots: Shot[] = [
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
   { name: 'press-night', path: `${job('19')}/press-in`, press: 'Bearing', night: true },
   { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] },
-  { name: 'torque', path: `${job('33')}/torque` },
+  { name: 'torque', path: atTheAngle, pull: 'in several pulls' },
   { name: 'prove', path: `${job('26')}/prove` },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
@@ -179,6 +200,13 @@ for (const s of shots) {
       await page.getByRole('radio', { name }).click();
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await page.locator('.wheel-sig').first().waitFor();
+  }
+  if (s.pull) {
+    await page.getByLabel(/^Tool/u).selectOption('digital-340');
+    await page.getByLabel('Stand-in wrench').selectOption({ label: s.pull });
+    await page.getByRole('button', { name: 'Pull', exact: true }).click();
+    await page.locator('.btn.release').waitFor();
+    await page.locator('.btn.release').waitFor({ state: 'detached' });
   }
   for (const [i, [kind, figure]] of (s.type ?? []).entries()) {
     if (i > 0) await page.getByRole('button', { name: kind, exact: true }).click();
