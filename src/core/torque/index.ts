@@ -4,5 +4,6 @@ export * from './clamp.ts';
 export * from './fastener.ts';
 export * from './procedure.ts';
 export * from './pull.ts';
+export * from './thread-on-nut.ts';
 export * from './threads.data.ts';
 export * from './threads.ts';

@@ -15,7 +15,9 @@ import {
   standWithBarM,
   strengthOf,
   stressAreaMm2,
+  type Procedure,
   type Thread,
+  threadOnNut,
   pitchDiameterMm,
   yieldClampN,
   yieldTorqueNm,
@@ -135,6 +137,17 @@ describe('clamp', () => {
       expect(low).toBeLessThan(likely);
       expect(likely).toBeLessThan(high);
     }
+  });
+  it('of a nut is told where its procedure names a thread, and nowhere else', () => {
+    const stage = { id: 'a', kind: 'torque', value: 90, text: '', why: '', wheel: 'air' } as const;
+    const nut = { size: 'M24 × 1.5', grade: '10.9', thread: 'dry', hexMm: 36 } as Procedure;
+    const on = threadOnNut(nut, stage)!;
+    expect(on.bars.map((b) => b.state)).toEqual(['dry', 'greased']);
+    expect(on.greasedTimes).toBeGreaterThan(1.5);
+    expect(on.proofN! / 1000).toBeCloseTo(0.83 * stressAreaMm2(thread('M24 × 1.5')), 6);
+    expect(threadOnNut({ ...nut, grade: 'unheard of' }, stage)).not.toHaveProperty('proofN');
+    expect(threadOnNut({ ...nut, size: 'left-hand' }, stage)).toBeUndefined();
+    expect(threadOnNut(nut, { ...stage, kind: 'angle' })).toBeUndefined();
   });
   it('of an angle follows from the stiffness of the joint', () => {
     // Shigley's cone (from memory, recomputed): M12, 40 mm of steel, 2.22 MN/mm.

@@ -80,7 +80,7 @@ function Calibration({ due, today }: { due: string; today: string }) {
       calibration over since {due}
     </span>
   ) : (
-    <span className="cap">calibrated to {due}</span>
+    <span className="cap">, calibrated to {due}</span>
   );
 }
 

@@ -15,6 +15,7 @@ import {
   type StageReading,
   stageUnit,
   standOnBarM,
+  threadOnNut,
   type Walk,
   walkProcedure,
   type Wrench,
@@ -32,6 +33,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { useStandIns } from '../shell/useStandIns.ts';
+import { ThreadBars } from './ThreadBars.tsx';
 import { useWrench, type WrenchHandle } from './useWrench.ts';
 import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
 import { NutFace } from './NutFace.tsx';
@@ -82,6 +84,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
     if (state.done.includes('torque') || (await send('station-done', { station: 'torque' })))
       location.assign(`/jobs/${job.id}/prove`);
   };
+  const thread = threadOnNut(p, stage);
   const air = p.stages.slice(walk.current).some((s) => s.wheel === 'air');
   return (
     <StationBody
@@ -118,6 +121,9 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
               {typing && <StageReadingField stage={stage} at={at} text={text} onText={setText} />}
               <StageTool stage={stage} tools={tools} tool={tool} today={today} onTool={setTool} />
             </section>
+          )}
+          {thread && !unchecked && !finished && (
+            <ThreadBars on={thread} torqueNm={stage.value ?? 0} />
           )}
           <ProcedureSource procedure={p} />
           <Readings procedure={p} />

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { type Stage, stageWindow } from '../../core/torque/index.ts';
 
 const [left, right, top, bottom] = [52, 330, 14, 150];
@@ -18,6 +19,7 @@ export function PullCurve({
   stage: Stage;
   snugNm: number;
 }) {
+  const clip = useId();
   const window = stageWindow(stage);
   const angle = stage.kind === 'angle';
   const mostDeg = Math.max(angle ? (window?.high ?? 60) * 1.1 : 20, ...curve.map(([d]) => d));
@@ -34,7 +36,7 @@ export function PullCurve({
       ? (last[1] - first[1]) / (last[0] - first[0])
       : undefined;
   const now = shown.at(-1);
-  const [nmStep, degStep] = [stepOf(mostNm), stepOf(mostDeg)];
+  const [nmStep, degStep] = [stepOf(mostNm), stepOf(mostDeg - leastDeg)];
   return (
     <svg
       className="drawing pull-curve"
@@ -73,8 +75,12 @@ export function PullCurve({
           height={y(window.low) - y(window.high)}
         />
       )}
+      <clipPath id={clip}>
+        <path d={`M${left} ${top}H${right}V${bottom}H${left}Z`} />
+      </clipPath>
       {slope !== undefined && slope > 0 && (
         <path
+          clipPath={`url(#${clip})`}
           className="corridor"
           d={`M${x(0)} ${y(snugNm)}L${x(mostDeg)} ${y(snugNm + (1 + corridorShare) * slope * mostDeg)}V${y(snugNm + (1 - corridorShare) * slope * mostDeg)}Z`}
         />
@@ -82,7 +88,7 @@ export function PullCurve({
       <path className="thin" d={`M${left} ${top}V${bottom}H${right}`} />
       {shown.length > 1 && <path className="out" fill="none" d={`M${path}`} />}
       {now && <circle className="now-dot" cx={x(now[0])} cy={y(now[1])} r="6" />}
-      <text className="cap" x="4" y={top + 2}>
+      <text className="cap" x="4" y={bottom + 20}>
         N·m
       </text>
     </svg>

@@ -24,6 +24,11 @@ export function WrenchPanel({ wrench, stage }: { wrench: WrenchHandle; stage: St
   const [setting, setSetting] = useState<Setting>('good');
   const note = standInNote[useStandIns()];
   const { followed } = wrench;
+  const pull = () => {
+    wrench.pull(setting);
+    // On a phone the figure that is read while pulling stands above this.
+    document.querySelector('.nut-face')?.scrollIntoView({ block: 'nearest' });
+  };
   return (
     <section className="wrench-panel">
       <h2>Torque over angle</h2>
@@ -41,7 +46,7 @@ export function WrenchPanel({ wrench, stage }: { wrench: WrenchHandle; stage: St
         </button>
       ) : (
         <div className="pair-in">
-          <button type="button" className="btn quiet" onClick={() => wrench.pull(setting)}>
+          <button type="button" className="btn quiet" onClick={pull}>
             {followed ? 'Pull again' : 'Pull'}
           </button>
           <label className="field compact">

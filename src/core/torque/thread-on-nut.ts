@@ -1,0 +1,31 @@
+import { type ClampBar, clampBars, faceDiameterMm } from './clamp.ts';
+import type { Procedure, Stage } from './procedure.ts';
+import { type ThreadState } from './threads.data.ts';
+import { readGrade, readThread } from './threads.ts';
+
+/** What the torque of a stage clamps: with the thread as the procedure asks for it, and greased. */
+export interface ThreadOnNut {
+  bars: readonly ClampBar[];
+  /** Proof load of the thread in its grade, N, where the grade is known. */
+  proofN?: number;
+  /** Clamp on a greased thread over that on the thread as it is asked for. */
+  greasedTimes: number;
+}
+
+/** Undefined where the procedure names no thread that can be read, or the stage no torque. */
+export function threadOnNut(p: Procedure, stage: Stage): ThreadOnNut | undefined {
+  const read = readThread(p.size ?? '');
+  if (!read.ok || stage.kind !== 'torque' || stage.value === undefined) return undefined;
+  const { thread } = read;
+  const states: ThreadState[] = [p.thread, 'greased'];
+  const face = faceDiameterMm(p.hexMm, thread.diameterMm);
+  const grade = p.grade === undefined ? undefined : readGrade(p.grade);
+  const { bars, proofN } = clampBars(stage.value, thread, face, states, grade);
+  const [asked, greased] = bars;
+  if (!asked || !greased) return undefined;
+  return {
+    bars,
+    ...(proofN === undefined ? {} : { proofN }),
+    greasedTimes: greased.likelyN / asked.likelyN,
+  };
+}
