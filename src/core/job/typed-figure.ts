@@ -1,5 +1,6 @@
 import { isCount } from '../matching/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
+import { dimensionOf } from '../prove/index.ts';
 import { stageUnit } from '../torque/index.ts';
 import { type Dimension, parseQuantity } from '../units/index.ts';
 import type { JobNow } from './job-now.ts';
@@ -26,9 +27,8 @@ const figureIn: { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Figure
     return { field: 'actual', value: b.actual, dimension: stage && stageUnit(stage) };
   },
   'check-recorded': (b, job) => {
-    const unit = checksFor(job).find((c) => c.id === b.checkId)?.numeric?.unit;
-    const dimension = unit === '°C' ? 'temperature' : 'length';
-    return { field: 'value', value: b.value, dimension: unit && dimension };
+    const check = checksFor(job).find((c) => c.id === b.checkId);
+    return { field: 'value', value: b.value, dimension: check && dimensionOf(check) };
   },
 };
 

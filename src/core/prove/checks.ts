@@ -95,6 +95,10 @@ export const checksOf = (
       return { ...c, numeric: { ...c.numeric, max, limitSource: limits.source } };
     });
 
+/** What a figure of the check measures; one in °C is how much warmer it is than the other side. */
+export const dimensionOf = ({ numeric }: Check): 'rise' | 'length' | undefined =>
+  numeric && (numeric.unit === '°C' ? 'rise' : 'length');
+
 /** Whether a reading can be at all: a play and a runout are measured from 0 up; a difference has either sign. */
 export const canBe = (c: Check, value: number): boolean => c.numeric?.unit === '°C' || value >= 0;
 

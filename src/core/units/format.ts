@@ -47,6 +47,8 @@ function metricFirst(value: number, dimension: Dimension, decimals: number): Bot
       };
     case 'temperature':
       return { value: first, unit: '°C', other: `${fixed(value * 1.8 + 32, decimals)} °F` };
+    case 'rise':
+      return { value: first, unit: '°C', other: `${fixed(value * 1.8, decimals)} °F` };
     case 'speed':
       return { value: first, unit: 'km/h', other: `${fixed(value / MILE_KM, decimals)} mph` };
     case 'distance':
@@ -70,6 +72,7 @@ const defaultDecimals: Record<Dimension, number> = {
   force: 1,
   angle: 0,
   temperature: 0,
+  rise: 0,
   speed: 0,
   distance: 0,
   turns: 0,

@@ -8,6 +8,8 @@ export type Dimension =
   | 'force'
   | 'angle'
   | 'temperature'
+  /** How much warmer one thing is than another: no zero of a scale comes in. */
+  | 'rise'
   | 'speed'
   | 'distance'
   | 'time'
@@ -85,6 +87,13 @@ const scales: Record<Dimension, Scale> = {
       { names: ['°c', 'c', '°', ''], factor: 1 },
       { names: ['°f', 'f'], factor: 5 / 9, offset: -32 },
       { names: ['k'], factor: 1, offset: -273.15 },
+    ],
+  },
+  rise: {
+    core: '°C',
+    units: [
+      { names: ['°c', 'c', '°', 'k', ''], factor: 1 },
+      { names: ['°f', 'f'], factor: 5 / 9 },
     ],
   },
   speed: {

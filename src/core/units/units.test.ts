@@ -35,6 +35,9 @@ describe('units', () => {
       evaluate('100 degF to degC').toNumber('degC'),
       9,
     );
+    // A difference has no zero of a scale: 18 °F warmer is 10 °C warmer. NIST SP 811.
+    expect(value('18 °F', 'rise')).toBeCloseTo(10, 9);
+    expect(both(10, 'rise')).toMatchObject({ value: '10', other: '18 °F' });
     expect(value('50 mph', 'speed')).toBeCloseTo(
       evaluate('50 mi/hour to km/hour').toNumber('km/hour'),
       6,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { checksFor, owedAt, recheckOf } from '../../core/job/index.ts';
-import { type Check, judgeCheck } from '../../core/prove/index.ts';
+import { type Check, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
@@ -154,7 +154,7 @@ function CheckRow({ check: c }: { check: Check }) {
   const verdict = answer && judgeCheck(c, answer);
   const [text, setText, clear] = useDraft(`${job.id}:check:${c.id}`);
   const [again, setAgain] = useState(false);
-  const parsed = parseQuantity(text, c.numeric?.unit === '°C' ? 'temperature' : 'length');
+  const parsed = parseQuantity(text, dimensionOf(c) ?? 'length');
   const open = !answer || again;
   const record = async (a: { ok?: boolean; value?: number }) => {
     if (
@@ -209,7 +209,7 @@ function CheckRow({ check: c }: { check: Check }) {
               <QuantityInput
                 compact
                 label={`max ${c.numeric.max} ${c.numeric.unit}`}
-                dimension={c.numeric.unit === '°C' ? 'temperature' : 'length'}
+                dimension={dimensionOf(c) ?? 'length'}
                 decimals={c.numeric.unit === '°C' ? 0 : 3}
                 text={text}
                 onText={setText}
