@@ -1,5 +1,6 @@
 export * from './arithmetic.ts';
 export * from './castle.ts';
+export * from './circle.ts';
 export * from './clamp.ts';
 export * from './fastener.ts';
 export * from './procedure.ts';
