@@ -86,11 +86,12 @@ async function start(): Promise<void> {
     server.requestTimeout = 120_000;
     await listen(server, s);
     stopWhenTold(server, unlock);
-    console.log(`True Spindle: ${address}`);
     if (pass)
       console.log(
         `Other machines reach it. Pass of this shop, shown once: ${pass}\nEach tablet joins with it; SHOP_PASS=new makes another.`,
       );
+    // Last of all: whoever waits for this line has read everything before it.
+    console.log(`True Spindle: ${address}`);
   } catch (e) {
     unlock();
     throw e;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   castleTurn,
+  circleTurns,
   castleWay,
   clampBars,
   clampN,
@@ -9,6 +10,7 @@ import {
   crossPatterns,
   faceDiameterMm,
   frictions,
+  handTravelMm,
   platesStiffness,
   readGrade,
   readThread,
@@ -180,6 +182,16 @@ describe('castle nut and circle of bolts', () => {
       }
     },
   );
+  it('leads the hand round the nut', () => {
+    // A sixth of a turn at 620 mm: the arc of the angle. Geometry.
+    expect(handTravelMm(60, 620)).toBeCloseTo((2 * Math.PI * 620) / 6, 9);
+  });
+  it('goes round as often as asked, and knows no order of eleven', () => {
+    const turns = circleTurns(5, 2)!;
+    expect(turns.map((t) => t.bolt)).toEqual([1, 3, 5, 2, 4, 1, 3, 5, 2, 4]);
+    expect(turns.map((t) => t.round).lastIndexOf(1)).toBe(4);
+    expect(circleTurns(11, 2)).toBeUndefined();
+  });
   it('takes the weight of the bar off where somebody stands', () => {
     // 80 kg on a bar of 2 m and 50 N: its own moment is 50 N·m. Statics.
     expect(standWithBarM(450, 800, { lengthM: 2, weightN: 50 })).toBeCloseTo(0.5, 9);

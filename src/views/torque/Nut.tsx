@@ -8,6 +8,7 @@ import {
   spentNut,
 } from '../../core/job/index.ts';
 import {
+  handTravelMm,
   judgeWrench,
   mayGoUnmeasured,
   type Procedure,
@@ -371,6 +372,13 @@ function StageTool({
         </select>
       </label>
       <VerdictLines verdicts={verdicts} />
+      {stage.kind === 'angle' && stage.value !== undefined && tool?.lengthMm && (
+        <p className="cap">
+          At {both(tool.lengthMm, 'length', 0).value} mm the hand goes{' '}
+          {both(handTravelMm(stage.value, tool.lengthMm), 'length', 0).value} mm /{' '}
+          {both(handTravelMm(stage.value, tool.lengthMm), 'length', 0).other} round.
+        </p>
+      )}
       {tooSmall && nm !== undefined && (
         <p className="cap">
           Stop-gap: {standingKg} kg / {standingLb} lb stands{' '}
