@@ -16,7 +16,7 @@ import {
   worksInOneGo,
   timerNow,
 } from '../../core/job/index.ts';
-import { circleTurns, fastenerInWords } from '../../core/torque/index.ts';
+import { fastenerInWords } from '../../core/torque/index.ts';
 import { threadInWords } from '../../core/matching/index.ts';
 import { timeLeft } from '../../core/units/index.ts';
 import { BearingMark } from '../../ui/Marks.tsx';
@@ -27,7 +27,6 @@ import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { FastenerEntry } from './FastenerEntry.tsx';
-import { BoltCircle } from './BoltCircle.tsx';
 import { CornerAssembly } from './CornerAssembly.tsx';
 
 const allDone: Record<Phase, string> = {
@@ -52,32 +51,6 @@ function doneWords(
   return run.length > 0 ? `${clock}, and the next ${run.length}` : clock;
 }
 
-/** What a step is done on: nuts in a circle face-on, else the corner with what the step is about lit. */
-function StepPicture({
-  step,
-  phase,
-  done,
-  figure,
-}: {
-  step: WalkStep;
-  phase: Phase;
-  done: readonly string[];
-  figure: string | undefined;
-}) {
-  const { view } = useJob();
-  const code = familyCodeOf(view);
-  const studs = cornerRecord(view)?.hub?.studs;
-  if (phase === 'rebuild' && step.fastener === 'wheel-nuts' && studs && circleTurns(studs, 1))
-    return <BoltCircle count={studs} id={step.id} figure={figure} />;
-  if (code === 'P1' || !code) return <CornerAssembly phase={phase} lit={step.id} done={done} />;
-  return (
-    <div className="step-fam">
-      <FamilySection code={code} lit={step.lit ?? []} label={step.text} />
-      <p className="cap">Usual proportions of the family. Outboard to the left.</p>
-    </div>
-  );
-}
-
 /** One step at a time, large, with its caution where the danger is; all steps along the axis above it. */
 export function StepsBody({
   phase,
@@ -93,6 +66,7 @@ export function StepsBody({
   const { view, send } = useJob();
   const { state } = view;
   const steps = phase === 'rebuild' ? rebuildSteps(view) : stepsOf(view, phase);
+  const code = familyCodeOf(view);
   const done = state.stepsDone[phase];
   const first = steps.find((s) => !done.includes(s.id));
   const [picked, setPicked] = useState<string>();
@@ -230,12 +204,14 @@ export function StepsBody({
               </div>
             )}
           </article>
-          <StepPicture
-            step={step}
-            phase={phase}
-            done={done}
-            figure={figure && fastenerInWords(figure)}
-          />
+          {code === 'P1' || !code ? (
+            <CornerAssembly phase={phase} lit={step.id} done={done} />
+          ) : (
+            <div className="step-fam">
+              <FamilySection code={code} lit={step.lit ?? []} label={step.text} />
+              <p className="cap">Usual proportions of the family. Outboard to the left.</p>
+            </div>
+          )}
         </div>
       }
       side={

@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { checksFor, owedAt, recheckOf } from '../../core/job/index.ts';
+import { checksFor, cornerRecord, fastenerOn, owedAt, recheckOf } from '../../core/job/index.ts';
 import { type Check, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
+import { fastenerInWords } from '../../core/torque/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
@@ -13,6 +14,7 @@ import { useDraft } from '../../ui/useDraft.ts';
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { BoltCircle } from '../torque/BoltCircle.tsx';
 import { BeforeAfter } from './BeforeAfter.tsx';
 import './prove.css';
 
@@ -75,6 +77,7 @@ function Body() {
       side={
         <>
           <Call status={told.status}>{told.text}</Call>
+          <WheelNuts />
           <section>
             <h2>What is left</h2>
             {left.length === 0 ? (
@@ -144,6 +147,21 @@ function Body() {
         )
       }
     />
+  );
+}
+
+/** The wheel's own nuts, while nobody has said that they are right: which is next, and the figure on record. */
+function WheelNuts() {
+  const view = useJob().view;
+  const studs = cornerRecord(view)?.hub?.studs;
+  const open = checksFor(view).some((c) => c.id === 'wheel-nuts' && !view.state.checks[c.id]);
+  if (!studs || !open || view.state.signed) return null;
+  const figure = fastenerOn(view, 'wheel-nuts');
+  return (
+    <details className="more">
+      <summary>Wheel nuts, one by one</summary>
+      <BoltCircle count={studs} id="wheel-nuts" figure={figure && fastenerInWords(figure)} />
+    </details>
   );
 }
 

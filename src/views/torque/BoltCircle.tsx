@@ -1,6 +1,7 @@
 import { circleTurns } from '../../core/torque/index.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import './bolt-circle.css';
 
 const [cx, cy, circle, hole] = [170, 170, 118, 30];
 /** Wheel nuts are taken round twice: the first round lets the wheel down on its seat, and the first nuts go loose by it. */
