@@ -86,7 +86,11 @@ function Body() {
               <ul>
                 {left.map((m) => (
                   <li key={sentence(m)} className="line-v">
-                    <VerdictShape status="check" size={20} />
+                    {m.rule === 'prove.not-right' ? (
+                      <VerdictShape status="stop" size={20} />
+                    ) : (
+                      <span aria-hidden="true">•</span>
+                    )}
                     <RuleLink said={m} />
                   </li>
                 ))}
@@ -158,10 +162,12 @@ function WheelNuts() {
   if (!studs || !open || view.state.signed) return null;
   const figure = fastenerOn(view, 'wheel-nuts');
   return (
-    <details className="more">
-      <summary>Wheel nuts, one by one</summary>
-      <BoltCircle count={studs} id="wheel-nuts" figure={figure && fastenerInWords(figure)} />
-    </details>
+    <section>
+      <details className="more">
+        <summary>Wheel nuts, one by one</summary>
+        <BoltCircle count={studs} id="wheel-nuts" figure={figure && fastenerInWords(figure)} />
+      </details>
+    </section>
   );
 }
 
