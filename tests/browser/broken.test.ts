@@ -1,31 +1,13 @@
 import { createClient } from '@libsql/client';
 import { join } from 'node:path';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { button, hydrated, launch } from './browser.ts';
-import { start } from './server.ts';
+import { expect, it } from 'vitest';
+import { button, hydrated } from './browser.ts';
+import { ownServer } from './own-server.ts';
 
-let browser: Browser;
-let shop: Awaited<ReturnType<typeof start>>;
-let page: Page;
-beforeAll(async () => {
-  browser = await launch();
-  shop = await start(true);
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  await context.addCookies([{ name: 'ts-who', value: 'ines', url: shop.url }]);
-  page = await context.newPage();
-  page.setDefaultTimeout(10_000);
-}, 60_000);
-afterAll(async () => {
-  await browser.close();
-  shop.stop();
-});
-const open = async (path: string) => {
-  await page.goto(shop.url + path);
-  await hydrated(page);
-};
+const shop = ownServer();
 
 it('shows a job that cannot be shown by its lines, leaves the floor alone, and a lead mends it', async () => {
+  const { page, open } = shop;
   const { rows } = (await (await page.request.get(`${shop.url}/api/floor`)).json()) as {
     rows: { id: string; fleetNo: string; station: string }[];
   };
@@ -49,6 +31,7 @@ it('shows a job that cannot be shown by its lines, leaves the floor alone, and a
 });
 
 it('takes a change of the settings from a lead alone, and says who made it', async () => {
+  const { page, open } = shop;
   await open('/shop');
   const change = async (who: string, km: string, pin: string) => {
     await page.getByLabel('On the job').selectOption({ label: who });

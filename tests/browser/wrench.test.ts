@@ -1,43 +1,30 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { button, hydrated, launch } from './browser.ts';
-import { start } from './server.ts';
+import { expect, it } from 'vitest';
+import { button } from './browser.ts';
+import { ownServer } from './own-server.ts';
 
-let browser: Browser;
-let shop: Awaited<ReturnType<typeof start>>;
-let page: Page;
-beforeAll(async () => {
-  browser = await launch();
-  shop = await start(true);
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  await context.addCookies([{ name: 'ts-who', value: 'ines', url: shop.url }]);
-  page = await context.newPage();
-  page.setDefaultTimeout(10_000);
-}, 60_000);
-afterAll(async () => {
-  await browser.close();
-  shop.stop();
-});
+const shop = ownServer();
 
-const stageAt = (n: number) => page.getByText(`stage ${n} of 6`).first().waitFor();
-const call = (word: string) => page.locator('.side .call', { hasText: word }).first().waitFor();
+const stageAt = (n: number) => shop.page.getByText(`stage ${n} of 6`).first().waitFor();
+const call = (word: string) =>
+  shop.page.locator('.side .call', { hasText: word }).first().waitFor();
 
 /** Pulls with the stand-in wrench, and waits until the hand has let go. */
 async function pull(setting: string): Promise<void> {
+  const { page } = shop;
   await page.getByLabel('Stand-in wrench').selectOption({ label: setting });
   await button(page, /^Pull( again)?$/u).click();
   await page.locator('.btn.release').waitFor();
   await page.locator('.btn.release').waitFor({ state: 'detached', timeout: 20_000 });
 }
-const record = () => button(page, /^Record \d/u).click();
+const record = () => button(shop.page, /^Record \d/u).click();
 
 it('walks a nut with the stand-in wrench: one stage over and begun again, a silence in mid-pull, an angle in several pulls', async () => {
-  const { rows } = (await (await page.request.get(`${shop.url}/api/floor`)).json()) as {
+  const { page, url, open } = shop;
+  const { rows } = (await (await page.request.get(`${url}/api/floor`)).json()) as {
     rows: { id: string; station: string }[];
   };
   const { id } = rows.find((r) => r.station === 'torque')!;
-  await page.goto(`${shop.url}/jobs/${id}/torque`);
-  await hydrated(page);
+  await open(`/jobs/${id}/torque`);
   await stageAt(4);
   await page.getByLabel(/^Tool/u).selectOption('digital-340');
 
@@ -78,7 +65,7 @@ it('walks a nut with the stand-in wrench: one stage over and begun again, a sile
   expect(Math.abs(turned - 60)).toBeLessThanOrEqual(3);
   await record();
   await stageAt(6);
-  const { stages } = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()).state;
+  const { stages } = (await (await page.request.get(`${url}/api/jobs/${id}`)).json()).state;
   expect(stages.at(-1)).toMatchObject({ standIn: true });
   expect(stages.at(-1).curve.length).toBeGreaterThan(20);
 }, 120_000);

@@ -1,3 +1,4 @@
+import { median } from '../median.ts';
 import { type Material, materials } from '../fits/index.ts';
 import { type DimensionId, dimensionNames } from './catalogue-part.ts';
 
@@ -38,10 +39,6 @@ export interface ReadingStats {
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
-const median = (xs: readonly number[]) => {
-  const s = [...xs].sort((a, b) => a - b);
-  return (s[(s.length - 1) >> 1]! + s[s.length >> 1]!) / 2;
-};
 const spread = (xs: readonly number[]) => Math.max(...xs) - Math.min(...xs);
 
 /** From here off the others a reading is pointed at, at the least, mm (judgement). */

@@ -1,3 +1,4 @@
+import { median } from '../median.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 
 /** A pull on a nut as a wrench with torque and angle sees it. */
@@ -48,9 +49,6 @@ const longSnugDeg = 130;
 const givingShare = 0.45;
 /** Degrees over which a slope is read. */
 const slopeDeg = 8;
-
-const median = (xs: readonly number[]): number =>
-  [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
 
 /** Stretches in which somebody pulls, as [first, last] readings. */
 function pullsIn(samples: readonly PullSample[], freeNm: number): [number, number][] {

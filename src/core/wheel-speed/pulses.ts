@@ -1,3 +1,5 @@
+import { median } from '../median.ts';
+
 /** What stands in one trace: its level, its height, its pulses. */
 export interface Wave {
   /** Level that the signal swings about, V: an active sensor's is not 0. */
@@ -5,11 +7,6 @@ export interface Wave {
   /** Half of its span where it is strongest, V. */
   amplitudeV: number;
 }
-
-export const median = (list: readonly number[]): number => {
-  const s = [...list].sort((a, b) => a - b);
-  return s.length === 0 ? 0 : (s[(s.length - 1) >> 1]! + s[s.length >> 1]!) / 2;
-};
 
 /** Pieces that a trace is cut into, so that a signal that is dead for most of the time still shows its height. */
 const pieces = 20;

@@ -1,5 +1,6 @@
 import { type Corner, corners } from '../corner.ts';
-import { median, pulses, toneOf, waveOf } from './pulses.ts';
+import { median } from '../median.ts';
+import { pulses, toneOf, waveOf } from './pulses.ts';
 
 /** A short recording of the four wheel-speed signals, driven straight at one speed. Volts about any level. */
 export interface Traces {

@@ -1,5 +1,5 @@
 import { type Corner, corners } from '../corner.ts';
-import { median } from './pulses.ts';
+import { median } from '../median.ts';
 import type { Traces } from './read.ts';
 
 /** How far one step between samples may be off the usual one: a table rounds its times (judgement). */
