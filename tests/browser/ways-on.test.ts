@@ -1,7 +1,7 @@
 import type { Browser } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { button, floorJob, go, launch, tablet } from './browser.ts';
+import { at, button, floorJob, go, launch, tablet } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -24,7 +24,7 @@ it('leads on from a nut that was pulled too far: a new one in hand, and again fr
   expect(complaints).toEqual([]);
 });
 
-it('closes a job by a tap with its reason, never by Enter, and finds it again', async () => {
+it('closes a job by a tap with its reason, never by Enter, finds it again, and a lead opens it', async () => {
   const { page } = await tablet(browser);
   const id = uuid();
   const post = (path: string, data: object) =>
@@ -46,5 +46,20 @@ it('closes a job by a tap with its reason, never by Enter, and finds it again', 
   await dialog.waitFor({ state: 'detached' });
   await go(page, '/archive');
   await page.getByLabel(/^Unit, part/u).fill('zinnia');
-  await page.locator('.archive-jobs li', { hasText: 'sent out, zinnia' }).waitFor();
+  await page.locator('.archive-jobs li a', { hasText: 'sent out, zinnia' }).click();
+  await at(page, 'diagnose');
+  const again = button(page, 'Open it again');
+  const openAs = async (name: string, pin: string) => {
+    await page.getByLabel('On the job').selectOption({ label: name });
+    await again.click();
+    await dialog.getByLabel(/^Reason/u).fill('it came back');
+    await dialog.getByLabel(`PIN of ${name}`).fill(pin);
+    await dialog.getByRole('button', { name: `Sign as ${name}` }).click();
+  };
+  await openAs('Rafe', '1470');
+  await dialog.getByText('Rafe is not one.').waitFor();
+  await page.keyboard.press('Escape');
+  await openAs('Ines', '2580');
+  await again.waitFor({ state: 'detached' });
+  await page.locator('.side .call').first().waitFor();
 });

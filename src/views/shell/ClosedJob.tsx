@@ -1,16 +1,27 @@
 import { useState } from 'react';
+import { dayTime } from '../../core/units/index.ts';
 import { PinDialog } from './PinDialog.tsx';
 import { useJob } from './useJob.ts';
 
-/** A job that was given up: why, and the way back that a lead has. */
+/** A job that was given up: why and when, in place of what would be to do. */
 export function ClosedJob({ why }: { why: string }) {
+  const { view } = useJob();
+  const { closedMs } = view.state;
+  return (
+    <section>
+      <h2>Closed{closedMs === undefined ? '' : `, ${dayTime(closedMs, view.timeZone)}`}</h2>
+      <p className="note big">{why}</p>
+      <p className="note">Nothing more is recorded on it. The picture shows where it stood.</p>
+    </section>
+  );
+}
+
+/** The way back, which a lead has. */
+export function OpenAgain() {
   const { send } = useJob();
   const [opening, setOpening] = useState(false);
   return (
     <>
-      <p className="note">
-        <b>Closed:</b> {why}
-      </p>
       <button type="button" className="btn quiet" onClick={() => setOpening(true)}>
         Open it again
       </button>

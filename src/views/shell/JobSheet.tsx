@@ -16,7 +16,7 @@ import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
-import { ClosedJob } from './ClosedJob.tsx';
+import { ClosedJob, OpenAgain } from './ClosedJob.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Keys } from './Keys.tsx';
 import { ShiftPin } from './ShiftPin.tsx';
@@ -260,12 +260,16 @@ export function StationBody({
           aria-label="What is true and what is asked"
           tabIndex={0}
         >
-          <fieldset className="contents" disabled={away}>
-            {side}
-          </fieldset>
+          {closed !== undefined && open !== 'card' ? (
+            <ClosedJob why={closed} />
+          ) : (
+            <fieldset className="contents" disabled={away}>
+              {side}
+            </fieldset>
+          )}
         </div>
         <div className="acts">
-          {closed !== undefined && open !== 'card' && <ClosedJob why={closed} />}
+          {closed !== undefined && open !== 'card' && <OpenAgain />}
           {!away && actions}
           {closed === undefined && away && (
             <>
