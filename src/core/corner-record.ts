@@ -2,7 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import { type Corner, SideId } from './corner.ts';
 import { familyCodes } from './families/families.data.ts';
 import type { Fastener } from './torque/fastener.ts';
-import type { Procedure } from './torque/procedure.ts';
+import type { Procedure } from './torque/stage.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text } from './schemas/common.ts';
 
 /** What is known of one corner of one vehicle: the parts round its bearing, all in mm. */

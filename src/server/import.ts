@@ -17,7 +17,7 @@ import {
   workshopKinds,
   WorkshopSchema,
 } from '../core/schemas/workshop.ts';
-import { WrenchSchema } from '../core/torque/procedure.ts';
+import { WrenchSchema } from '../core/torque/wrench.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
 import { setChoice, startJob, writeEvent } from './jobs.ts';
 import { restored } from './csv.ts';

@@ -6,8 +6,6 @@ import {
   type JobNow,
   type JobView,
   partFound,
-  reasonOf,
-  type Refusal,
   kindRefusal,
   projectOn,
   refusal,
@@ -43,7 +41,7 @@ import { jobRecord, jobRecordAnew, jobView } from './job-record.ts';
 import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
-import { invalid, Problem } from './problem.ts';
+import { invalid, Problem, refused } from './problem.ts';
 import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
 import { hashedNames, saltedNames } from './signed-names.ts';
 import { store } from './store.ts';
@@ -89,11 +87,6 @@ const kept = (id: string): Promise<JobView> =>
   jobView(id).catch((e: unknown) => {
     log.error({ err: e, job: id }, 'kept, cannot be shown');
     throw new Problem(500, 'Kept, cannot be shown', 'This was kept, but the job cannot be shown.');
-  });
-
-const notNow = (no: Refusal): Problem =>
-  new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }], {
-    rule: no.rule,
   });
 
 export interface NewEvent {
@@ -159,7 +152,7 @@ export async function writeEvent(
     }
     await personOrProblem(db, input.byId, record.people);
     const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
-    if (no) throw notNow(no);
+    if (no) throw refused(no);
     const whole = complete(input.type, body, now);
     if (isDoubleTap(events.at(-1), input, whole, atMs)) return;
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
@@ -244,7 +237,7 @@ export async function setChoice(
       );
     }
     const no = choiceRefusal(key, value as never, now);
-    if (no) throw notNow(no);
+    if (no) throw refused(no);
     await choiceFault(db, key, value, now);
     await putChoice(db, {
       jobId,
@@ -273,7 +266,7 @@ async function choiceFault(db: Db, key: ChoiceKey, value: unknown, view: JobView
         { field: 'partNumber', reason: `The catalogue has no part “${partNumber}”.` },
       ]);
     const no = kindRefusal(part, view);
-    if (no) throw notNow(no);
+    if (no) throw refused(no);
     return;
   }
   if (!key.startsWith('stack-')) return;

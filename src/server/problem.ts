@@ -1,3 +1,6 @@
+import { reasonOf, type Refusal } from '../core/job/index.ts';
+import type { RuleId } from '../core/rules/index.ts';
+
 /** An error as RFC 9457 says it, with the fields that caused it. */
 export interface FieldFault {
   field: string;
@@ -49,3 +52,10 @@ export const invalid = (
   errors: FieldFault[],
   detail = errors[0] ? `${errors[0].field}: ${errors[0].reason}` : 'The input is not valid.',
 ) => new Problem(422, 'Input refused', detail, errors);
+
+/** What may not happen yet, or no more: the field it hangs on, why, and by which rule. */
+export const notNow = (field: string, reason: string, rule?: RuleId) =>
+  new Problem(422, 'Not now', reason, [{ field, reason }], rule ? { rule } : {});
+
+/** What a rule of the job refuses. */
+export const refused = (no: Refusal) => notNow(no.field, reasonOf(no), no.rule);

@@ -1,17 +1,13 @@
-import { beforeStroke, setupOf, reasonOf } from '../core/job/index.ts';
+import { beforeStroke, setupOf } from '../core/job/index.ts';
 import { type Operation, operations } from '../core/press/index.ts';
-import type { RuleId } from '../core/rules/index.ts';
 import { type RamFault, ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
+import { inUse } from './in-use.ts';
 import { jobView } from './job-record.ts';
-import { invalid, notFound, Problem } from './problem.ts';
+import { invalid, notFound, notNow, refused } from './problem.ts';
 import { sse, standInSpeed } from './streams.ts';
 
-/** Jobs whose gauge is being read: one tablet at a time. */
-const inUse = new Set<string>();
-
-const notNow = (field: string, reason: string, rule?: RuleId) =>
-  new Problem(422, 'Not now', reason, [{ field, reason }], rule ? { rule } : {});
+const claim = inUse('gauge');
 
 /** Readings of the stand-in ram for one stroke of a job, as server-sent events, until released. */
 export async function ramStream(
@@ -34,13 +30,9 @@ export async function ramStream(
   if (kind === 'hammer' || kind === 'screw')
     throw notNow('gauge', `${setup?.press.name} has no gauge.`);
   const early = beforeStroke(operation as Operation, view);
-  if (early) throw notNow(early.field, reasonOf(early), early.rule);
+  if (early) throw refused(early);
   if (!setup) throw notNow('operation', 'Dimensions of the parts are missing.');
-  if (inUse.has(jobId))
-    throw new Problem(409, 'Gauge in use', 'Another tablet is reading this gauge. One at a time.', [
-      { field: 'gauge', reason: 'In use.' },
-    ]);
-  inUse.add(jobId);
+  const letGo = claim(jobId);
   const gauge = standInRam(
     setup,
     fault as RamFault,
@@ -48,5 +40,5 @@ export async function ramStream(
     Date.now() % 1_000_000,
     standInSpeed,
   );
-  return sse(gauge.read(), () => inUse.delete(jobId));
+  return sse(gauge.read(), letGo);
 }

@@ -1,36 +1,76 @@
-import { refusal, reasonOf } from '../core/job/index.ts';
-import type { WrenchFault } from '../core/standins/wrench.ts';
-import { snugOf, type Stage, stageWindow } from '../core/torque/index.ts';
-import { standInWrench } from '../devices/wrench.ts';
+import { refusal } from '../core/job/index.ts';
+import { standInSettings, type StandInSetting } from '../core/standins/wrench-settings.ts';
+import type { Aim, WrenchFault } from '../core/standins/wrench.ts';
+import {
+  afterPull,
+  followPull,
+  snugOf,
+  type Stage,
+  stageWindow,
+  type WrenchMessage,
+} from '../core/torque/index.ts';
+import { type DigitalWrench, standInWrench } from '../devices/wrench.ts';
+import { inUse } from './in-use.ts';
 import { jobView } from './job-record.ts';
-import { invalid, notFound, Problem } from './problem.ts';
+import { invalid, notFound, refused } from './problem.ts';
 import { sse, standInSpeed } from './streams.ts';
 
-/** Jobs whose wrench is being read: one tablet at a time. */
-const inUse = new Set<string>();
+const claim = inUse('wrench');
 
-/** What the stand-in hides: how the hand stops, in how many pulls, and what is wrong with the nut. */
-export const pullSettings = [
-  'good',
-  'ratchet',
-  'short',
-  'too-far',
-  'slips',
-  'cross-threaded',
-  'yields',
-  'silent',
-] as const;
-type PullSetting = (typeof pullSettings)[number];
-
-const faultOf = (setting: PullSetting): WrenchFault =>
+const faultOf = (setting: StandInSetting): WrenchFault =>
   setting === 'slips' || setting === 'cross-threaded' || setting === 'yields' ? setting : 'good';
 
 /** Where the hand stops, in the stage's own unit. */
-function stopAt(stage: Stage, setting: PullSetting): number {
+function stopAt(stage: Stage, setting: StandInSetting): number {
   const value = stage.value ?? 0;
   const { low, high } = stageWindow(stage) ?? { low: value, high: value };
   if (setting === 'short') return low - (high - low);
   return setting === 'too-far' ? high + (high - low) : value;
+}
+
+const aimOf = (stage: Stage, setting: StandInSetting): Aim => {
+  const stop = stopAt(stage, setting);
+  const hand = { ratchet: setting === 'ratchet', missDeg: 0 };
+  return stage.kind === 'angle'
+    ? { targetDeg: stop, ...hand }
+    : { targetDeg: 720, targetNm: stop, ...hand };
+};
+
+/** The wrench on the nut of each job, with what it has seen since its last reading was recorded. */
+const onNut = new Map<string, { reading: string; wrench: DigitalWrench }>();
+const mostWrenches = 50;
+
+function wrenchOn(
+  jobId: string,
+  reading: string,
+  snugNm: number,
+  setting: StandInSetting,
+): DigitalWrench {
+  const held = onNut.get(jobId);
+  if (held?.reading === reading) return held.wrench;
+  const hidden = { snugNm, fault: faultOf(setting), seed: Date.now() % 1_000_000 };
+  const wrench = standInWrench(hidden, standInSpeed);
+  onNut.delete(jobId);
+  onNut.set(jobId, { reading, wrench });
+  const [oldest] = onNut.keys();
+  if (onNut.size > mostWrenches && oldest !== undefined) onNut.delete(oldest);
+  return wrench;
+}
+
+async function* messages(
+  wrench: DigitalWrench,
+  stage: Stage,
+  snugNm: number,
+  setting: StandInSetting,
+): AsyncGenerator<WrenchMessage> {
+  const { name, standIn, lost } = wrench;
+  yield { name, standIn, lost, seen: [...wrench.seen] };
+  const seen = wrench.seen.length > 0 ? followPull(wrench.seen, snugNm) : undefined;
+  const next = afterPull(stage.kind, seen, lost);
+  // A nut that cannot be judged any more by pulling is not pulled.
+  if (next === 'by-mark' || next === 'spoilt') return;
+  wrench.lost = false;
+  yield* wrench.read(aimOf(stage, setting), setting === 'silent');
 }
 
 /** Readings of the stand-in wrench for one stage of the centre nut, as server-sent events, until it is put down. */
@@ -39,8 +79,9 @@ export async function wrenchStream(
   stageId: string,
   setting: string,
 ): Promise<Response> {
-  const known = pullSettings.find((s) => s === setting);
-  if (!known) throw invalid([{ field: 'setting', reason: `One of ${pullSettings.join(', ')}.` }]);
+  const known = standInSettings.find((s) => s === setting);
+  if (!known)
+    throw invalid([{ field: 'setting', reason: `One of ${standInSettings.join(', ')}.` }]);
   const view = await jobView(jobId);
   const stage = view.ctx.procedure?.stages.find((s) => s.id === stageId);
   if (!stage || !view.ctx.procedure) throw notFound('stage', stageId);
@@ -51,30 +92,9 @@ export async function wrenchStream(
   if (!tool) throw invalid([{ field: 'toolId', reason: 'This shop has no digital wrench.' }]);
   const body = { stageId, toolId: tool.id, actual: stage.value ?? 0 };
   const no = refusal('stage-recorded', body, view);
-  if (no)
-    throw new Problem(422, 'Not now', reasonOf(no), [{ field: no.field, reason: reasonOf(no) }]);
-  if (inUse.has(jobId))
-    throw new Problem(
-      409,
-      'Wrench in use',
-      'Another tablet is reading this wrench. One at a time.',
-      [{ field: 'wrench', reason: 'In use.' }],
-    );
-  inUse.add(jobId);
-  const stop = stopAt(stage, known);
-  const angle = stage.kind === 'angle';
-  const wrench = standInWrench(
-    {
-      snugNm,
-      targetDeg: angle ? stop : 720,
-      ...(angle ? {} : { targetNm: stop }),
-      ratchet: known === 'ratchet',
-      fault: faultOf(known),
-      seed: Date.now() % 1_000_000,
-      missDeg: 0,
-    },
-    known === 'silent',
-    standInSpeed,
-  );
-  return sse(wrench.read(), () => inUse.delete(jobId));
+  if (no) throw refused(no);
+  const letGo = claim(jobId);
+  const reading = `${stageId}:${view.state.stages.length}`;
+  const wrench = wrenchOn(jobId, reading, snugNm, known);
+  return sse(messages(wrench, stage, snugNm, known), letGo);
 }

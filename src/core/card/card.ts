@@ -4,6 +4,8 @@ import { depths } from '../job/depths.ts';
 import { operations } from '../press/operations.ts';
 import { closed, oneOf, Three } from '../schemas/common.ts';
 import { eventBodies } from '../schemas/events.ts';
+import type { PullCall } from '../torque/pull.ts';
+import type { Status } from '../verdict.ts';
 
 /** The job card as an open document: for paper, JSON and CSV, and kept as it was signed. */
 
@@ -62,8 +64,14 @@ const TorqueReadingSchema = closed({
 });
 
 /** What stands where a stage has no figure. */
-export const unmeasured = ({ asSaid }: { asSaid?: boolean }): string =>
-  asSaid ? 'as said, not measured' : 'seen';
+export function unmeasured(reading: {
+  asSaid?: boolean;
+  status?: Status;
+  pull?: PullCall;
+}): string {
+  if (reading.asSaid) return 'as said, not measured';
+  return reading.status === 'stop' || reading.pull ? 'no figure' : 'seen';
+}
 
 const TorqueSchema = closed({
   procedure: Type.String(),

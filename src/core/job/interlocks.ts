@@ -12,6 +12,7 @@ import {
   mayGoUnmeasured,
   orderFault,
   type Procedure,
+  pullVerdict,
   stageUnit,
   walkProcedure,
   isSaid,
@@ -188,6 +189,8 @@ const guards: Guards = {
     if (used) return used;
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
     if (stage?.kind === 'lock') return undefined;
+    // A nut that is spoilt is put on record with a figure or without.
+    if (b.pull && stage && pullVerdict(stage.kind, b.pull)) return undefined;
     if (b.asSaid && b.actual === undefined && stage && mayGoUnmeasured(stage)) return undefined;
     if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
     if (b.actual < 0) return refuse('actual', 'torque.sign');

@@ -14,7 +14,8 @@ import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
-import { TypedProcedureSchema } from '../torque/procedure.ts';
+import { pullCalls } from '../torque/pull.ts';
+import { TypedProcedureSchema } from '../torque/stage.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
 
@@ -201,6 +202,8 @@ export const eventBodies = {
         { maxItems: 80 },
       ),
     ),
+    /** What the wrench saw of the nut while it was pulled. */
+    pull: Maybe(oneOf(pullCalls)),
     /** Read by the simulated wrench. */
     standIn: Maybe(Type.Boolean()),
   }),

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import type { Instrument } from '../fits/seat.ts';
-import type { Wrench } from '../torque/procedure.ts';
+import type { Wrench } from '../torque/wrench.ts';
 import { unitSystems } from '../units/index.ts';
 import { closed, Currency, Maybe, oneOf, Text } from './common.ts';
 

@@ -5,7 +5,8 @@ import { InstrumentSchema } from '../fits/seat.ts';
 import { PartSchema } from '../matching/catalogue-part.ts';
 import { AdapterSchema, PressSchema } from '../press/kit.ts';
 import { FastenerSchema } from '../torque/fastener.ts';
-import { ProcedureSchema, WrenchSchema } from '../torque/procedure.ts';
+import { ProcedureSchema } from '../torque/stage.ts';
+import { WrenchSchema } from '../torque/wrench.ts';
 import { closed, Currency, Id, Km, Maybe, Mm, oneOf, Text } from './common.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */

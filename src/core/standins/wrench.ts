@@ -42,25 +42,39 @@ export const reportWrench: WrenchRange = {
   handDegPerS: [15, 60],
 };
 
-export interface Tightening {
+/** A made-up nut, and what is wrong with it. */
+export interface NutHidden {
   snugNm: number;
-  /** Angle past snug that the hand aims at, degrees. */
+  fault: WrenchFault;
+  seed: number;
+}
+/** Where the hand aims, and how. */
+export interface Aim {
+  /** Angle past snug, degrees. */
   targetDeg: number;
   /** Torque that it aims at instead, N·m. */
   targetNm?: number;
   /** Whether it takes several pulls of a ratchet. */
   ratchet: boolean;
-  fault: WrenchFault;
-  seed: number;
   /** By how much the hand misses its aim, degrees. */
   missDeg: number;
 }
+export type Tightening = NutHidden & Aim;
 
 /** What a made-up tightening hides. */
 export interface MadeUpPull {
   samples: PullSample[];
   /** How far the nut truly turned past snug, degrees. */
   turnedDeg: number;
+}
+
+/** A nut that stays where a hand left it: pulled again, it goes on from there. */
+export interface MadeUpNut {
+  /** The hand goes to its aim and lets go. */
+  pull: (aim: Aim) => Generator<PullSample>;
+  /** The hand lets go wherever it is. */
+  letGo: () => Generator<PullSample>;
+  turnedDeg: () => number;
 }
 
 const hz = 100;
@@ -82,36 +96,37 @@ function jointCurve(snugNm: number, slope: number, fault: WrenchFault) {
   };
 }
 
-/** A nut tightened to snug and on by an angle, in one pull or in several, as a wrench with torque and angle would see it. */
-export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): MadeUpPull {
-  const r = random(t.seed);
+/** A nut, a wrench on it with torque and angle, and nobody's hand yet. */
+export function madeUpNut(hidden: NutHidden, range: WrenchRange = reportWrench): MadeUpNut {
+  const r = random(hidden.seed);
   const spring = between(r, range.springDegPerNm);
   const slope = between(r, range.slope);
   const breakaway = between(r, range.breakaway);
-  const curve = jointCurve(t.snugNm, slope, t.fault);
-  const samples: PullSample[] = [];
+  const curve = jointCurve(hidden.snugNm, slope, hidden.fault);
   // Nut from where it touches; body of the wrench; where the ratchet has it engaged.
   let [nut, body, engaged, ms] = [-4, 0, 4, 0];
   let snugAt: number | undefined;
   let before = { nm: 0, nut };
-  let slipLeft = t.fault === 'slips' ? 10 + 6 * r() : 0;
-  const slipAtDeg = t.targetDeg * (0.3 + 0.5 * r());
+  let slipLeft = hidden.fault === 'slips' ? 10 + 6 * r() : 0;
+  const slipShareOfAim = 0.3 + 0.5 * r();
   const torqueNow = (): number => Math.max(0, (body - nut - engaged) / spring);
-  const read = () => {
+  const turned = () => (snugAt === undefined ? 0 : nut - snugAt);
+  const read = (): PullSample => {
     const torque = torqueNow();
     const seen = Math.max(0, torque * (1 + range.torqueShare * normal(r)) + 0.15 * normal(r));
-    samples.push({
+    const sample = {
       ms,
       torqueNm: Number(seen.toFixed(2)),
       angleDeg: Number((body + range.angleDeg * normal(r)).toFixed(2)),
-    });
-    if (snugAt === undefined && torque >= t.snugNm) {
+    };
+    if (snugAt === undefined && torque >= hidden.snugNm) {
       // Between two readings, where the torque truly passed it.
-      const share = (t.snugNm - before.nm) / (torque - before.nm);
+      const share = (hidden.snugNm - before.nm) / (torque - before.nm);
       snugAt = before.nut + share * (nut - before.nut);
     }
     before = { nm: torque, nut };
     ms += 1000 / hz;
+    return sample;
   };
   /** The nut gives way as far as the torque carries it. */
   const settle = () => {
@@ -124,44 +139,66 @@ export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): Ma
     }
     nut = Math.max(nut, low);
   };
-  const turned = () => (snugAt === undefined ? 0 : nut - snugAt);
-  const aim = t.targetDeg + t.missDeg;
-  const there = () => (t.targetNm === undefined ? turned() >= aim : torqueNow() >= t.targetNm);
-  /** A hand that aims at a torque slows down before it. */
-  const slowing = (): number =>
-    t.targetNm === undefined
-      ? 1
-      : Math.max(0.05, Math.min(1, (1 - torqueNow() / t.targetNm) / 0.3));
-  for (let pull = 0; pull < 60 && !there(); pull++) {
-    const swing = t.ratchet ? between(r, range.swingDeg) : Infinity;
-    const speed = between(r, range.handDegPerS) / hz;
-    const from = body;
-    while (body - from < swing && !there()) {
-      body += speed * slowing() * (0.8 + 0.4 * r());
-      settle();
-      if (slipLeft > 0 && turned() > slipAtDeg) {
-        // The socket rides up: the body runs ahead and the nut stays.
-        engaged += slipLeft;
-        body += slipLeft;
-        engaged += 0.7 * spring * torqueNow();
-        slipLeft = 0;
-      }
-      read();
-    }
-    const reached = there();
-    // The hand lets go: the spring comes back, the nut stays.
+  /** The socket rides up: the body runs ahead and the nut stays. */
+  const slip = () => {
+    engaged += slipLeft;
+    body += slipLeft;
+    engaged += 0.7 * spring * torqueNow();
+    slipLeft = 0;
+  };
+  function* letGoAt(speed: number): Generator<PullSample> {
+    // The spring comes back, the nut stays.
     while (torqueNow() > 0.4) {
       body -= Math.max(0.05, speed * 1.5);
-      read();
+      yield read();
     }
-    const back = t.ratchet ? body - from : 0;
-    for (let gone = 0; gone < back; gone += 4 * speed) {
-      body -= 4 * speed;
-      engaged -= 4 * speed;
-      read();
-    }
-    for (let i = 0; i < 12; i++) read();
-    if (reached) break;
   }
-  return { samples, turnedDeg: turned() };
+  const rest = function* rest(): Generator<PullSample> {
+    for (let i = 0; i < 12; i++) yield read();
+  };
+  return {
+    turnedDeg: turned,
+    letGo: function* letGo() {
+      yield* letGoAt(range.handDegPerS[0] / hz);
+      yield* rest();
+    },
+    pull: function* pull(aim: Aim) {
+      const there = () =>
+        aim.targetNm === undefined
+          ? turned() >= aim.targetDeg + aim.missDeg
+          : torqueNow() >= aim.targetNm;
+      /** A hand that aims at a torque slows down before it. */
+      const slowing = (): number =>
+        aim.targetNm === undefined
+          ? 1
+          : Math.max(0.05, Math.min(1, (1 - torqueNow() / aim.targetNm) / 0.3));
+      for (let swings = 0; swings < 60 && !there(); swings++) {
+        const swing = aim.ratchet ? between(r, range.swingDeg) : Infinity;
+        const speed = between(r, range.handDegPerS) / hz;
+        const from = body;
+        while (body - from < swing && !there()) {
+          body += speed * slowing() * (0.8 + 0.4 * r());
+          settle();
+          if (slipLeft > 0 && turned() > slipShareOfAim * aim.targetDeg) slip();
+          yield read();
+        }
+        const reached = there();
+        yield* letGoAt(speed);
+        const back = aim.ratchet ? body - from : 0;
+        for (let gone = 0; gone < back; gone += 4 * speed) {
+          body -= 4 * speed;
+          engaged -= 4 * speed;
+          yield read();
+        }
+        yield* rest();
+        if (reached) break;
+      }
+    },
+  };
+}
+
+/** A nut tightened to snug and on by an angle, in one pull or in several, as a wrench with torque and angle would see it. */
+export function madeUpPull(t: Tightening, range: WrenchRange = reportWrench): MadeUpPull {
+  const nut = madeUpNut(t, range);
+  return { samples: [...nut.pull(t)], turnedDeg: nut.turnedDeg() };
 }

@@ -1,3 +1,4 @@
+export * from './after-pull.ts';
 export * from './arithmetic.ts';
 export * from './castle.ts';
 export * from './circle.ts';
@@ -5,6 +6,8 @@ export * from './clamp.ts';
 export * from './fastener.ts';
 export * from './procedure.ts';
 export * from './pull.ts';
+export * from './stage.ts';
 export * from './thread-on-nut.ts';
 export * from './threads.data.ts';
 export * from './threads.ts';
+export * from './wrench.ts';

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { followMany } from '../../../tests/pulls.ts';
-import { madeUpPull, reportWrench, tuningWrench } from '../standins/wrench.ts';
-import { followPull, keptCurve, type PullSample, pullVerdict } from './index.ts';
+import { madeUpNut, madeUpPull, reportWrench, tuningWrench } from '../standins/wrench.ts';
+import {
+  afterPull,
+  brokeOff,
+  canBeRecorded,
+  corridorOf,
+  followPull,
+  keptCurve,
+  type PullSample,
+  pullVerdict,
+} from './index.ts';
 
 /** A pull by hand arithmetic: the wrench twists 0.05° for each N·m, snug at 50 N·m, then the nut turns 2 N·m for each degree. */
 function plain(toDeg: number, springs = 0.05): PullSample[] {
@@ -48,8 +57,43 @@ describe('a pull on a nut', () => {
     const f = followPull(madeUpPull(aim, tuningWrench).samples, 90);
     expect(f.call).toBe(call);
     // Whatever its angle, nothing of it is Good.
-    expect(pullVerdict(f.call)).toMatchObject({ status: 'stop' });
-    expect(pullVerdict('let-go')).toBeUndefined();
+    expect(pullVerdict('angle', f.call)).toMatchObject({ status: 'stop' });
+    expect(pullVerdict('angle', 'let-go')).toBeUndefined();
+  });
+  it('keeps a nut where it was left: what comes after counts on, and nothing mends a slip', () => {
+    const hidden = { snugNm: 90, fault: 'good' as const, seed: 7 };
+    const aim = { targetDeg: 40, ratchet: false, missDeg: 0 };
+    const nut = madeUpNut(hidden, tuningWrench);
+    const short = [...nut.pull(aim)];
+    expect(afterPull('angle', followPull(short, 90), false)).toBe('pull-on');
+    const all = [...short, ...nut.pull({ ...aim, targetDeg: 60 })];
+    // Alone the second pull would be counted from snug anew, and the nut called short.
+    expect(Math.abs(followPull(all, 90).turnedDeg! - nut.turnedDeg())).toBeLessThan(1.5);
+    expect(nut.turnedDeg()).toBeGreaterThan(59);
+    const slipped = madeUpNut({ ...hidden, fault: 'slips' }, tuningWrench);
+    const twice = [...slipped.pull(aim), ...slipped.pull({ ...aim, targetDeg: 60 })];
+    const f = followPull(twice, 90);
+    expect(afterPull('angle', f, false)).toBe('spoilt');
+    // A torque is what the wrench shows, slip or not.
+    expect(afterPull('torque', f, false)).toBe('pull-on');
+  });
+  it('put down or lost under load has recorded nothing; an angle is then told by the mark', () => {
+    const under = followPull(plain(40).slice(0, 129), 50);
+    expect(under.free).toBe(false);
+    expect(canBeRecorded('angle', under)).toBe(false);
+    expect(brokeOff('angle', under, false)).toMatchObject({ rule: 'torque.put-down' });
+    expect(brokeOff('angle', under, true)).toMatchObject({ rule: 'torque.lost' });
+    expect(afterPull('angle', under, true)).toBe('by-mark');
+    expect(afterPull('torque', under, true)).toBe('pull');
+    const done = followPull(plain(60), 50);
+    expect(canBeRecorded('angle', done)).toBe(true);
+    expect(brokeOff('angle', done, false)).toBeUndefined();
+  });
+  it('expects the torque to grow as it first did', () => {
+    // Geometry: the made-up joint of `plain` grows by 2 N·m for each degree.
+    const { least, most } = corridorOf(followPull(plain(60), 50).curve)!;
+    expect((least + most) / 2).toBeCloseTo(2, 1);
+    expect(corridorOf([[0, 50]])).toBeUndefined();
   });
   it('draws one curve through all pulls, and keeps it thinned', () => {
     const aim = { snugNm: 90, targetDeg: 90, fault: 'good' as const, seed: 6, missDeg: 0 };

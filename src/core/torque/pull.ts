@@ -1,5 +1,6 @@
 import { median } from '../median.ts';
-import { verdict, type Verdict } from '../verdict.ts';
+import { callOf, gives, longSnugDeg, slips } from './pull-call.ts';
+import { bodyLine, freeShare, type Pull, pullsOf, springFrom, stillShare } from './pulls.ts';
 
 /** A pull on a nut as a wrench with torque and angle sees it. */
 
@@ -9,6 +10,18 @@ export interface PullSample {
   torqueNm: number;
   angleDeg: number;
 }
+
+/** What a wrench says: first itself and all that it has seen of this nut, then reading by reading. */
+export type WrenchMessage =
+  | {
+      name: string;
+      /** Simulated: what it reads is no evidence. */
+      standIn: boolean;
+      /** It fell silent under load in the last pull. */
+      lost: boolean;
+      seen: readonly PullSample[];
+    }
+  | PullSample;
 
 export const pullCalls = [
   'waiting',
@@ -29,128 +42,13 @@ export interface Followed {
   torqueNm: number;
   peakNm: number;
   pulls: number;
+  /** Nobody pulls just now: the torque has gone back to nothing. */
+  free: boolean;
   /** Twist of the wrench itself, as its own springing back shows; undefined before the first. */
   springDegPerNm: number | undefined;
   /** Torque over the nut's angle, pull joined to pull; from snug once that is known. */
   curve: [deg: number, nm: number][];
 }
-
-/** Below this share of the snug torque the wrench is free: nobody pulls. Our judgement. */
-const freeShare = 0.06;
-/** The nut stands still while the torque is below this share of what it was left at. Our judgement. */
-const stillShare = 0.85;
-/** Torque lost within so many readings while the hand goes on: the socket slipped. Our judgement. */
-const slipShare = 0.4;
-const slipReadings = 4;
-const slipDeg = 2;
-/** From a third of snug to snug a sound nut turns less than this, degrees; one that is crossed, more. Our judgement. */
-const longSnugDeg = 130;
-/** A thread that gives: the slope falls to this share of what it was. Our judgement. */
-const givingShare = 0.45;
-/** Degrees over which a slope is read. */
-const slopeDeg = 8;
-
-/** Stretches in which somebody pulls, as [first, last] readings. */
-function pullsIn(samples: readonly PullSample[], freeNm: number): [number, number][] {
-  const out: [number, number][] = [];
-  let from: number | undefined;
-  for (const [i, s] of samples.entries()) {
-    if (s.torqueNm > freeNm) from ??= i;
-    else if (from !== undefined) {
-      if (i - from > 3) out.push([from, i - 1]);
-      from = undefined;
-    }
-  }
-  if (from !== undefined && samples.length - from > 3) out.push([from, samples.length - 1]);
-  return out;
-}
-
-/** Where the hand begins to let go: back from the end, as long as the torque was higher before. */
-function letGoAt(samples: readonly PullSample[], [from, to]: readonly [number, number]): number {
-  let at = to;
-  let top = samples[to]!.torqueNm;
-  for (let i = to - 1; i >= from; i--) {
-    const t = samples[i]!.torqueNm;
-    if (t > top) [at, top] = [i, t];
-    // Noise goes up and down; a pull goes up for good.
-    else if (t < 0.93 * top) break;
-  }
-  return at;
-}
-
-/** Angle of the wrench’s body as a line over torque: least squares. */
-interface Line {
-  /** Degrees for each newton metre. */
-  slope: number;
-  /** Angle at a torque, along the line itself or along another slope through its middle. */
-  at: (nm: number, slope?: number) => number;
-  /** How much the line is worth: spread of its torques. */
-  weight: number;
-}
-function lineOf(part: readonly PullSample[]): Line | undefined {
-  const mean = (of: (s: PullSample) => number) => part.reduce((a, s) => a + of(s), 0) / part.length;
-  const [mt, ma] = [mean((s) => s.torqueNm), mean((s) => s.angleDeg)];
-  let [up, weight] = [0, 0];
-  for (const s of part) {
-    up += (s.torqueNm - mt) * (s.angleDeg - ma);
-    weight += (s.torqueNm - mt) ** 2;
-  }
-  if (part.length < 3 || weight === 0) return undefined;
-  const slope = up / weight;
-  return { slope, weight, at: (nm, along = slope) => ma + along * (nm - mt) };
-}
-
-interface Pull {
-  all: readonly PullSample[];
-  /** Readings up to where the hand lets go, or to the last one. */
-  rise: readonly PullSample[];
-  /** Torque that it was left at before, under which the nut stands still; 0 at the first. */
-  heldNm: number;
-  /** The body over torque while the nut stands still: as the torque comes back, and as the hand lets go. */
-  loading: Line | undefined;
-  unloading: Line | undefined;
-}
-
-function pullsOf(samples: readonly PullSample[], freeNm: number): Pull[] {
-  let heldNm = 0;
-  return pullsIn(samples, freeNm).map((part): Pull => {
-    const top = letGoAt(samples, part);
-    const topNm = samples[top]?.torqueNm ?? 0;
-    const rise = samples.slice(part[0], top + 1);
-    const above = rise.findIndex((s) => s.torqueNm >= stillShare * heldNm);
-    const fall = samples
-      .slice(top, part[1] + 1)
-      .filter((s) => s.torqueNm > 0.1 * topNm && s.torqueNm < 0.92 * topNm);
-    const pull = {
-      all: samples.slice(part[0], part[1] + 1),
-      rise,
-      heldNm,
-      loading: heldNm > 0 ? lineOf(rise.slice(0, Math.max(0, above))) : undefined,
-      unloading: lineOf(fall),
-    };
-    heldNm = Math.max(heldNm, topNm);
-    return pull;
-  });
-}
-
-/** Twist of the wrench from every stretch in which the nut stood still. */
-function springFrom(pulls: readonly Pull[]): number | undefined {
-  const lines = pulls
-    .flatMap((p) => [p.loading, p.unloading])
-    .filter((l) => l !== undefined)
-    .filter((l) => l.slope > 0);
-  const weight = lines.reduce((a, l) => a + l.weight, 0);
-  return weight > 0 ? lines.reduce((a, l) => a + l.slope * l.weight, 0) / weight : undefined;
-}
-
-/** A socket that rides up: the torque falls away while the hand still goes on. */
-const slips = ({ all }: Pull, snugNm: number): boolean =>
-  all.some((b, i) => {
-    const a = all[i - slipReadings];
-    if (!a || a.torqueNm < snugNm / 3) return false;
-    const lost = a.torqueNm - b.torqueNm;
-    return lost > slipShare * a.torqueNm && b.angleDeg - a.angleDeg > slipDeg;
-  });
 
 /** Share of a torque within which its readings stand for the instant at which it is reached. */
 const nearShare = 0.1;
@@ -170,7 +68,7 @@ function reachedAt({ rise }: Pull, nm: number, spring: number): number | undefin
   const sticks = round.some(
     (s, i) => i > 0 && round[i - 1]!.torqueNm - s.torqueNm > stickShare * nm,
   );
-  const line = sticks || round.length < 5 ? undefined : lineOf(round);
+  const line = sticks || round.length < 5 ? undefined : bodyLine(round);
   if (line) return line.at(nm);
   return median(
     rise
@@ -266,38 +164,10 @@ export function followPull(
     torqueNm,
     peakNm: Math.max(0, ...samples.map((s) => s.torqueNm)),
     pulls: pulls.length,
+    free,
     springDegPerNm: found,
     curve,
   };
-}
-
-/** Whether torque grows much less for each degree at the end than it did just past snug. */
-function gives(curve: readonly (readonly [number, number])[]): boolean {
-  const far = curve.reduce((most, [deg]) => Math.max(most, deg), 0);
-  if (far < 2 * slopeDeg) return false;
-  const slopeIn = (from: number): number | undefined => {
-    const part = curve
-      .filter(([deg]) => deg >= from && deg < from + slopeDeg)
-      .map(([deg, nm]) => ({ ms: 0, torqueNm: deg, angleDeg: nm }));
-    return part.length > 5 ? lineOf(part)?.slope : undefined;
-  };
-  const [first, end] = [slopeIn(1), slopeIn(far - slopeDeg)];
-  return first !== undefined && end !== undefined && first > 0 && end < givingShare * first;
-}
-
-function callOf(x: Record<'slipped' | 'crossed' | 'gives' | 'snug' | 'free', boolean>): PullCall {
-  if (x.slipped) return 'slipped';
-  if (x.crossed) return 'cross-threaded';
-  if (x.gives) return 'yielding';
-  if (!x.snug) return x.free ? 'waiting' : 'snugging';
-  return x.free ? 'let-go' : 'turning';
-}
-
-/** What a pull says of the nut itself, whatever its figure; undefined while nothing is wrong. */
-export function pullVerdict(call: PullCall): Verdict | undefined {
-  if (call === 'slipped') return verdict('torque.slipped');
-  if (call === 'cross-threaded') return verdict('torque.crossed');
-  return call === 'yielding' ? verdict('torque.yielding') : undefined;
 }
 
 const mostOnCurve = 60;

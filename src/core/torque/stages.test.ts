@@ -86,6 +86,20 @@ describe('a stage', () => {
     expect(judgeStage(p, s, { actual })).toMatchObject({ status, rule, source: 'made up' }),
   );
 
+  it('that a wrench saw spoilt is Stop at any figure, and the walk goes back to the first stage', () => {
+    for (const pull of ['slipped', 'cross-threaded', 'yielding'] as const) {
+      expect(judgeStage(p, angle, { actual: 60, pull }).status).toBe('stop');
+      const readings = [
+        { stageId: 'base', actual: 120 },
+        { stageId: 'turns', actual: 5 },
+        { stageId: 'angle', actual: 60, pull },
+      ];
+      expect(walkProcedure(p, readings)).toMatchObject({ current: 0, restart: true });
+    }
+    expect(judgeStage(p, base, { actual: 120, pull: 'slipped' }).status).toBe('good');
+    expect(judgeStage(p, angle, { actual: 60, pull: 'let-go' }).status).toBe('good');
+  });
+
   it('of a wait is said done, of a drag is a limit, of a recheck a torque', () => {
     const say = (s: Stage, reading: object) => judgeStage(p, s, reading).rule;
     const wait = stage('w', 'wait', { value: 10 });

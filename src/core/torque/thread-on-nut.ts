@@ -1,5 +1,5 @@
 import { type ClampBar, clampBars, faceDiameterMm } from './clamp.ts';
-import type { Procedure, Stage } from './procedure.ts';
+import type { Procedure, Stage } from './stage.ts';
 import { type ThreadState } from './threads.data.ts';
 import { readGrade, readThread } from './threads.ts';
 

@@ -56,7 +56,7 @@ export const torqueRules = ruleTable({
     says: ['stop'],
     source: practice,
     sentence: () =>
-      'The socket slipped: the angle is lost. Look at the hex, slacken, and begin again at the base.',
+      'The socket slipped: the angle is lost. Look at the hex, slacken, and begin again at stage 1.',
   },
   'torque.crossed': {
     title: 'A thread that runs square',
@@ -71,6 +71,25 @@ export const torqueRules = ruleTable({
     source: practice,
     sentence: () =>
       'The torque no longer grows with the angle: the thread or the shank gives. Stop, and fit new parts.',
+  },
+  'torque.put-down': {
+    title: 'A pull that ends with the hand off',
+    says: ['check'],
+    source: practice,
+    sentence: () =>
+      'Put down under load: nothing is recorded. Pull on from where it stands, or read the paint mark.',
+  },
+  'torque.lost': {
+    title: 'A wrench that is seen all the way',
+    says: ['check'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `The wrench fell silent in mid-pull at ${f.value.toFixed(0)} N·m: nothing is recorded. ${
+        f.is('mark')
+          ? 'The nut has turned unseen, so the angle is told by the paint mark alone: type what it shows.'
+          : 'Pull again: a torque is the same from wherever it is pulled.'
+      }`,
   },
   'torque.no-reading': {
     title: 'A torque is read, never filled in',

@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { unmeasured } from '../../core/card/index.ts';
+import type { EventBody } from '../../core/schemas/events.ts';
 import {
   cornerRecord,
   missingFor,
@@ -66,17 +67,12 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   const streamed = useWrench(p, stage);
   const standIns = useStandIns();
   const wrench = tool?.type === 'digital' && standIns !== 'off' ? streamed : undefined;
-  const pulled = wrench?.ended ? wrench.value : undefined;
+  const pulled = wrench?.ended ? readingOf(wrench) : undefined;
   // What a wrench could not tell is told by the paint mark.
   const typing = !wrench?.running && pulled === undefined;
-  const record = async (asSaid = false) => {
+  const typed = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
+  const record = async (reading: Reading = pulled ?? typed) => {
     if (!tool) return;
-    const figure = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
-    const read =
-      pulled === undefined
-        ? figure
-        : { actual: pulled, typed: String(pulled), standIn: true, curve: wrench?.curve ?? [] };
-    const reading = asSaid ? { asSaid } : read;
     if (!(await send('stage-recorded', { stageId: stage.id, toolId: tool.id, ...reading }))) return;
     clear();
     streamed?.forget();
@@ -146,7 +142,8 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
           finished={finished}
           restart={walk.restart}
           stage={stage}
-          actual={pulled ?? (typing ? actual : undefined)}
+          actual={pulled?.actual ?? (typing ? actual : undefined)}
+          spoilt={wrench?.next === 'spoilt'}
           pulling={wrench?.running ?? false}
           onOwn={() => setOwning(true)}
           onRecord={record}
@@ -157,12 +154,23 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
   );
 }
 
+type Reading = Omit<EventBody<'stage-recorded'>, 'stageId' | 'toolId'>;
+
+/** What goes on record of what a wrench has seen. */
+const readingOf = ({ value, followed, curve, standIn }: WrenchHandle): Reading => ({
+  ...(value === undefined ? {} : { actual: value, typed: String(value) }),
+  ...(followed ? { pull: followed.call } : {}),
+  ...(standIn ? { standIn } : {}),
+  curve,
+});
+
 function NutActions({
   unchecked,
   finished,
   restart,
   stage,
   actual,
+  spoilt,
   pulling,
   onOwn,
   onRecord,
@@ -174,10 +182,12 @@ function NutActions({
   restart: boolean;
   stage: Stage;
   actual: number | undefined;
+  /** The wrench saw what no figure mends. */
+  spoilt: boolean;
   /** A wrench is being read just now. */
   pulling: boolean;
   onOwn: () => void;
-  onRecord: (asSaid?: boolean) => void;
+  onRecord: (reading?: Reading) => void;
   onFinish: () => void;
 }) {
   const { view, send } = useJob();
@@ -194,17 +204,43 @@ function NutActions({
       />
     );
   if (pulling) return <MainAction label="Record" missing="Let go in the band first" />;
+  if (spoilt) return <MainAction label="Record that it is spoilt" onAct={() => onRecord()} />;
   const unit = stageUnit(stage);
-  if (stage.kind === 'wait') return <WaitAction stage={stage} onDone={() => onRecord(true)} />;
+  if (stage.kind === 'wait')
+    return <WaitAction stage={stage} onDone={() => onRecord({ asSaid: true })} />;
   if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
-  if (actual === undefined)
-    return mayGoUnmeasured(stage) ? (
-      <MainAction label="Done as said, not measured" onAct={() => onRecord(true)} />
-    ) : (
-      <MainAction label="Record" missing="Type the reading" />
-    );
-  const shown = both(actual, unit);
-  return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={() => onRecord()} />;
+  return (
+    <>
+      <RecordFigure stage={stage} unit={unit} actual={actual} onRecord={onRecord} />
+      {stage.kind === 'angle' && (
+        <button type="button" className="btn quiet" onClick={() => onRecord({ pull: 'slipped' })}>
+          It slipped
+        </button>
+      )}
+    </>
+  );
+}
+
+function RecordFigure({
+  stage,
+  unit,
+  actual,
+  onRecord,
+}: {
+  stage: Stage;
+  unit: NonNullable<ReturnType<typeof stageUnit>>;
+  actual: number | undefined;
+  onRecord: (reading?: Reading) => void;
+}) {
+  if (actual !== undefined) {
+    const shown = both(actual, unit);
+    return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={() => onRecord()} />;
+  }
+  return mayGoUnmeasured(stage) ? (
+    <MainAction label="Done as said, not measured" onAct={() => onRecord({ asSaid: true })} />
+  ) : (
+    <MainAction label="Record" missing="Type the reading" />
+  );
 }
 
 /** A stage that is waited out: its clock first, then it is said done. */

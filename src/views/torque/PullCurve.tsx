@@ -1,13 +1,10 @@
 import { useId } from 'react';
-import { type Stage, stageWindow } from '../../core/torque/index.ts';
+import { corridorOf, type Stage, stageWindow } from '../../core/torque/index.ts';
 
 const [left, right, top, bottom] = [52, 330, 14, 150];
 /** A step that divides a scale into three to six. */
 const stepOf = (most: number) =>
   [5, 10, 15, 20, 30, 40, 50, 100, 200].find((s) => most / s <= 6) ?? 500;
-
-/** How far a joint is expected to leave its own first slope, either way. Our judgement. */
-const corridorShare = 0.3;
 
 /** Torque over the angle from snug as it is pulled, in the window it has to end in and the corridor of its own first slope. */
 export function PullCurve({
@@ -29,12 +26,7 @@ export function PullCurve({
   const y = (nm: number) => bottom - (nm / mostNm) * (bottom - top);
   const shown = curve.filter(([d]) => d >= leastDeg);
   const path = shown.map(([d, t]) => `${x(d).toFixed(1)} ${y(t).toFixed(1)}`).join('L');
-  const early = curve.filter(([d]) => d > 1 && d < 12);
-  const [first, last] = [early[0], early.at(-1)];
-  const slope =
-    angle && first && last && last[0] - first[0] > 4
-      ? (last[1] - first[1]) / (last[0] - first[0])
-      : undefined;
+  const corridor = angle ? corridorOf(curve) : undefined;
   const now = shown.at(-1);
   const [nmStep, degStep] = [stepOf(mostNm), stepOf(mostDeg - leastDeg)];
   return (
@@ -78,11 +70,11 @@ export function PullCurve({
       <clipPath id={clip}>
         <path d={`M${left} ${top}H${right}V${bottom}H${left}Z`} />
       </clipPath>
-      {slope !== undefined && slope > 0 && (
+      {corridor && (
         <path
           clipPath={`url(#${clip})`}
           className="corridor"
-          d={`M${x(0)} ${y(snugNm)}L${x(mostDeg)} ${y(snugNm + (1 + corridorShare) * slope * mostDeg)}V${y(snugNm + (1 - corridorShare) * slope * mostDeg)}Z`}
+          d={`M${x(0)} ${y(snugNm)}L${x(mostDeg)} ${y(snugNm + corridor.most * mostDeg)}V${y(snugNm + corridor.least * mostDeg)}Z`}
         />
       )}
       <path className="thin" d={`M${left} ${top}V${bottom}H${right}`} />

@@ -1,13 +1,14 @@
 import { Square } from 'lucide-react';
 import { useState } from 'react';
-import type { Stage } from '../../core/torque/index.ts';
+import { type StandInSetting, standInSettings } from '../../core/standins/wrench-settings.ts';
+import type { AfterPull, Stage } from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { standInNote, useStandIns } from '../shell/useStandIns.ts';
 import { PullCurve } from './PullCurve.tsx';
 import type { WrenchHandle } from './useWrench.ts';
 
-const settings = {
+const settingWords: Record<StandInSetting, string> = {
   good: 'sound, one pull',
   ratchet: 'in several pulls',
   short: 'stops short',
@@ -16,14 +17,15 @@ const settings = {
   'cross-threaded': 'crossed thread',
   yields: 'shank gives',
   silent: 'falls silent',
-} as const;
-type Setting = keyof typeof settings;
+};
+
+const pullWords: Partial<Record<AfterPull, string>> = { pull: 'Pull', 'pull-on': 'Pull on' };
 
 /** The wrench that reads torque and angle: take it up, put it down, and what it drew. A real one comes in at the same place. */
 export function WrenchPanel({ wrench, stage }: { wrench: WrenchHandle; stage: Stage }) {
-  const [setting, setSetting] = useState<Setting>('good');
+  const [setting, setSetting] = useState<StandInSetting>('good');
   const note = standInNote[useStandIns()];
-  const { followed } = wrench;
+  const pullWord = pullWords[wrench.next];
   const pull = () => {
     wrench.pull(setting);
     // On a phone the figure that is read while pulling stands above this.
@@ -39,26 +41,27 @@ export function WrenchPanel({ wrench, stage }: { wrench: WrenchHandle; stage: St
           <span>{wrench.fault}</span>
         </p>
       )}
-      {wrench.running ? (
+      {wrench.running && (
         <button type="button" className="btn release" onClick={wrench.putDown}>
           <Square aria-hidden="true" />
           Put down
         </button>
-      ) : (
+      )}
+      {!wrench.running && pullWord && (
         <div className="pair-in">
           <button type="button" className="btn quiet" onClick={pull}>
-            {followed ? 'Pull again' : 'Pull'}
+            {pullWord}
           </button>
           <label className="field compact">
             <span>Stand-in wrench</span>
             <select
               className="pick"
               value={setting}
-              onChange={(e) => setSetting(e.target.value as Setting)}
+              onChange={(e) => setSetting(e.target.value as StandInSetting)}
             >
-              {Object.entries(settings).map(([id, name]) => (
+              {standInSettings.map((id) => (
                 <option key={id} value={id}>
-                  {name}
+                  {settingWords[id]}
                 </option>
               ))}
             </select>

@@ -1,9 +1,14 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import {
+  type AfterPull,
+  afterPull,
+  brokeOff,
+  canBeRecorded,
   type Followed,
   judgeStage,
   keptCurve,
   type Procedure,
+  pulledFigure,
   pullVerdict,
   snugOf,
   type Stage,
@@ -16,8 +21,10 @@ export interface WrenchHandle extends WrenchState {
   snugNm: number;
   /** The figure of the stage as the wrench shows it now, in the stage's unit. */
   value: number | undefined;
-  /** The hand has let go, and what it came to can be recorded. */
+  /** What it came to can be recorded: the hand has let go, or the nut is spoilt. */
   ended: boolean;
+  /** What can come next once the hand is off. */
+  next: AfterPull;
   /** What is wrong with the nut, or how the figure stands in its window. */
   verdict: Verdict | undefined;
   /** Torque over angle, for picture and record. */
@@ -37,17 +44,20 @@ export function useWrench(p: Procedure, stage: Stage): WrenchHandle | undefined 
   useEffect(() => () => feed.putDown(), [feed]);
   const snugNm = snugOf(p, stage);
   if ((stage.kind !== 'torque' && stage.kind !== 'angle') || snugNm === undefined) return undefined;
-  const { followed, running, fault } = state;
-  const value = stage.kind === 'torque' ? followed?.peakNm : followed?.turnedDeg;
-  const ended = !running && followed !== undefined && fault === undefined && value !== undefined;
-  const wrong = followed && pullVerdict(followed.call);
+  const { followed, running, lost } = state;
+  const { kind } = stage;
+  const value = followed && pulledFigure(kind, followed);
+  const spoilt = followed && pullVerdict(kind, followed.call);
+  const broke = followed && !running ? brokeOff(kind, followed, lost) : undefined;
   const actual = value === undefined ? undefined : Number(value.toFixed(1));
   return {
     ...state,
     snugNm,
     value: actual,
-    ended: ended && !wrong,
-    verdict: wrong ?? (actual === undefined ? undefined : judgeStage(p, stage, { actual })),
+    ended: !running && !lost && followed !== undefined && canBeRecorded(kind, followed),
+    next: afterPull(kind, followed, lost),
+    verdict:
+      spoilt ?? broke ?? (actual === undefined ? undefined : judgeStage(p, stage, { actual })),
     big: followed && bigOf(stage, snugNm, followed, running),
     curve: followed ? keptCurve(followed) : [],
     pull: (setting) => feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}`, snugNm),

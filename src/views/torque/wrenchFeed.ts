@@ -1,4 +1,9 @@
-import { followPull, type Followed, type PullSample } from '../../core/torque/index.ts';
+import {
+  followPull,
+  type Followed,
+  type PullSample,
+  type WrenchMessage,
+} from '../../core/torque/index.ts';
 
 /** Silence after which the wrench is said to be lost, ms. */
 const silentMs = 700;
@@ -7,13 +12,19 @@ export interface WrenchState {
   running: boolean;
   samples: readonly PullSample[];
   followed: Followed | undefined;
-  /** Why nothing came, or why it broke off. */
+  /** It fell silent under load: what the hand did after it nobody saw. */
+  lost: boolean;
+  /** What it says of itself: simulated or not; undefined before it has spoken. */
+  standIn: boolean | undefined;
+  /** Why nothing came. */
   fault: string | undefined;
 }
 const still: WrenchState = {
   running: false,
   samples: [],
   followed: undefined,
+  lost: false,
+  standIn: undefined,
   fault: undefined,
 };
 
@@ -39,7 +50,7 @@ export class WrenchFeed {
     for (const listener of this.#listeners) listener();
   }
 
-  /** Takes the wrench up: its readings come until it is put down or falls silent. */
+  /** Takes the wrench up: what it has seen of this nut comes first, then its readings until it is put down or falls silent. */
   pull(path: string, snugNm: number): void {
     if (this.#source) return;
     this.#samples = [];
@@ -51,15 +62,22 @@ export class WrenchFeed {
     this.#source = source;
     source.onmessage = (e: MessageEvent<string>) => {
       this.#lastAt = performance.now();
-      this.#samples.push(JSON.parse(e.data) as PullSample);
+      this.#take(JSON.parse(e.data) as WrenchMessage);
     };
     source.onerror = () => this.#end();
     this.#frame = requestAnimationFrame(this.#publish);
   }
 
+  #take(message: WrenchMessage): void {
+    if (!('seen' in message)) return void this.#samples.push(message);
+    this.#samples = [...message.seen];
+    this.#set({ standIn: message.standIn, lost: message.lost });
+  }
+
   readonly #publish = (): void => {
     if (this.#samples.length !== this.#seen) this.#show();
-    if (performance.now() - this.#lastAt > silentMs && this.#samples.length > 0) return this.#end();
+    if (performance.now() - this.#lastAt > silentMs && this.#state.standIn !== undefined)
+      return this.#end();
     this.#frame = requestAnimationFrame(this.#publish);
   };
 
@@ -69,17 +87,13 @@ export class WrenchFeed {
     this.#set({ samples, followed: followPull(samples, this.#snugNm) });
   }
 
+  /** The wrench has stopped by itself: the hand came off, or it was lost. */
   #end(): void {
     this.putDown();
-    const { followed } = this.#state;
-    if (!followed || this.#samples.length === 0)
+    const { followed, standIn } = this.#state;
+    if (standIn === undefined)
       return this.#set({ fault: 'The wrench does not answer, or another tablet reads it.' });
-    // A hand that lets go brings the torque back to nothing; a wrench that is lost does not.
-    const held = followed.torqueNm > 0.1 * followed.peakNm;
-    if (held)
-      this.#set({
-        fault: `The wrench fell silent in mid-pull at ${followed.torqueNm.toFixed(0)} N·m. Nothing is recorded: look at the paint mark, then pull again or type what you saw.`,
-      });
+    if (followed && !followed.free) this.#set({ lost: true });
   }
 
   readonly putDown = (): void => {

@@ -1,0 +1,95 @@
+import { type Static, Type } from '@sinclair/typebox';
+import type { RuleUnit } from '../rules/index.ts';
+import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
+
+/** One line of a tightening procedure. */
+const StageSchema = closed({
+  id: Id,
+  kind: oneOf([
+    'torque',
+    'angle',
+    'back-off',
+    'turn-hub',
+    'wait',
+    'drag',
+    'recheck',
+    'lock',
+  ] as const),
+  /** N·m, degrees, turns or minutes by kind; of a drag the most it may be; absent for `lock`. */
+  value: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 3000 })),
+  /** Allowed deviation either way, in the same unit. */
+  tolerance: Maybe(Type.Number({ minimum: 0, maximum: 300 })),
+  text: Text(80),
+  why: Text(),
+  wheel: oneOf(['air', 'ground'] as const),
+});
+export type Stage = Static<typeof StageSchema>;
+
+export const ProcedureSchema = closed({
+  id: Id,
+  name: Text(80),
+  fastener: Text(60),
+  /** A stretch fastener that was taken too far is replaced, never backed off. */
+  stretch: Type.Boolean(),
+  singleUse: Type.Boolean(),
+  thread: oneOf(['dry', 'oiled', 'threadlocker'] as const),
+  /** "M22 × 1.5", and the grade on its head, where somebody has read them. */
+  size: Maybe(Text(20)),
+  grade: Maybe(Text(10)),
+  hexMm: Mm(),
+  stages: Type.Array(StageSchema, { minItems: 1, maxItems: 20 }),
+  source: Text(),
+  checkedBy: Maybe(Text(60)),
+  checkedOn: Maybe(DateOnly),
+});
+export type Procedure = Static<typeof ProcedureSchema>;
+/** As it is typed from the maker's data: who checks it is another matter. */
+export const TypedProcedureSchema = closed({
+  ...Type.Omit(ProcedureSchema, ['checkedBy', 'checkedOn']).properties,
+});
+export type TypedProcedure = Static<typeof TypedProcedureSchema>;
+
+const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = {
+  torque: 'torque',
+  angle: 'angle',
+  'back-off': 'angle',
+  'turn-hub': 'turns',
+  wait: undefined,
+  drag: 'torque',
+  recheck: 'torque',
+  lock: undefined,
+};
+/** What a reading of the stage measures; undefined for a lock and a wait, which are seen. */
+export const stageUnit = (s: Stage) => unitBy[s.kind];
+
+/** How a figure of the stage is written. */
+export const unitSigns: Record<Stage['kind'], RuleUnit> = {
+  torque: 'N·m',
+  angle: '°',
+  'back-off': '°',
+  'turn-hub': 'turns',
+  wait: '',
+  drag: 'N·m',
+  recheck: 'N·m',
+  lock: '',
+};
+
+/** Where a procedure prints no tolerance: this share of a torque, and this angle, either way. Our judgement. */
+const ourShare = 0.05;
+const ourDeg = 5;
+
+/** The window a reading must fall in; `ours` when the procedure prints no tolerance and ours is taken. */
+export function stageWindow(s: Stage): { low: number; high: number; ours: boolean } | undefined {
+  const { value, tolerance, kind } = s;
+  if (value === undefined || kind === 'wait') return undefined;
+  // A drag without a tolerance is a limit: less of it is looser, never wrong by itself.
+  if (kind === 'drag' && tolerance === undefined) return { low: 0, high: value, ours: false };
+  if (kind === 'turn-hub') return { low: value, high: Infinity, ours: false };
+  const own = unitBy[kind] === 'torque' ? ourShare * value : ourDeg;
+  const either = tolerance ?? own;
+  return { low: value - either, high: value + either, ours: tolerance === undefined };
+}
+
+/** A turn and an angle by the paint mark can be made without a gauge; a torque cannot. */
+export const mayGoUnmeasured = (s: Stage): boolean =>
+  s.value !== undefined && stageUnit(s) !== 'torque';

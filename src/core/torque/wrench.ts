@@ -1,0 +1,54 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
+import { verdict, type Verdict } from '../verdict.ts';
+import { type Stage, stageUnit } from './stage.ts';
+
+export const WrenchSchema = closed({
+  id: Id,
+  name: Text(60),
+  type: oneOf(['click', 'beam', 'digital', 'angle-gauge', 'hand'] as const),
+  minNm: Maybe(Type.Number({ exclusiveMinimum: 0 })),
+  maxNm: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  lengthMm: Maybe(Mm()),
+  calibrationDue: Maybe(DateOnly),
+  /** Why it is used no more; stays in records of what was tightened with it. */
+  retired: Maybe(Text(60)),
+});
+export type Wrench = Static<typeof WrenchSchema>;
+
+/** A wrench is trusted from this share of its largest value on. ISO 6789-1. */
+const trustedFrom = 0.2;
+
+/** From where to where a wrench can be trusted, N·m: 20 % to 100 % of its largest value (ISO 6789-1); undefined for what reads no torque. */
+export const trustedRange = ({
+  minNm = 0,
+  maxNm,
+}: Pick<Wrench, 'minNm' | 'maxNm'>): { low: number; high: number } | undefined =>
+  maxNm === undefined ? undefined : { low: Math.max(minNm, trustedFrom * maxNm), high: maxNm };
+
+/** Whether a wrench may be used for a torque: 20 % to 100 % of its largest value (ISO 6789-1), calibration not overdue. */
+export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
+  const part = w.name;
+  const trusted = trustedRange(w);
+  if (!trusted) return [verdict('wrench.none', { part })];
+  const out: Verdict[] = [];
+  const { low, high } = trusted;
+  const range = { part, value: nm, min: low, max: high, unit: 'N·m' as const };
+  if (nm > high) out.push(verdict('wrench.range', range, 'stop'));
+  else if (nm < low) out.push(verdict('wrench.range', range, 'check'));
+  if (w.calibrationDue !== undefined && w.calibrationDue < today)
+    out.push(verdict('wrench.calibration', { part, with: { due: w.calibrationDue } }));
+  return out.length > 0 ? out : [verdict('wrench.good', range)];
+}
+
+/** Tools that can read a stage, those that can be trusted with it first; angles need no torque scale. */
+export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: string): Wrench[] {
+  // Drag is read by a spring scale on a lever; a wait needs no tool of its own.
+  if (stage.kind === 'drag' || stage.kind === 'wait') return [...wrenches];
+  if (stageUnit(stage) !== 'torque')
+    return wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
+  const nm = stage.value ?? 0;
+  const trusted = (w: Wrench) => judgeWrench(w, nm, today).every((v) => v.status === 'good');
+  const able = wrenches.filter((w) => w.maxNm !== undefined);
+  return [...able.filter(trusted), ...able.filter((w) => !trusted(w))];
+}
