@@ -13,11 +13,17 @@ export interface Indicator {
 }
 
 /** A made-up part near a nominal size: swings in, settles, repeats within a few microns. */
-export const standInIndicator = (nominalMm: number, seed: number, pauseMs = 90): Indicator => ({
+export const standInIndicator = (
+  nominalMm: number,
+  seed: number,
+  pauseMs = 90,
+  /** How far one part is off the next, mm r.m.s. */
+  spreadMm = 0.008,
+): Indicator => ({
   name: 'stand-in indicator',
   stream: async function* stream() {
     const r = random(seed);
-    const own = nominalMm + 0.008 * normal(r);
+    const own = nominalMm + spreadMm * normal(r);
     for (let i = 0; i < 12; i++) {
       await new Promise((done) => setTimeout(done, pauseMs));
       const swing = 0.4 * Math.exp(-i / 2) * Math.cos(1.7 * i);

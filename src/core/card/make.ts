@@ -6,7 +6,7 @@ import {
   suspectsFor,
   testById,
 } from '../diagnosis/index.ts';
-import { facts, fastenerNames, itemsOf } from '../families/index.ts';
+import { facts, itemsOf } from '../families/index.ts';
 import { type SeatKind, seatMarkNames } from '../fits/index.ts';
 import {
   setupOf,
@@ -15,10 +15,12 @@ import {
   depthOf,
   familyCodeOf,
   familyOf,
-  fastenerOn,
+  type FastenerOnJob,
+  fastenersOf,
   filmNames,
   instrumentById,
   isPractice,
+  isTightened,
   type JobNow,
   kindOf,
   leftOut,
@@ -28,7 +30,6 @@ import {
   seatResult,
   seatVerdicts,
   stackOf,
-  stepsOf,
 } from '../job/index.ts';
 import {
   dimensionNames,
@@ -58,6 +59,7 @@ import {
   stageWindow,
   unitSigns,
 } from '../torque/index.ts';
+import { fixed } from '../units/index.ts';
 import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
 import { turnedBack } from './turned-back.ts';
 
@@ -144,19 +146,48 @@ function figureLines(source: CardSource): CardLine[] {
   });
 }
 
-/** Fasteners of the steps back that were done: by whom, to what, and where that stands. */
+/** How often, by what and to what a fastener was tightened, from its own readings. */
+function tightenedLine(f: FastenerOnJob, source: CardSource): CardLine | undefined {
+  const last = source.state.tightened[f.id]?.at(-1);
+  if (!last || !f.walk || f.count === undefined) return undefined;
+  const end = f.walk.turns.slice(-f.count).map((t) => f.walk?.at(t)?.reading.actual);
+  const figures = end.filter((x) => x !== undefined);
+  const round = f.rounds.at(-1) ?? {};
+  const unit = 'angleDeg' in round ? '°' : ' N·m';
+  const tool = source.ctx.wrenches.find((w) => w.id === last.toolId)?.name ?? last.toolId;
+  const to = f.figure ? fastenerInWords(f.figure) : (last.to ?? '');
+  const parts = [
+    f.count > 1 ? `${f.count} of them` : '',
+    f.rounds.length > 1 ? `${f.rounds.length} rounds` : '',
+    figures.length > 0
+      ? `read ${figures.map(fixed).join(', ')}${unit}`
+      : `to ${to}, said by the tool`,
+    isTightened(f) ? '' : 'not all of them',
+    last.part ?? '',
+    tool,
+  ];
+  return {
+    what: f.name,
+    value: parts.filter(Boolean).join('; '),
+    limit: f.figure ? `${to}, ${f.figure.source}` : 'no figure on record',
+    ...by(last),
+  };
+}
+
+/** Fasteners besides the centre nut: by their own readings, else by the step that was said done. */
 function fastenerLines(source: CardSource): Pick<CardDocument, 'fasteners'> {
-  const lines = stepsOf(source, 'rebuild').flatMap((step): CardLine[] => {
+  const lines = fastenersOf(source).flatMap((f): CardLine[] => {
+    const own = tightenedLine(f, source);
+    if (own) return [own];
     const done = source.events.findLast(
-      (e) => e.type === 'step-done' && e.body.phase === 'rebuild' && e.body.stepId === step.id,
+      (e) => e.type === 'step-done' && e.body.phase === 'rebuild' && e.body.stepId === f.stepId,
     );
-    const here = source.state.stepsDone.rebuild.includes(step.id);
-    if (!step.fastener || !done || !here) return [];
-    const f = fastenerOn(source, step.fastener);
-    const what = f?.name ?? fastenerNames[step.fastener] ?? step.fastener;
-    if (!f) return [{ what, value: 'tightened; no figure on record', ...by(done) }];
-    const to = f.byManual ? '' : 'to ';
-    return [{ what, value: `tightened ${to}${fastenerInWords(f)}`, limit: f.source, ...by(done) }];
+    if (!done || !source.state.stepsDone.rebuild.includes(f.stepId)) return [];
+    const what = f.name;
+    if (!f.figure) return [{ what, value: 'tightened; no figure on record', ...by(done) }];
+    const to = f.figure.byManual ? '' : 'to ';
+    const value = `tightened ${to}${fastenerInWords(f.figure)}`;
+    return [{ what, value, limit: f.figure.source, ...by(done) }];
   });
   return lines.length > 0 ? { fasteners: lines } : {};
 }

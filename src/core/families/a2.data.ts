@@ -24,6 +24,7 @@ export const a2Steps: readonly Step[] = [
       text: 'Retainer nuts on by hand, crossed',
       why: 'The stages at Torque begin from there.',
       look: 'Plate flat all round',
+      fastener: 'retainer-nuts',
     },
   },
   {

@@ -24,6 +24,8 @@ function fall(s: JobState, { strokes, facts }: Done): void {
     delete s.seenAtMs[f];
   }
   s.stages = [];
+  for (const id of Object.keys(s.tightened)) delete s.tightened[id];
+  s.runout = {};
   s.checks = {};
   s.stepsDone = { ...s.stepsDone, rebuild: [] };
   s.done = s.done.filter((x) => !later.includes(x));

@@ -3,12 +3,11 @@ import { answersFault, cautions, familiesBy, type Item, itemsOf } from '../famil
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
-import { canBe } from '../prove/index.ts';
+import { canBe, circleFault } from '../prove/index.ts';
 import { type RuleId, ruleOfOverride, sentence } from '../rules/index.ts';
 import type { ChoiceBody, ChoiceKey, EventBody, EventType } from '../schemas/events.ts';
 import {
   beginsAgain,
-  judgeWrench,
   mayGoUnmeasured,
   orderFault,
   type Procedure,
@@ -26,6 +25,7 @@ import { chosenPart, partByNumber } from './part-on-job.ts';
 import { figureRefusal } from './figures-on-job.ts';
 import { byStandIn } from './practice.ts';
 import { fittedStrokes, requirementOf } from './press-on-job.ts';
+import { tightenedRefusal, toolRefusal } from './fasteners-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on-job.ts';
 import { overrideOf, samplesOf } from './state.ts';
@@ -167,6 +167,7 @@ const guards: Guards = {
       return refuse('fastenerId', 'fastener.none', { part: b.fastenerId });
     return isSaid(b.fastener) ? undefined : refuse('fastener', 'fastener.figure');
   },
+  'fastener-tightened': tightenedRefusal,
   'stroke-reading': (b, job) =>
     b.travelMm === undefined && requirementOf(job, b.operation)?.fitting
       ? refuse('travelMm', 'stroke.no-travel')
@@ -195,8 +196,13 @@ const guards: Guards = {
     if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
     if (b.actual < 0) return refuse('actual', 'torque.sign');
     if (!stage || stageUnit(stage) !== 'torque' || stage.kind === 'drag') return undefined;
-    const [gravest] = judgeWrench(wrench, stage.value ?? 0, '').filter((v) => v.status === 'stop');
-    return gravest && { field: 'toolId', ...gravest };
+    return toolRefusal(stage.value ?? 0, b, job);
+  },
+  'runout-read': (b, job) => {
+    const wrong = circleFault(b.readings.map(([deg, mm]) => ({ deg, mm })));
+    if (wrong) return { field: 'readings', ...wrong };
+    if (b.face === 'disc' && !job.state.runout.hub) return refuse('face', 'runout.hub-first');
+    return instrumentRefusal(job, b.instrumentId);
   },
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);

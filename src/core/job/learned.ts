@@ -1,6 +1,6 @@
 import type { CataloguePart } from '../matching/index.ts';
 import type { CornerRecord } from '../corner-record.ts';
-import { fastenerNames } from '../families/index.ts';
+import { fastenerKinds, fastenerName } from '../families/index.ts';
 import type { Fastener, TypedProcedure } from '../torque/index.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn } from './figures-on-job.ts';
@@ -62,23 +62,27 @@ export function partFound(job: JobNow): Omit<CataloguePart, 'byHand'> | undefine
   return { ...found, stock: Math.max(0, found.stock - 1) };
 }
 
-/** Fasteners that this job read, for the unit's record, each with the job behind its source. */
+/** Fasteners that this job read or counted, for the unit's record, each read one with the job behind its source. */
 export function fastenersLearned(job: JobNow, jobNumber: string): Record<string, Fastener> {
-  return Object.fromEntries(
-    Object.values(job.state.fasteners).map(({ fastenerId, fastener, takenFrom }) => {
+  const read = Object.values(job.state.fasteners).map(
+    ({ fastenerId, fastener, takenFrom }): [string, Fastener] => {
       const from = takenFrom ? `as ${takenFrom}, not held against the manual here; ` : '';
       const source = `${from}${fastener.source}; job ${jobNumber}`.slice(0, longestSource);
-      return [
-        fastenerId,
-        { ...fastener, name: fastenerNames[fastenerId] ?? fastenerId, source },
-      ] as const;
-    }),
+      return [fastenerId, { ...fastener, name: fastenerName(fastenerId), source }];
+    },
   );
+  const learned = Object.fromEntries(read);
+  for (const [id, turns] of Object.entries(job.state.tightened)) {
+    const known = learned[id] ?? job.ctx.unit.fasteners[id];
+    const counted = fastenerKinds[id]?.count === 'counted' ? turns[0]?.of : undefined;
+    if (known && counted !== undefined) learned[id] = { ...known, count: counted };
+  }
+  return learned;
 }
 
 /** A fastener as this job knows it: read here, else on the unit's record. */
 export function fastenerOn({ ctx, state }: JobNow, id: string): Fastener | undefined {
   const read = state.fasteners[id];
   if (!read) return ctx.unit.fasteners[id];
-  return { name: fastenerNames[id] ?? id, ...read.fastener };
+  return { name: fastenerName(id), ...read.fastener };
 }

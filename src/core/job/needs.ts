@@ -79,6 +79,7 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
   },
   'fitted-before-rebuild': (b, job) =>
     b.phase === 'rebuild' ? fittedRefusal('phase', job) : undefined,
+  fitted: (_b, job) => fittedRefusal('fastenerId', job),
   rebuilt: (_b, job) =>
     fittedRefusal('stageId', job) ??
     (isRebuilt(job) ? undefined : refuse('stageId', 'torque.not-rebuilt')),

@@ -40,7 +40,9 @@ export const order = {
   /** A nut that was pulled keeps the procedure it was pulled by. */
   'procedure-entered': { needs: ['nut-untouched'] },
   'fastener-read': {},
+  'fastener-tightened': { needs: ['fitted'] },
   'stage-recorded': { needs: ['rebuilt'] },
+  'runout-read': { needs: ['nut-done'] },
   'check-recorded': { needs: ['nut-done'] },
   'work-started': {},
   'work-paused': {},

@@ -73,6 +73,8 @@ export interface JobState {
   figures: Record<string, Kept<EventBody<'figure-read'>>>;
   /** Fasteners read on this job, by their key in the walk. */
   fasteners: Record<string, Kept<EventBody<'fastener-read'>>>;
+  /** What was tightened besides the centre nut, by its key in the walk, in the order it was done. */
+  tightened: Record<string, Kept<EventBody<'fastener-tightened'>>[]>;
   /** A measure that showed that a corner is not built like the one its figures were taken from. */
   notAlike?: { path: string; hereMm: number; thereMm: number; takenFrom: string };
   readings: Partial<Record<Operation, StrokeReading[]>>;
@@ -87,6 +89,8 @@ export interface JobState {
   procedure?: Procedure;
   /** Readings of the procedure, with their place in the record. */
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
+  /** Last readings of each face. */
+  runout: { hub?: Kept<EventBody<'runout-read'>>; disc?: Kept<EventBody<'runout-read'>> };
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
   overrides: Kept<EventBody<'overridden'>>[];
   done: Station[];
@@ -120,11 +124,13 @@ const emptyState = (): JobState => ({
   readings: {},
   figures: byWord(),
   fasteners: byWord(),
+  tightened: byWord(),
   peaks: {},
   readAtMs: {},
   traces: {},
   strokes: {},
   stages: [],
+  runout: {},
   checks: byWord(),
   work: { doneMs: 0 },
   overrides: [],
@@ -303,11 +309,19 @@ function apply(s: JobState, e: JobEvent): void {
     case 'fastener-read':
       s.fasteners[e.body.fastenerId] = { ...e.body, ...kept };
       break;
+    case 'fastener-tightened':
+      (s.tightened[e.body.fastenerId] ??= []).push({ ...e.body, ...kept });
+      break;
     case 'procedure-entered':
       s.procedure = e.body.procedure;
       break;
     case 'stage-recorded':
       s.stages.push({ ...e.body, ...kept, seq: e.seq });
+      break;
+    case 'runout-read':
+      s.runout[e.body.face] = { ...e.body, ...kept };
+      // What was read of the disc is told from the hub as it was then.
+      if (e.body.face === 'hub') delete s.runout.disc;
       break;
     case 'check-recorded':
       s.checks[e.body.checkId] = { ...e.body, ...kept };

@@ -3,6 +3,7 @@ import type { EventBody, EventType } from '../schemas/events.ts';
 import { dimensionOf } from '../prove/index.ts';
 import { stageUnit } from '../torque/index.ts';
 import { type Dimension, parseQuantity } from '../units/index.ts';
+import { fastenersOf } from './fasteners-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { checksFor } from './owed.ts';
 import { type Refusal, refuse } from './refusal.ts';
@@ -25,6 +26,11 @@ const figureIn: { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Figure
   'stage-recorded': (b, { ctx }) => {
     const stage = ctx.procedure?.stages.find((s) => s.id === b.stageId);
     return { field: 'actual', value: b.actual, dimension: stage && stageUnit(stage) };
+  },
+  'fastener-tightened': (b, job) => {
+    const round = fastenersOf(job).find((f) => f.id === b.fastenerId)?.rounds[b.round - 1];
+    const dimension = round && 'angleDeg' in round ? 'angle' : 'torque';
+    return { field: 'actual', value: b.actual, dimension };
   },
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);

@@ -1,1 +1,2 @@
 export * from './checks.ts';
+export * from './runout.ts';

@@ -1,4 +1,4 @@
-import { practice, ruleTable } from '../rules/rule.ts';
+import { geometry, judgement, practice, ruleTable } from '../rules/rule.ts';
 
 export const proveRules = ruleTable({
   'prove.seen': {
@@ -46,6 +46,51 @@ export const proveRules = ruleTable({
     says: ['owes'],
     source: practice,
     sentence: (f) => `${f.part}: not right yet`,
+  },
+  'runout.few': {
+    title: 'Enough readings round the circle',
+    says: ['refuses'],
+    source: geometry,
+    digits: 0,
+    sentence: (f) =>
+      `${f.value} ${f.value === 1 ? 'reading' : 'readings'}: a tilt is told from rust by at least ${f.min}.`,
+  },
+  'runout.uneven': {
+    title: 'Readings evenly round the circle',
+    says: ['refuses'],
+    source: judgement,
+    digits: 0,
+    sentence: (f) =>
+      `A gap of ${f.at}° is left unseen: turn the hub by about ${f.most}° between readings.`,
+  },
+  'runout.rest': {
+    title: 'Rust or damage apart from tilt',
+    says: ['check'],
+    source: judgement,
+    digits: 3,
+    sentence: (f) =>
+      `More rust, dirt or damage than tilt: ${f.at} mm beside the fitted face. Clean and read again, most of all at ${f.is('at')}°.`,
+  },
+  'runout.over': {
+    title: 'Runout inside its limit',
+    says: ['stop'],
+    source: 'the limit’s own source',
+    digits: 3,
+    sentence: (f) => `${f.at} mm in all, over the limit of ${f.max} mm.`,
+  },
+  'runout.good': {
+    title: 'It runs true',
+    says: ['good'],
+    source: 'the limit’s own source',
+    digits: 3,
+    sentence: (f) => `${f.at} mm in all.`,
+  },
+  'runout.hub-first': {
+    title: 'The hub before the disc',
+    says: ['refuses'],
+    source: practice,
+    sentence: () =>
+      'Read the flange of the hub first: without it nobody can say what is the disc’s own.',
   },
   'prove.unsigned': {
     title: 'Signed by name',

@@ -15,6 +15,7 @@ import { type Operation, operations } from '../press/operations.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { pullCalls } from '../torque/pull.ts';
+import { ThroughSchema } from '../torque/tools.ts';
 import { TypedProcedureSchema } from '../torque/stage.ts';
 
 /** What can happen to a job. Every body is closed; the union is the append-only record. */
@@ -185,6 +186,22 @@ export const eventBodies = {
     fastener: ReadFastenerSchema,
     takenFrom: Maybe(Text(20)),
   }),
+  /** One bolt or nut besides the centre nut, in one round: read, or said by the tool to be reached. */
+  'fastener-tightened': closed({
+    fastenerId: Id,
+    /** How many stand in the circle. */
+    of: Type.Integer({ minimum: 1, maximum: 10 }),
+    round: Type.Integer({ minimum: 1, maximum: 6 }),
+    bolt: Type.Integer({ minimum: 1, maximum: 10 }),
+    /** N·m or degrees, as the round asks; absent where the tool only said that it is reached. */
+    actual: Maybe(Reading),
+    typed: Maybe(Text(40)),
+    toolId: Id,
+    through: Maybe(ThroughSchema),
+    part: Maybe(oneOf(['new', 'reused'] as const)),
+    /** To what, in words, where no figure is on record. */
+    to: Maybe(Text(60)),
+  }),
   'stage-recorded': closed({
     stageId: Id,
     /** Turned as the procedure says, without a gauge: no figure is kept. */
@@ -192,6 +209,7 @@ export const eventBodies = {
     actual: Maybe(Reading),
     typed: Maybe(Text(40)),
     toolId: Id,
+    through: Maybe(ThroughSchema),
     /** Torque over the angle from snug, as a wrench read them: [degrees, N·m], thinned. */
     curve: Maybe(
       Type.Array(
@@ -205,6 +223,22 @@ export const eventBodies = {
     /** What the wrench saw of the nut while it was pulled. */
     pull: Maybe(oneOf(pullCalls)),
     /** Read by the simulated wrench. */
+    standIn: Maybe(Type.Boolean()),
+  }),
+  /** An indicator on a face while the hub is turned clockwise: [degrees, mm]. */
+  'runout-read': closed({
+    face: oneOf(['hub', 'disc'] as const),
+    radiusMm: Mm(),
+    readings: Type.Array(
+      Type.Tuple([
+        Type.Number({ minimum: 0, exclusiveMaximum: 360 }),
+        Type.Number({ minimum: -20, maximum: 100 }),
+      ]),
+      { minItems: 1, maxItems: 72 },
+    ),
+    /** Holes that the disc was turned clockwise from where it stood at its first reading. */
+    turned: Maybe(Type.Integer({ minimum: 0, maximum: 20 })),
+    instrumentId: Id,
     standIn: Maybe(Type.Boolean()),
   }),
   'check-recorded': closed({

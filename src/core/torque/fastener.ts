@@ -10,6 +10,10 @@ const fields = {
   grade: Maybe(Text(10)),
   /** What is on the thread. */
   state: Maybe(oneOf(['dry', 'oiled', 'threadlocker'] as const)),
+  /** How many of them stand in the circle, or in the row. */
+  count: Maybe(Type.Integer({ minimum: 1, maximum: 10 })),
+  /** Used once. */
+  singleUse: Maybe(Type.Boolean()),
   /** Tightened by the maker's manual; its figure was not copied. */
   byManual: Maybe(Type.Literal(true)),
   /** Page, plate or screen where it stands. */

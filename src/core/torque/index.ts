@@ -10,4 +10,6 @@ export * from './stage.ts';
 export * from './thread-on-nut.ts';
 export * from './threads.data.ts';
 export * from './threads.ts';
+export * from './tighten.ts';
+export * from './tools.ts';
 export * from './wrench.ts';

@@ -75,8 +75,8 @@ export const unitSigns: Record<Stage['kind'], RuleUnit> = {
 };
 
 /** Where a procedure prints no tolerance: this share of a torque, and this angle, either way. Our judgement. */
-const ourShare = 0.05;
-const ourDeg = 5;
+export const ourShare = 0.05;
+export const ourDeg = 5;
 
 /** The window a reading must fall in; `ours` when the procedure prints no tolerance and ours is taken. */
 export function stageWindow(s: Stage): { low: number; high: number; ours: boolean } | undefined {

@@ -1,4 +1,4 @@
-import { practice, ruleTable } from '../rules/rule.ts';
+import { geometry, practice, ruleTable } from '../rules/rule.ts';
 
 const maker = 'the maker’s procedure on record';
 
@@ -144,6 +144,76 @@ export const torqueRules = ruleTable({
     says: ['refuses'],
     source: practice,
     sentence: () => 'A torque, an angle or turns are typed without a sign, from 0 up.',
+  },
+  'fastener.below': {
+    title: 'Up to its figure',
+    says: ['check'],
+    source: maker,
+    digits: 0,
+    sentence: (f) => `Below by ${(f.min - f.value).toFixed(0)}: pull on, and record again.`,
+  },
+  'fastener.over': {
+    title: 'Not over its figure',
+    says: ['stop'],
+    source: maker,
+    digits: 0,
+    sentence: (f) =>
+      `Over by ${(f.value - f.max).toFixed(0)}: slacken this one and bring it up again from its first round.`,
+  },
+  'fastener.over-angle': {
+    title: 'Taken too far by its angle',
+    says: ['stop'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `${(f.value - f.max).toFixed(0)}° too far: stretched for good. A new one in its place, from the first round.`,
+  },
+  'fastener.spoilt': {
+    title: 'A new one for a stretched one',
+    says: ['refuses'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `Number ${f.value} was taken too far by its angle: fit a new one and say so before it is pulled again.`,
+  },
+  'fastener.order': {
+    title: 'In their order',
+    says: ['refuses'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      f.value > 0
+        ? `Out of order: number ${f.value} in round ${f.is('round')} is next.`
+        : 'Every one has had its turns.',
+  },
+  'fastener.count': {
+    title: 'As many as there are',
+    says: ['refuses'],
+    source: practice,
+    digits: 0,
+    sentence: (f) =>
+      `Begun with ${f.value} in the circle: a circle does not change its number half-way.`,
+  },
+  'fastener.to-what': {
+    title: 'Tightened to what',
+    says: ['refuses'],
+    source: practice,
+    sentence: () =>
+      'No figure is on record for it: say to what it was tightened, in words, or type its figure first.',
+  },
+  'wrench.deviation': {
+    title: 'A last deviation inside the tool’s class',
+    says: ['check'],
+    source: 'ISO 6789-1, 4 % (from memory)',
+    sentence: (f) =>
+      `${f.part} was ${f.value > 0 ? '+' : '−'}${Math.abs(f.value).toFixed(1)} % off at its last calibration: more than 4 %.`,
+  },
+  'wrench.length': {
+    title: 'Length from square to grip',
+    says: ['refuses'],
+    source: geometry,
+    sentence: (f) =>
+      `An offset changes what is set by the length of ${f.part} from square to grip: that length is not on its record.`,
   },
   'wrench.none': {
     title: 'A tool that shows torque',

@@ -3,14 +3,35 @@ import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.
 import { verdict, type Verdict } from '../verdict.ts';
 import { type Stage, stageUnit } from './stage.ts';
 
+const wrenchTypes = [
+  'click',
+  'beam',
+  'digital',
+  'angle-gauge',
+  'multiplier',
+  'offset',
+  'bar',
+  'hand',
+] as const;
+/** Square that it drives, inch. */
+export const drives = ['1/4', '3/8', '1/2', '3/4', '1'] as const;
+
 export const WrenchSchema = closed({
   id: Id,
   name: Text(60),
-  type: oneOf(['click', 'beam', 'digital', 'angle-gauge', 'hand'] as const),
+  type: oneOf(wrenchTypes),
   minNm: Maybe(Type.Number({ exclusiveMinimum: 0 })),
   maxNm: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
   lengthMm: Maybe(Mm()),
   calibrationDue: Maybe(DateOnly),
+  /** How far it was off when it was last calibrated, per cent; more than it shows is positive. */
+  deviationPct: Maybe(Type.Number({ minimum: -50, maximum: 50 })),
+  drive: Maybe(oneOf(drives)),
+  /** Of a multiplier: torque out over torque in by its teeth, and what of it arrives. */
+  ratio: Maybe(Type.Number({ exclusiveMinimum: 1, maximum: 200 })),
+  efficiency: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 1 })),
+  /** Of an offset adapter: from square to square. */
+  offsetMm: Maybe(Mm()),
   /** Why it is used no more; stays in records of what was tightened with it. */
   retired: Maybe(Text(60)),
 });
@@ -18,6 +39,9 @@ export type Wrench = Static<typeof WrenchSchema>;
 
 /** A wrench is trusted from this share of its largest value on. ISO 6789-1. */
 const trustedFrom = 0.2;
+
+/** Deviation that a tool of its class may show, per cent. ISO 6789-1, from memory. */
+const mostDeviationPct = 4;
 
 /** From where to where a wrench can be trusted, N·m: 20 % to 100 % of its largest value (ISO 6789-1); undefined for what reads no torque. */
 export const trustedRange = ({
@@ -38,6 +62,9 @@ export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
   else if (nm < low) out.push(verdict('wrench.range', range, 'check'));
   if (w.calibrationDue !== undefined && w.calibrationDue < today)
     out.push(verdict('wrench.calibration', { part, with: { due: w.calibrationDue } }));
+  const { deviationPct = 0 } = w;
+  if (Math.abs(deviationPct) > mostDeviationPct)
+    out.push(verdict('wrench.deviation', { part, value: deviationPct }));
   return out.length > 0 ? out : [verdict('wrench.good', range)];
 }
 

@@ -1,6 +1,7 @@
 import { moodNow, MoodSchema, offers, setMood } from '../offers.ts';
 import { PartNumbersSchema } from '../parts.ts';
 import { ramStream } from '../ram.ts';
+import { runoutStream } from '../runout.ts';
 import { standInsOn } from '../shop.ts';
 import { indicatorStream } from '../streams.ts';
 import { TakeSchema, takeSignals } from '../wheel-speed.ts';
@@ -38,6 +39,16 @@ export const devicesRoutes: readonly Route[] = [
     async ({ params }) => {
       await standInsOn();
       return indicatorStream(params['nominal']!);
+    },
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/runout/{face}/{deg}/{turned}',
+    'Reading of the stand-in indicator on hub or disc, the hub turned clockwise by degrees, the disc by holes on it (server-sent events)',
+    {},
+    async ({ params }) => {
+      await standInsOn();
+      return runoutStream(params['id']!, params['face']!, params['deg']!, params['turned']!);
     },
   ),
   route(

@@ -15,9 +15,9 @@ export function useIndicator() {
     setNow(undefined);
   };
   useEffect(() => stop, []);
-  const read = (nominalMm: number, onSettled: (mm: number) => void) => {
+  const readAt = (path: string, onSettled: (mm: number) => void) => {
     stop();
-    const s = new EventSource(`/api/devices/indicator/${nominalMm}`);
+    const s = new EventSource(path);
     source.current = s;
     s.onmessage = (e: MessageEvent<string>) => {
       const r = JSON.parse(e.data) as IndicatorReading;
@@ -29,5 +29,7 @@ export function useIndicator() {
     };
     s.onerror = stop;
   };
-  return { now, read };
+  const read = (nominalMm: number, onSettled: (mm: number) => void) =>
+    readAt(`/api/devices/indicator/${nominalMm}`, onSettled);
+  return { now, read, readAt };
 }

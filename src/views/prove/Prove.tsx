@@ -1,8 +1,7 @@
-import { useState } from 'react';
-import { checksFor, cornerRecord, fastenerOn, owedAt, recheckOf } from '../../core/job/index.ts';
+import { type ReactNode, useState } from 'react';
+import { checksFor, fastenersOf, isTightened, owedAt, recheckOf } from '../../core/job/index.ts';
 import { type Check, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { fastenerInWords } from '../../core/torque/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
@@ -11,10 +10,12 @@ import { Call, type CallStatus, Frame, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
-import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
+import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
-import { BoltCircle } from '../torque/BoltCircle.tsx';
+import { useTab } from '../shell/useTab.ts';
+import { FastenerRunner } from '../torque/FastenerRunner.tsx';
+import { Runout } from './Runout.tsx';
 import { BeforeAfter } from './BeforeAfter.tsx';
 import './prove.css';
 
@@ -38,8 +39,38 @@ function toldOf(
   return { status: 'good', text: 'Everything is proven. Sign it.' };
 }
 
-/** What is left before it may leave. */
+type Tab = 'checks' | 'runout' | 'wheel-nuts';
+const tabs: { id: Tab; name: string }[] = [
+  { id: 'checks', name: 'Checks' },
+  { id: 'runout', name: 'Runout' },
+  { id: 'wheel-nuts', name: 'Wheel nuts' },
+];
+
 function Body() {
+  const { view } = useJob();
+  const [open, setOpen] = useTab<Tab>(`prove:${view.job.id}`, 'checks');
+  const wheel = fastenersOf(view).filter((f) => f.atProve);
+  const done: Tab[] = [
+    ...(owedAt('prove', view).length === 0 ? ['checks' as const] : []),
+    ...(view.state.checks['runout'] ? ['runout' as const] : []),
+    ...(wheel.every(isTightened) ? ['wheel-nuts' as const] : []),
+  ];
+  const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
+  if (open === 'runout') return <Runout bar={bar} />;
+  if (open === 'wheel-nuts')
+    return (
+      <FastenerRunner
+        all={wheel}
+        bar={bar}
+        kicker="On the ground, by wrench"
+        after={<MainAction label="To the checks" onAct={() => setOpen('checks')} />}
+      />
+    );
+  return <Checks bar={bar} />;
+}
+
+/** What is left before it may leave. */
+function Checks({ bar }: { bar: ReactNode }) {
   const { view, send } = useJob();
   const { state, ctx, job } = view;
   const [signing, setSigning] = useState(false);
@@ -66,6 +97,7 @@ function Body() {
     <StationBody
       kicker={`${checks.length - left.length} of ${checks.length} settled`}
       title="Is it really right?"
+      tabs={bar}
       picture={
         <div className="prove">
           <BeforeAfter />
@@ -77,7 +109,6 @@ function Body() {
       side={
         <>
           <Call status={told.status}>{told.text}</Call>
-          <WheelNuts />
           <section>
             <h2>What is left</h2>
             {left.length === 0 ? (
@@ -151,23 +182,6 @@ function Body() {
         )
       }
     />
-  );
-}
-
-/** The wheel's own nuts, while nobody has said that they are right: which is next, and the figure on record. */
-function WheelNuts() {
-  const view = useJob().view;
-  const studs = cornerRecord(view)?.hub?.studs;
-  const open = checksFor(view).some((c) => c.id === 'wheel-nuts' && !view.state.checks[c.id]);
-  if (!studs || !open || view.state.signed) return null;
-  const figure = fastenerOn(view, 'wheel-nuts');
-  return (
-    <section>
-      <details className="more">
-        <summary>Wheel nuts, one by one</summary>
-        <BoltCircle count={studs} id="wheel-nuts" figure={figure && fastenerInWords(figure)} />
-      </details>
-    </section>
   );
 }
 

@@ -14,6 +14,9 @@ const types: Record<Wrench['type'], string> = {
   beam: 'beam',
   digital: 'digital',
   'angle-gauge': 'angle gauge',
+  multiplier: 'multiplier',
+  offset: 'offset adapter',
+  bar: 'bar',
   hand: 'by hand',
 };
 const torqueTypes: readonly Wrench['type'][] = ['click', 'beam', 'digital'];
@@ -21,6 +24,7 @@ const torqueTypes: readonly Wrench['type'][] = ['click', 'beam', 'digital'];
 /** Every tool on one torque scale: the bar is where it can be trusted. */
 function TorqueScale({ wrenches }: { wrenches: readonly Wrench[] }) {
   const measuring = wrenches.flatMap((w) => {
+    if (w.type === 'multiplier') return [];
     const range = trustedRange(w);
     return range ? [{ w, ...range }] : [];
   });
@@ -122,7 +126,15 @@ function NewTorqueTool({
   const [type, setType] = useState<Wrench['type']>();
   const [most, setMost] = useState('');
   const [due, setDue] = useState('');
+  const [length, setLength] = useState('');
+  const [off, setOff] = useState('');
+  const [ratio, setRatio] = useState('');
   const max = parseQuantity(most, 'torque');
+  const [grip, deviation, gain] = [
+    parseQuantity(length, 'length'),
+    parseQuantity(off, 'share'),
+    parseQuantity(ratio, 'ratio'),
+  ];
   const measures = type !== undefined && torqueTypes.includes(type);
   const add = async () => {
     if (!type) return;
@@ -132,10 +144,13 @@ function NewTorqueTool({
       type,
       ...(measures && max.ok ? { maxNm: max.value } : {}),
       ...(due ? { calibrationDue: due } : {}),
+      ...(grip.ok && type !== 'multiplier' ? { lengthMm: grip.value } : {}),
+      ...(measures && deviation.ok ? { deviationPct: deviation.value } : {}),
+      ...(type === 'multiplier' && gain.ok ? { ratio: gain.value } : {}),
     };
     if (!(await keep(wrench))) return;
     setName('');
-    setMost('');
+    for (const clear of [setMost, setLength, setOff, setRatio]) clear('');
   };
   return (
     <>
@@ -148,6 +163,30 @@ function NewTorqueTool({
       />
       {measures && (
         <QuantityInput label="Largest value" dimension="torque" text={most} onText={setMost} />
+      )}
+      {type !== undefined && type !== 'multiplier' && type !== 'angle-gauge' && (
+        <QuantityInput
+          label="Square to grip mark, if known"
+          dimension="length"
+          text={length}
+          onText={setLength}
+        />
+      )}
+      {type === 'multiplier' && (
+        <QuantityInput
+          label="Turns in for one turn out"
+          dimension="ratio"
+          text={ratio}
+          onText={setRatio}
+        />
+      )}
+      {measures && (
+        <QuantityInput
+          label="Off at its last calibration, %"
+          dimension="share"
+          text={off}
+          onText={setOff}
+        />
       )}
       {measures && (
         <label className="field">
@@ -167,6 +206,7 @@ function NewTorqueTool({
           [recordId(name) === '', 'Type its name'],
           [!type, 'Tap its kind'],
           [measures && !max.ok, 'Type its largest value'],
+          [type === 'multiplier' && !gain.ok, 'Type its ratio'],
         )}
         onAct={add}
       />

@@ -1,85 +1,98 @@
-import { circleTurns } from '../../core/torque/index.ts';
-import { useDraft } from '../../ui/useDraft.ts';
-import { useJob } from '../shell/useJob.ts';
+import type { Turn } from '../../core/torque/index.ts';
 import './bolt-circle.css';
 
-const [cx, cy, circle, hole] = [170, 170, 118, 30];
-/** Wheel nuts are taken round twice: the first round lets the wheel down on its seat, and the first nuts go loose by it. */
-const rounds = 2;
+const [cx, cy] = [326, 268];
+const circle = 168;
 
-/** Nuts in a circle, face-on: which one is next, which have had their turn, the line that the hand goes. */
+/** How far apart two of a row stand, as a share of the circle. */
+const place = (count: number, bolt: number) => {
+  if (count === 1) return { x: cx, y: cy };
+  // A pair stands one above the other, as it does in its bracket.
+  const a = ((bolt - 1) * 2 * Math.PI) / count;
+  const r = count === 2 ? 0.7 * circle : circle;
+  return { x: cx + r * Math.sin(a), y: cy - r * Math.cos(a) };
+};
+
+export interface BoltState extends Turn {
+  state: 'now' | 'done' | 'stop' | 'todo';
+}
+
+/** Bolts or nuts face-on: which is next, which have had their turn in this round, and the line that the hand goes. */
 export function BoltCircle({
-  count,
-  id,
-  figure,
+  turns,
+  big,
+  unit,
+  note,
+  label,
 }: {
-  count: number;
-  id: string;
-  figure: string | undefined;
+  /** This round, in its order. */
+  turns: readonly BoltState[];
+  big: string;
+  unit: string;
+  note: string;
+  label: string;
 }) {
-  const { view } = useJob();
-  const [said, setSaid] = useDraft(`${view.job.id}:circle:${id}`);
-  const turns = circleTurns(count, rounds);
-  if (!turns) return null;
-  const done = Math.min(turns.length, Number(said) || 0);
-  const next = turns[done];
-  const place = (bolt: number) => {
-    const a = ((bolt - 1) * 2 * Math.PI) / count;
-    return { x: cx + circle * Math.sin(a), y: cy - circle * Math.cos(a) };
-  };
-  const round = next?.round ?? rounds;
-  const inRound = turns.filter((t) => t.round === round);
-  const turned = new Set(turns.slice(0, done).flatMap((t) => (t.round === round ? [t.bolt] : [])));
-  const path = inRound
-    .map((t) => place(t.bolt))
+  const count = turns.length;
+  const r = count === 1 ? 96 : Math.min(46, 220 / count);
+  const path = turns
+    .map((t) => place(count, t.bolt))
     .map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`)
     .join('L');
   return (
-    <div className="bolt-circle">
-      <svg
-        className="drawing"
-        viewBox="0 0 340 340"
-        role="img"
-        aria-label={next ? `Round ${round}: nut ${next.bolt} is next` : 'Every nut had its turns'}
-      >
-        <circle className="out f-paper thin2" cx={cx} cy={cy} r="160" />
-        <circle className="centre-line-thin" cx={cx} cy={cy} r={circle} />
-        <path className="centre-line-thin" d={`M${path}`} fill="none" />
-        {inRound.map((t, i) => {
-          const { x, y } = place(t.bolt);
-          const state = next?.bolt === t.bolt ? 'now' : turned.has(t.bolt) && 'done';
-          return (
-            <g key={t.bolt} className={`bolt ${state || ''}`}>
-              <circle cx={x} cy={y} r={hole} />
-              <text className="figure" x={x} y={y + 7} textAnchor="middle">
+    <svg className="drawing bolt-circle" viewBox="0 0 560 520" role="img" aria-label={label}>
+      {count > 2 && <circle className="out f-paper thin2" cx={cx} cy={cy} r="232" />}
+      {count > 2 && <circle className="centre-line-thin" cx={cx} cy={cy} r={circle} />}
+      {count === 2 && (
+        <rect
+          className="out f-paper thin2"
+          x={cx - 90}
+          y={cy - 210}
+          width="180"
+          height="420"
+          rx="60"
+        />
+      )}
+      {count === 1 && <circle className="out f-paper thin2" cx={cx} cy={cy} r="150" />}
+      <path
+        className="centre-line-thin"
+        d={`M${cx - 245} ${cy}H${cx + 245}M${cx} ${cy - 245}V${cy + 250}`}
+      />
+      {count > 1 && <path className="order-line" d={`M${path}`} />}
+      {turns.map((t, i) => {
+        const { x, y } = place(count, t.bolt);
+        return (
+          <g key={t.bolt} className={`bolt ${t.state}`}>
+            <path className="head" d={hex(x, y, r)} />
+            <circle className="thin" cx={x} cy={y} r={r * 0.5} />
+            {count > 1 && (
+              <text className="strong" x={x} y={y + 8} textAnchor="middle">
                 {i + 1}
               </text>
-            </g>
-          );
-        })}
-        <circle className="out f-sheet thin2" cx={cx} cy={cy} r="44" />
-      </svg>
-      <p className="cap">
-        {next
-          ? `Round ${round} of ${rounds}${figure ? `: ${figure}` : ''}. Crosswise, so that the wheel comes down evenly; once round again, for the first ones have gone loose.`
-          : 'Twice round. By wrench, never by the driver of the gun alone.'}
-      </p>
-      <div className="two">
-        <button
-          type="button"
-          className="btn quiet"
-          onClick={() => setSaid(String(Math.max(0, done - 1)))}
-        >
-          Back
-        </button>
-        <button
-          type="button"
-          className={`btn ${next ? '' : 'notyet'}`}
-          onClick={() => next && setSaid(String(done + 1))}
-        >
-          {next ? `Nut ${inRound.findIndex((t) => t.bolt === next.bolt) + 1} pulled` : 'All pulled'}
-        </button>
-      </div>
-    </div>
+            )}
+            {t.state === 'done' && (
+              <path className="tick" d={`M${x + r * 0.7} ${y - r * 0.9}l7 8 14-18`} />
+            )}
+            {t.state === 'stop' && (
+              <path className="cross" d={`M${x + r * 0.8} ${y - r}l16 16m0-16l-16 16`} />
+            )}
+          </g>
+        );
+      })}
+      {count > 2 && <circle className="out f-sheet thin2" cx={cx} cy={cy} r="60" />}
+      <text className="giant" x="0" y="84">
+        {big}
+      </text>
+      <text x="4" y="114">
+        <tspan className="strong">{unit}</tspan>
+        {unit && note ? ', ' : ''}
+        {note}
+      </text>
+    </svg>
   );
 }
+
+const hex = (x: number, y: number, r: number) =>
+  `M${Array.from({ length: 6 }, (_, i) => {
+    const a = (i * Math.PI) / 3;
+    return `${(x + r * Math.cos(a)).toFixed(1)} ${(y + r * Math.sin(a)).toFixed(1)}`;
+  }).join('L')}Z`;

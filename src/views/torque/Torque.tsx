@@ -1,9 +1,11 @@
-import { isRebuilt, missingFor } from '../../core/job/index.ts';
+import { fastenersOf, isRebuilt, isTightened, missingFor } from '../../core/job/index.ts';
 import { StepsBody } from '../plan/StepsBody.tsx';
 import { JobSheet, type SheetProps, Tabs } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useMovesOn } from '../shell/useMovesOn.ts';
 import { useTab } from '../shell/useTab.ts';
+import { MainAction } from '../../ui/Panels.tsx';
+import { FastenerRunner } from './FastenerRunner.tsx';
 import { Nut } from './Nut.tsx';
 import { ProcedureEditor } from './ProcedureEditor.tsx';
 
@@ -15,25 +17,37 @@ export default function Torque(props: SheetProps) {
   );
 }
 
-type Tab = 'rebuild' | 'nut';
+type Tab = 'rebuild' | 'nut' | 'fasteners';
 
 function Body() {
   const { view } = useJob();
   const rebuilt = isRebuilt(view);
   const [open, setOpen] = useTab<Tab>(`torque:${view.job.id}`, rebuilt ? 'nut' : 'rebuild');
+  const fasteners = fastenersOf(view).filter((f) => !f.atProve);
   const done: Tab[] = [
     ...(rebuilt ? ['rebuild' as const] : []),
     ...(missingFor('torque', view).length === 0 ? ['nut' as const] : []),
+    ...(fasteners.every(isTightened) ? ['fasteners' as const] : []),
   ];
   const tabs: { id: Tab; name: string }[] = [
     { id: 'rebuild', name: 'Rebuild' },
     { id: 'nut', name: view.ctx.procedure?.fastener ?? 'Axle nut' },
+    { id: 'fasteners', name: 'Fasteners' },
   ];
   useMovesOn(open, open === 'rebuild' && rebuilt, () => setOpen('nut'));
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
   if (open === 'rebuild')
     return (
-      <StepsBody phase="rebuild" kicker="Torque, 1 of 2" tabs={bar} onNext={() => setOpen('nut')} />
+      <StepsBody phase="rebuild" kicker="Torque, 1 of 3" tabs={bar} onNext={() => setOpen('nut')} />
+    );
+  if (open === 'fasteners')
+    return (
+      <FastenerRunner
+        all={fasteners}
+        bar={bar}
+        kicker={`Fasteners: ${fasteners.filter(isTightened).length} of ${fasteners.length} read`}
+        after={<MainAction label="To the nut" onAct={() => setOpen('nut')} />}
+      />
     );
   if (view.ctx.procedure) return <Nut bar={bar} procedure={view.ctx.procedure} />;
   return <ProcedureEditor bar={bar} />;

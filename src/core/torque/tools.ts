@@ -1,0 +1,128 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { closed, Id, Maybe, Mm } from '../schemas/common.ts';
+import type { Verdict } from '../verdict.ts';
+import { standWithBarM, wrenchSetting } from './arithmetic.ts';
+import { judgeWrench, type Wrench } from './wrench.ts';
+
+/** Which of the shop's tools gives a torque, and what is set on it. */
+
+/** What stands between wrench and nut: a multiplier, an offset adapter. */
+export const ThroughSchema = closed({
+  multiplierId: Maybe(Id),
+  /** From square to square. */
+  offsetMm: Maybe(Mm()),
+  /** From the wrench's own line: 0° straight on, 90° no change. */
+  offsetAngleDeg: Maybe(Type.Number({ minimum: -180, maximum: 180 })),
+});
+export type Through = Static<typeof ThroughSchema>;
+
+/** What of it arrives through a multiplier whose record does not say. Our judgement. */
+const usualEfficiency = 0.9;
+
+/** One way to bring a torque onto a nut. */
+export interface ToolWay {
+  wrench: Wrench;
+  through: Through;
+  /** What is set on the wrench, or read on it, N·m. */
+  setNm: number;
+  /** How the wrench stands to what is set on it. */
+  verdicts: Verdict[];
+  /** Length from square to grip is not on record, so that an offset cannot be reckoned. */
+  lengthUnknown?: boolean;
+}
+
+const grave = ({ verdicts }: ToolWay) => {
+  if (verdicts.some((v) => v.status === 'stop')) return 2;
+  return verdicts.every((v) => v.status === 'good') ? 0 : 1;
+};
+
+/** What is set on a wrench for a torque at the nut, and how it stands to that. */
+export function settingOf(
+  nm: number,
+  wrench: Wrench,
+  through: Through,
+  wrenches: readonly Wrench[],
+  today: string,
+): ToolWay {
+  const multiplier = wrenches.find((w) => w.id === through.multiplierId);
+  const gain =
+    (multiplier?.ratio ?? 1) * (multiplier ? (multiplier.efficiency ?? usualEfficiency) : 1);
+  const { offsetMm = 0, offsetAngleDeg = 0 } = through;
+  const put = nm / gain;
+  const lengthUnknown = offsetMm > 0 && wrench.lengthMm === undefined;
+  const setNm =
+    offsetMm > 0 && wrench.lengthMm !== undefined
+      ? wrenchSetting(put, wrench.lengthMm, offsetMm, offsetAngleDeg)
+      : put;
+  return {
+    wrench,
+    through,
+    setNm,
+    verdicts: judgeWrench(wrench, setNm, today),
+    ...(lengthUnknown ? { lengthUnknown } : {}),
+  };
+}
+
+/**
+ * Ways to give a torque with the tools of the shop, best first: those that can be trusted with what is set on them
+ * (ISO 6789-1), without a multiplier before with one, the smallest that reaches. Those that cannot do it come last and
+ * say why.
+ */
+export function rankTools(
+  nm: number,
+  wrenches: readonly Wrench[],
+  today: string,
+  offset: Omit<Through, 'multiplierId'> = {},
+): ToolWay[] {
+  if (!(nm > 0)) throw new RangeError('nm: a torque over 0');
+  const kept = wrenches.filter((w) => !w.retired);
+  const reading = kept.filter((w) => w.maxNm !== undefined && w.type !== 'multiplier');
+  const direct = reading.map((w) => settingOf(nm, w, offset, kept, today));
+  // Through a multiplier only where no wrench reaches by itself: it adds its own uncertainty.
+  const reach = direct.some((w) => grave(w) < 2);
+  const multipliers = kept.filter(
+    (w) => w.type === 'multiplier' && w.ratio !== undefined && (w.maxNm ?? nm) >= nm,
+  );
+  const through = reach
+    ? []
+    : multipliers.flatMap((m) =>
+        reading.map((w) => settingOf(nm, w, { ...offset, multiplierId: m.id }, kept, today)),
+      );
+  const rank = (w: ToolWay) => [
+    w.lengthUnknown ? 1 : 0,
+    grave(w),
+    w.through.multiplierId ? 1 : 0,
+    w.wrench.maxNm ?? 0,
+  ];
+  return [...direct, ...through].sort((a, b) => {
+    const [x, y] = [rank(a), rank(b)];
+    const i = x.findIndex((v, k) => v !== y[k]);
+    return i < 0 ? 0 : x[i]! - y[i]!;
+  });
+}
+
+/** A level bar and somebody's weight, where nothing in the shop reaches. */
+export interface BarWay {
+  /** Where to stand, m from the nut. */
+  standM: number;
+  /** The bar is long enough for it. */
+  reaches: boolean;
+}
+
+/**
+ * Where to stand on the bar; undefined where the bar alone gives more. A bar that lies at a slope gives less:
+ * cos of it. Stop-gap, ±10 % at best.
+ */
+export function barWay(
+  nm: number,
+  weightN: number,
+  bar: { lengthM: number; weightN: number; slopeDeg?: number },
+): BarWay | undefined {
+  const level = Math.cos(((bar.slopeDeg ?? 0) * Math.PI) / 180);
+  if (!(level > 0)) throw new RangeError('slopeDeg: under 90° from level');
+  const own = (bar.weightN * bar.lengthM * level) / 2;
+  if (own >= nm) return undefined;
+  // Level the arm is the bar's own; at a slope both weights have a shorter one.
+  const standM = standWithBarM(nm / level, weightN, bar);
+  return { standM, reaches: standM <= bar.lengthM };
+}

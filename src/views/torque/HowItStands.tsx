@@ -1,0 +1,95 @@
+import type { Through } from '../../core/torque/index.ts';
+import { both } from '../../ui/units.ts';
+
+const [width, height, margin] = [340, 104, 24];
+
+/** Wrench, hand and what stands between them and the nut, from above, to scale; lengths in mm. */
+export function HowItStands({
+  lengthMm,
+  through,
+  setNm,
+  travelMm,
+}: {
+  /** From square to grip; without it nothing is drawn to scale. */
+  lengthMm: number;
+  through: Through;
+  setNm: number | undefined;
+  /** How far the hand goes round for an angle. */
+  travelMm?: number | undefined;
+}) {
+  const { offsetMm = 0, offsetAngleDeg = 0 } = through;
+  const a = (offsetAngleDeg * Math.PI) / 180;
+  // Square of the wrench at the origin, its grip along x; the adapter carries on from it to the nut.
+  const nut = { x: -offsetMm * Math.cos(a), y: offsetMm * Math.sin(a) };
+  const least = Math.min(nut.x, 0) - 40;
+  const scale = (width - 2 * margin) / (lengthMm - least);
+  const x = (mm: number) => margin + (mm - least) * scale;
+  const y = (mm: number) => 46 - mm * scale;
+  const nutR = Math.max(9, 16 * scale);
+  const shown = both(lengthMm, 'length', 0);
+  const set = setNm === undefined ? undefined : both(setNm, 'torque');
+  const arm = offsetMm > 0 ? `, offset ${offsetMm} mm at ${offsetAngleDeg}°` : '';
+  return (
+    <svg
+      className="drawing how-it-stands"
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`Wrench ${shown.value} mm from square to grip${arm}`}
+    >
+      <path className="centre-line-thin" d={`M${x(least)} ${y(0)}H${x(lengthMm) + 20}`} />
+      <path className="tool-bar" d={`M${x(0)} ${y(0)}H${x(lengthMm)}`} strokeWidth="15" />
+      <path className="tool-bar-core" d={`M${x(0)} ${y(0)}H${x(lengthMm)}`} strokeWidth="12" />
+      {offsetMm > 0 && (
+        <>
+          <path
+            className="tool-bar"
+            d={`M${x(0)} ${y(0)}L${x(nut.x)} ${y(nut.y)}`}
+            strokeWidth="21"
+          />
+          <path
+            className="tool-bar-core adapter"
+            d={`M${x(0)} ${y(0)}L${x(nut.x)} ${y(nut.y)}`}
+            strokeWidth="18"
+          />
+          <rect className="out f-sheet" x={x(0) - 5} y={y(0) - 5} width="10" height="10" />
+          <text className="figure" x={x(nut.x / 2)} y={y(nut.y) + (nut.y < 0 ? 34 : -22)}>
+            {both(offsetMm, 'length', 0).value}
+          </text>
+        </>
+      )}
+      <Hex x={x(nut.x)} y={y(nut.y)} r={nutR} />
+      <circle className="now-dot" cx={x(lengthMm)} cy={y(0)} r="9" />
+      <path
+        className="thin"
+        d={`M${x(0)} ${y(0) + 22}v14M${x(lengthMm)} ${y(0) + 22}v14M${x(0)} ${y(0) + 29}H${x(lengthMm)}`}
+      />
+      <text className="figure" x={(x(0) + x(lengthMm)) / 2} y={y(0) + 46} textAnchor="middle">
+        {shown.value} mm / {shown.other}
+      </text>
+      {set && (
+        <text className="strong" x={(x(0) + x(lengthMm)) / 2} y={y(0) - 18} textAnchor="middle">
+          set {set.value} {set.unit} / {set.other}
+        </text>
+      )}
+      {travelMm !== undefined && (
+        <text className="strong" x={x(lengthMm) + 6} y={y(0) - 18} textAnchor="end">
+          {both(travelMm, 'length', 0).value} mm for the hand
+        </text>
+      )}
+    </svg>
+  );
+}
+
+/** A hexagon in plan. */
+function Hex({ x, y, r }: { x: number; y: number; r: number }) {
+  const corner = (i: number) => {
+    const a = (i * Math.PI) / 3;
+    return `${(x + r * Math.cos(a)).toFixed(1)} ${(y + r * Math.sin(a)).toFixed(1)}`;
+  };
+  return (
+    <>
+      <path className="hex" d={`M${Array.from({ length: 6 }, (_, i) => corner(i)).join('L')}Z`} />
+      <circle className="thin" cx={x} cy={y} r={r * 0.4} />
+    </>
+  );
+}
