@@ -119,7 +119,7 @@ export function barWay(
   bar: { lengthM: number; weightN: number; slopeDeg?: number },
 ): BarWay | undefined {
   const level = Math.cos(((bar.slopeDeg ?? 0) * Math.PI) / 180);
-  if (!(level > 0)) throw new RangeError('slopeDeg: under 90° from level');
+  if (!(Math.abs(bar.slopeDeg ?? 0) < 90)) throw new RangeError('slopeDeg: under 90° from level');
   const own = (bar.weightN * bar.lengthM * level) / 2;
   if (own >= nm) return undefined;
   // Level the arm is the bar's own; at a slope both weights have a shorter one.
