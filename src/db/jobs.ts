@@ -20,6 +20,10 @@ export async function jobById(db: Db, id: string): Promise<JobRow | undefined> {
   return row as JobRow | undefined;
 }
 
+/** Every job, by its number. */
+export const allJobs = async (db: Db): Promise<JobRow[]> =>
+  (await db.select().from(jobs).orderBy(asc(jobs.createdMs), asc(jobs.id))) as JobRow[];
+
 export const insertJob = (db: Db, row: JobRow) => db.insert(jobs).values(row);
 
 /** Last number of a year, e.g. `2026-0412`; undefined when the year has none. */

@@ -132,6 +132,20 @@ export const signedNames = sqliteTable(
   (t) => [primaryKey({ columns: [t.jobId, t.personId] })],
 );
 
+/** Heads of days that left this machine, append-only: what stands under one of them can be proven against the copy outside. */
+export const sentHeads = sqliteTable('sent_heads', {
+  id: text('id').primaryKey(),
+  day: text('day').notNull(),
+  head: text('head').notNull(),
+  /** How many entries stood then. */
+  upTo: integer('up_to').notNull(),
+  how: text('how').notNull(),
+  byId: text('by_id')
+    .notNull()
+    .references(() => technicians.id),
+  atMs: integer('at_ms').notNull(),
+});
+
 /** Signed jobs whose cause was seen on the bench, for the tests to learn from. */
 export const outcomes = sqliteTable('outcomes', {
   jobId: text('job_id')

@@ -7,7 +7,7 @@ import type { EventRow, JobRow } from '../db/jobs.ts';
 export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 /** SHA-256 over canonical JSON (RFC 8785), hex. */
-const digest = (value: unknown): string => sha256(canonicalize(value) ?? '');
+export const digest = (value: unknown): string => sha256(canonicalize(value) ?? '');
 
 /** First link: the job itself. */
 export const rootHash = (

@@ -54,7 +54,8 @@ async function withClock(db: Db, ctx: JobContext, shopVersion: string): Promise<
 const fits = (kept: string | undefined, hash: string | undefined): boolean =>
   hash === undefined || (kept !== undefined && sha256(kept) === hash);
 
-async function keptAtSigning(db: Db, job: JobRow, { signed }: JobState) {
+/** What was kept when a job was signed, and whether it still is what the signed line says. */
+export async function keptAtSigning(db: Db, job: JobRow, signed: JobState['signed']) {
   if (!signed) return { keptFits: true, names: [] };
   const jobId = job.id;
   const [context, card] = [await getSnapshot(db, jobId), await getCard(db, jobId)];
@@ -77,7 +78,7 @@ export async function recordIn(db: Db, id: string, anew = false): Promise<JobRec
   if (!head) throw notFound('job', id);
   const { job, shopVersion } = head;
   const { events, state } = await (anew ? entriesAnew : entriesOf)(db, head);
-  const { frozen, names, ...kept } = await keptAtSigning(db, job, state);
+  const { frozen, names, ...kept } = await keptAtSigning(db, job, state.signed);
   const { people, timeZone } = await shopNow(db, shopVersion);
   const ctx = frozen
     ? await withClock(db, frozen.ctx, shopVersion)

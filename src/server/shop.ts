@@ -26,6 +26,10 @@ async function settingsNow(db: Db): Promise<{ version: number; settings: ShopSet
   return { version: 0, settings: { name: (await getMeta(db, 'shop')) ?? '', standIns: false } };
 }
 
+/** How this shop works, as it stands. */
+export const settingsOf = async (): Promise<ShopSettings> =>
+  (await settingsNow((await store()).db)).settings;
+
 /** What a job is told of its shop. */
 export async function shopOfJob(db: Db): Promise<ShopOfJob> {
   const demo = await isDemo(db);

@@ -1,4 +1,5 @@
 import type { Person } from '../core/job/index.ts';
+import { jobView } from './job-record.ts';
 import { Problem } from './problem.ts';
 
 interface Cookies {
@@ -19,4 +20,11 @@ export async function orNotFound<T>(work: Promise<T>): Promise<T | undefined> {
     if (e instanceof Problem && e.status === 404) return undefined;
     throw e;
   }
+}
+
+/** The job that the quick page was opened from, while it still takes notes. */
+export async function jobForScratch(cookies: Cookies, id: string | undefined) {
+  const view = id === undefined ? undefined : await orNotFound(jobView(id));
+  if (!view || view.state.signed || view.state.closed) return undefined;
+  return { id: view.job.id, number: view.job.number, by: whoOn(cookies, view.people) };
 }

@@ -1,3 +1,4 @@
+export * from './book.ts';
 export * from './card.ts';
 export * from './make.ts';
 export * from './upcast.ts';

@@ -90,7 +90,7 @@ export function makeCard(source: CardSource): CardDocument {
       const test = testById(r.testId);
       return { what: test?.short ?? r.testId, value: test ? resultInWords(test, r) : '', ...by(r) };
     }),
-    found: state.found,
+    found: [...state.found, ...state.notes.map((n) => n.text)],
     turnedBack: turnedBack(source),
     part: partOf(source),
     items: itemLines(source),

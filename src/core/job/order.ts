@@ -44,6 +44,7 @@ export const order = {
   'stage-recorded': { needs: ['rebuilt'] },
   'runout-read': { needs: ['nut-done'] },
   'check-recorded': { needs: ['nut-done'] },
+  'note-left': {},
   'work-started': {},
   'work-paused': {},
   overridden: { needs: ['seat-measured'] },

@@ -91,6 +91,8 @@ export interface JobState {
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
   /** Last readings of each face. */
   runout: { hub?: Kept<EventBody<'runout-read'>>; disc?: Kept<EventBody<'runout-read'>> };
+  /** Notes left with the job. */
+  notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
   overrides: Kept<EventBody<'overridden'>>[];
   done: Station[];
@@ -131,6 +133,7 @@ const emptyState = (): JobState => ({
   strokes: {},
   stages: [],
   runout: {},
+  notes: [],
   checks: byWord(),
   work: { doneMs: 0 },
   overrides: [],
@@ -322,6 +325,9 @@ function apply(s: JobState, e: JobEvent): void {
       s.runout[e.body.face] = { ...e.body, ...kept };
       // What was read of the disc is told from the hub as it was then.
       if (e.body.face === 'hub') delete s.runout.disc;
+      break;
+    case 'note-left':
+      s.notes.push({ ...e.body, ...kept });
       break;
     case 'check-recorded':
       s.checks[e.body.checkId] = { ...e.body, ...kept };

@@ -1,2 +1,3 @@
+export * from './reminders.ts';
 export * from './checks.ts';
 export * from './runout.ts';

@@ -247,6 +247,8 @@ export const eventBodies = {
     value: Maybe(Reading),
     typed: Maybe(Text(40)),
   }),
+  /** Something to know, left with the job; `reckoned`: by the quick page. */
+  'note-left': closed({ text: Text(400), reckoned: Maybe(Type.Literal(true)) }),
   /** Hands on the job, and off it. */
   'work-started': closed({}),
   'work-paused': closed({}),

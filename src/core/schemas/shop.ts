@@ -18,6 +18,8 @@ export const ShopSettingsSchema = closed({
   timeZone: Maybe(Text(60)),
   /** Distance after which nut and wheel nuts are looked at again, km. */
   recheckKm: Maybe(Type.Integer({ minimum: 10, maximum: 2000 })),
+  /** Days after which they are looked at at the latest. */
+  recheckDays: Maybe(Type.Integer({ minimum: 1, maximum: 365 })),
 });
 export type ShopSettings = Static<typeof ShopSettingsSchema>;
 

@@ -1,3 +1,5 @@
+import type { Locking } from './stage.ts';
+
 /** Castle nuts and bolts in a circle. Geometry; angles in degrees. */
 
 /** Degrees between positions of a castle nut that let the pin through: 360/lcm(slots, hole ends). Geometry. */
@@ -29,3 +31,23 @@ export const castleWay = (
   holds: 'clamp' | 'end-play',
 ): { deg: number; way: 'tighten' | 'loosen' } =>
   holds === 'clamp' ? { deg: onDeg, way: 'tighten' } : { deg: backDeg, way: 'loosen' };
+
+/** What is done to lock a nut, and what it means for it. Common practice, no published source. */
+export function lockingWords({ kind, holds }: Locking): string {
+  switch (kind) {
+    case 'castle':
+      return holds === 'end-play'
+        ? 'Sets end play: loosened to the next slot inside the window, never tightened past it. New pin, both ends bent.'
+        : 'Clamps: tightened to the next slot, never loosened to one; where that is too far, another washer. New pin, both ends bent.';
+    case 'plate':
+      return 'Lock plate over the hex where the pin goes through; new pin, both ends bent.';
+    case 'stake':
+      return 'Collar punched into the groove with a round punch, without a crack. Staked once: the nut is not used again.';
+    case 'tab':
+      return 'Tab of a new washer bent flat against one side of the hex; another tab stands in the groove.';
+    case 'screw':
+      return 'Lock screw in the mark that the nut stands at; none in line, the looser one.';
+    case 'self-locking':
+      return 'Locks by its own ring: new each time. One that is used again goes with threadlocker, and the card says so.';
+  }
+}

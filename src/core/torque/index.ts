@@ -3,6 +3,7 @@ export * from './arithmetic.ts';
 export * from './castle.ts';
 export * from './circle.ts';
 export * from './clamp.ts';
+export * from './end-play.ts';
 export * from './fastener.ts';
 export * from './procedure.ts';
 export * from './pull.ts';

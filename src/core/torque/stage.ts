@@ -25,6 +25,17 @@ const StageSchema = closed({
 });
 export type Stage = Static<typeof StageSchema>;
 
+const lockings = ['castle', 'plate', 'stake', 'tab', 'screw', 'self-locking'] as const;
+/** What keeps a nut from turning back. */
+const LockingSchema = closed({
+  kind: oneOf(lockings),
+  /** Of a castle nut: its slots, the ends of holes in the shaft, and what it is tightened for. */
+  slots: Maybe(Type.Integer({ minimum: 3, maximum: 24 })),
+  holeEnds: Maybe(Type.Integer({ minimum: 1, maximum: 12 })),
+  holds: Maybe(oneOf(['clamp', 'end-play'] as const)),
+});
+export type Locking = Static<typeof LockingSchema>;
+
 export const ProcedureSchema = closed({
   id: Id,
   name: Text(80),
@@ -37,6 +48,7 @@ export const ProcedureSchema = closed({
   size: Maybe(Text(20)),
   grade: Maybe(Text(10)),
   hexMm: Mm(),
+  locking: Maybe(LockingSchema),
   stages: Type.Array(StageSchema, { minItems: 1, maxItems: 20 }),
   source: Text(),
   checkedBy: Maybe(Text(60)),

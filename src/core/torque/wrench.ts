@@ -68,12 +68,16 @@ export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
   return out.length > 0 ? out : [verdict('wrench.good', range)];
 }
 
+const byHand = (w: Wrench) => Number(w.type === 'hand');
+
 /** Tools that can read a stage, those that can be trusted with it first; angles need no torque scale. */
 export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: string): Wrench[] {
   // Drag is read by a spring scale on a lever; a wait needs no tool of its own.
   if (stage.kind === 'drag' || stage.kind === 'wait') return [...wrenches];
-  if (stageUnit(stage) !== 'torque')
-    return wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
+  const shows = wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
+  // A nut is locked by hand and punch.
+  if (stage.kind === 'lock') return [...shows].sort((a, b) => byHand(b) - byHand(a));
+  if (stageUnit(stage) !== 'torque') return shows;
   const nm = stage.value ?? 0;
   const trusted = (w: Wrench) => judgeWrench(w, nm, today).every((v) => v.status === 'good');
   const able = wrenches.filter((w) => w.maxNm !== undefined);

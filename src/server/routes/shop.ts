@@ -6,6 +6,7 @@ import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { leadKinds, leadSays, type TableKind, tableKinds } from '../import.ts';
 import { backUp } from '../backup.ts';
+import { headSent, heldAgainst, HeldSchema, SentSchema, verifyBook } from '../book.ts';
 import { health, metrics } from '../health.ts';
 import { heavy } from '../heavy/pool.ts';
 import type { Tasks } from '../heavy/worker.ts';
@@ -33,6 +34,7 @@ import {
   UnitFactsSchema,
   unitSheet,
 } from '../units.ts';
+import { remindersCalendar } from '../reminders.ts';
 import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
 import {
   ConsumableSearchSchema,
@@ -64,8 +66,36 @@ export const shopRoutes: readonly Route[] = [
     { body: LeadSchema },
     ({ body }) => backUp(body),
   ),
+  route(
+    'GET',
+    '/api/verify',
+    'Every seal of the record tried: what was altered, left out or cut off, the heads of its days, and up to where it can be proven',
+    {},
+    async () => verifyBook((await store()).db),
+  ),
+  route(
+    'POST',
+    '/api/verify/sent',
+    'Note that the head of a day left this machine, printed or mailed',
+    { body: SentSchema },
+    ({ body }) => headSent(body),
+  ),
+  route(
+    'POST',
+    '/api/verify/held',
+    'Hold what stands on paper against the record: the head of a day, or the seal of a card by its job number',
+    { body: HeldSchema },
+    ({ body }) => heldAgainst(body),
+  ),
   route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () =>
     floorView(),
+  ),
+  route(
+    'GET',
+    '/api/reminders.ics',
+    'Every recheck that is owed, as a calendar (RFC 5545)',
+    {},
+    () => remindersCalendar(),
   ),
   route(
     'POST',

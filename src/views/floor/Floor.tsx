@@ -89,6 +89,12 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           <a className="btn quiet" href="/archive">
             Archive
           </a>
+          <a className="btn quiet" href="/verify">
+            Verify
+          </a>
+          <a className="btn quiet" href="/scratch">
+            Scratch
+          </a>
           <a className="btn quiet" href="/parts">
             Parts
           </a>
@@ -137,6 +143,11 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
             </b>{' '}
             / {recheck.other}
           </p>
+          {due.length > 0 && (
+            <a className="plain-link" href="/api/reminders.ics" download="rechecks.ics">
+              As a calendar
+            </a>
+          )}
         </div>
         {due.slice(0, 3).map((r) => (
           <Recheck key={r.id} r={r} />

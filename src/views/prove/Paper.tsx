@@ -2,6 +2,8 @@ import { type JobCard as Card, type CardLine as Line, unmeasured } from '../../c
 import { clockTime, dayTime, fixed } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
+import { cardCode } from '../../core/card/index.ts';
+import { CodeMark } from './CodeMark.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
 /** What a card is that proves nothing. */
@@ -67,7 +69,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
       </div>
       <Lines title="Seats" lines={c.seats} />
       {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
-      {c.fasteners && <Lines title="Tightened, without a reading" lines={c.fasteners} />}
+      {c.fasteners && <Lines title="Other fasteners" lines={c.fasteners} />}
       <section>
         <h3>
           Press strokes{' '}
@@ -199,6 +201,14 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
             )}
           </p>
           <p>{c.caution}</p>
+          <div className="seal-on-paper">
+            <CodeMark text={cardCode(c.number, c.seal.hash)} />
+            <p>
+              Seal over every entry:{' '}
+              <span className="num">{c.seal.hash.replace(/(.{4})(?=.)/gu, '$1 ')}</span>. The code
+              holds it with the number of the job; Verify holds it against the record.
+            </p>
+          </div>
         </section>
       </div>
     </article>

@@ -2,6 +2,7 @@ import type { FaceRead, RunoutNow } from '../../core/job/index.ts';
 import { restStandsOut } from '../../core/prove/index.ts';
 import { both } from '../../ui/units.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+import '../torque/fastener-drawing.css';
 
 const [cx, cy, base, most] = [320, 248, 150, 56];
 /** Places on the hub as it stood at first, clockwise from the top, seen from outside. */

@@ -34,11 +34,22 @@ export function Keys({ job }: { job?: { id: string; station: Station | 'card' } 
       const next = e.key === 'ArrowRight' ? beside(1) : e.key === 'ArrowLeft' && beside(-1);
       if (next) location.assign(`/jobs/${jobId}/${next}`);
       else if (e.key === 'f') location.assign('/');
+      else if (e.key === 's') location.assign(jobId ? `/scratch?job=${jobId}` : '/scratch');
       else if ((e.key === 'Enter' || e.key === ' ') && target === document.body)
         document.querySelector<HTMLButtonElement>('[data-main]')?.click();
     };
+    /** A pedal or Space acts on the main action, never again on what a finger tapped last. */
+    const onTap = (e: MouseEvent) => {
+      const button = (e.target as HTMLElement).closest('button');
+      // A click by the keyboard has no count: there the focus stays where it was brought.
+      if (button && e.detail > 0 && !button.closest('dialog')) button.blur();
+    };
     document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
+    document.addEventListener('click', onTap);
+    return () => {
+      document.removeEventListener('keydown', onKey);
+      document.removeEventListener('click', onTap);
+    };
   }, [jobId, station, off]);
   if (!help) return null;
   return (
@@ -48,6 +59,7 @@ export function Keys({ job }: { job?: { id: string; station: Station | 'card' } 
           {[
             ...(job ? [['← →', 'walk the centre line']] : []),
             ['F', 'to the floor'],
+            ['S', 'to Scratch: reckon something'],
             ['Enter or Space', 'the main action, when nothing else has focus'],
             ['?', 'this list'],
           ].map(([k, what]) => (

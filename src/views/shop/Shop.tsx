@@ -21,7 +21,11 @@ function withText(s: ShopSettings, key: 'currency' | 'timeZone', text: string): 
   return text === '' ? rest : { ...rest, [key]: text };
 }
 /** The same for a number; what is none is left as typed for the server to refuse. */
-function withNumber(s: ShopSettings, key: 'taxPercent' | 'recheckKm', text: string): ShopSettings {
+function withNumber(
+  s: ShopSettings,
+  key: 'taxPercent' | 'recheckKm' | 'recheckDays',
+  text: string,
+): ShopSettings {
   const { [key]: _was, ...rest } = s;
   return text.trim() === '' ? rest : { ...rest, [key]: Number(text.replace(',', '.')) };
 }
@@ -47,6 +51,7 @@ export default function Shop({
   const [who, setWho] = useState(firstWho);
   const [tax, setTax] = useState(String(first.settings.taxPercent ?? ''));
   const [recheck, setRecheck] = useState(String(first.settings.recheckKm ?? ''));
+  const [days, setDays] = useState(String(first.settings.recheckDays ?? ''));
   const [pin, setPin] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const person = shop.people.find((p) => p.id === who);
@@ -122,6 +127,16 @@ export default function Shop({
             onText={(t) => {
               setRecheck(t);
               setSettings(withNumber(settings, 'recheckKm', t));
+            }}
+          />
+          <Field
+            label="At the latest after"
+            unit="days"
+            inputMode="numeric"
+            text={days}
+            onText={(t) => {
+              setDays(t);
+              setSettings(withNumber(settings, 'recheckDays', t));
             }}
           />
         </div>

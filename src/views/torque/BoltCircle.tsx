@@ -1,6 +1,6 @@
 import type { Turn } from '../../core/torque/index.ts';
 import './bolt-circle.css';
-
+import './fastener-drawing.css';
 const [cx, cy] = [326, 268];
 const circle = 168;
 

@@ -1,7 +1,7 @@
 import type { Through } from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
-
-const [width, height, margin] = [340, 104, 24];
+import './fastener-drawing.css';
+const [width, margin] = [340, 24];
 
 /** Wrench, hand and what stands between them and the nut, from above, to scale; lengths in mm. */
 export function HowItStands({
@@ -24,7 +24,10 @@ export function HowItStands({
   const least = Math.min(nut.x, 0) - 40;
   const scale = (width - 2 * margin) / (lengthMm - least);
   const x = (mm: number) => margin + (mm - least) * scale;
-  const y = (mm: number) => 46 - mm * scale;
+  // The adapter may point away from the drawing's middle line: the sheet grows with it.
+  const axis = 46 + Math.max(0, nut.y * scale - 8);
+  const height = axis + 58 + Math.max(0, -nut.y * scale - 30);
+  const y = (mm: number) => axis - mm * scale;
   const nutR = Math.max(9, 16 * scale);
   const shown = both(lengthMm, 'length', 0);
   const set = setNm === undefined ? undefined : both(setNm, 'torque');
@@ -52,7 +55,7 @@ export function HowItStands({
             strokeWidth="18"
           />
           <rect className="out f-sheet" x={x(0) - 5} y={y(0) - 5} width="10" height="10" />
-          <text className="figure" x={x(nut.x / 2)} y={y(nut.y) + (nut.y < 0 ? 34 : -22)}>
+          <text className="figure" x={x(nut.x / 2) + 8} y={y(nut.y / 2) + (nut.y < 0 ? 32 : -18)}>
             {both(offsetMm, 'length', 0).value}
           </text>
         </>

@@ -13,6 +13,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useStandIns } from '../shell/useStandIns.ts';
+import { LockPicture } from './LockPicture.tsx';
 import { NutActions, type Reading, readingOf } from './NutActions.tsx';
 import { NutFace } from './NutFace.tsx';
 import { KeepOffGround, StageCall } from './StageCall.tsx';
@@ -83,12 +84,16 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
         <div className="torque-grid">
           <StageList procedure={p} walk={walk} />
           <div className="nut">
-            <NutFace
-              stage={finished ? undefined : stage}
-              actual={wrench?.value ?? actual}
-              wrench={finished ? undefined : wrench}
-              studs={cornerRecord(view)?.hub?.studs ?? 0}
-            />
+            {stage.kind === 'lock' && !finished && p.locking ? (
+              <LockPicture procedure={p} />
+            ) : (
+              <NutFace
+                stage={finished ? undefined : stage}
+                actual={wrench?.value ?? actual}
+                wrench={finished ? undefined : wrench}
+                studs={cornerRecord(view)?.hub?.studs ?? 0}
+              />
+            )}
             {wrench && <WrenchNow wrench={wrench} />}
             {air && !finished && !wrench?.followed && <KeepOffGround />}
           </div>

@@ -2,7 +2,7 @@ import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import type { WrenchHandle } from './useWrench.ts';
 import { stageFigure } from './stageFigure.ts';
-
+import './fastener-drawing.css';
 const cx = 330;
 const cy = 262;
 const polar = (r: number, deg: number): readonly [number, number] => [

@@ -2,6 +2,7 @@ import { Plus, X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  type Locking,
   type Procedure,
   type Stage,
   stageUnit,
@@ -83,6 +84,17 @@ function stageOf(d: StageDraft, i: number): Stage | undefined {
   return { ...base, value, ...(tolerance === undefined ? {} : { tolerance }) };
 }
 
+/** Ways to lock a nut, as they are chosen. */
+const locks: Readonly<Record<string, Locking>> = {
+  stake: { kind: 'stake' },
+  'castle, clamps': { kind: 'castle', holds: 'clamp' },
+  'castle, end play': { kind: 'castle', holds: 'end-play' },
+  'lock plate': { kind: 'plate' },
+  tab: { kind: 'tab' },
+  'lock screw': { kind: 'screw' },
+  'self-locking': { kind: 'self-locking' },
+};
+
 const threads = ['dry', 'oiled', 'threadlocker'] as const satisfies readonly Procedure['thread'][];
 
 /** The procedure of a nut that has none on record, typed from the maker's data stage by stage; each is drawn as it is typed. */
@@ -96,6 +108,7 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
   const [source, setSource] = useState('');
   const [size, setSize] = useState('');
   const [grade, setGrade] = useState('');
+  const [lock, setLock] = useState<string>();
   const made = stages.map(stageOf);
   const missing = made.findIndex((s) => s === undefined);
   const hexMm = parseQuantity(hex, 'length');
@@ -118,6 +131,7 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
       ...(size.trim() ? { size: size.trim() } : {}),
       ...(grade.trim() ? { grade: grade.trim() } : {}),
       hexMm: hexMm.value,
+      ...(lock && stages.some((x) => x.kind === 'lock') ? { locking: locks[lock]! } : {}),
       stages: made as Stage[],
       source: source.trim(),
     };
@@ -214,6 +228,14 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
                 { id: 'again', label: 'again' },
               ]}
             />
+            {stages.some((x) => x.kind === 'lock') && (
+              <Choices
+                name="Locked by"
+                value={lock}
+                onValue={setLock}
+                options={Object.keys(locks).map((id) => ({ id, label: id }))}
+              />
+            )}
             <Field label="Where it stands: book, page, plate" text={source} onText={setSource} />
             {fault && (
               <p className="note" role="alert">

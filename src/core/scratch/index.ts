@@ -1,0 +1,2 @@
+export * from './calculator.ts';
+export * from './calculators.ts';

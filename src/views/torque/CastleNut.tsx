@@ -1,0 +1,67 @@
+import { castleStepDeg } from '../../core/torque/index.ts';
+import './fastener-drawing.css';
+const [cx, cy, r] = [170, 130, 84];
+const at = (radius: number, deg: number) =>
+  `${(cx + radius * Math.sin((deg * Math.PI) / 180)).toFixed(1)} ${(cy - radius * Math.cos((deg * Math.PI) / 180)).toFixed(1)}`;
+
+/** A castle nut face-on: its slots, the holes of the shaft, and the way to the next place that lets the pin through. */
+export function CastleNut({
+  slots,
+  holeEnds,
+  pastDeg,
+  way,
+  deg,
+}: {
+  slots: number;
+  holeEnds: number;
+  pastDeg: number;
+  way: 'tighten' | 'loosen';
+  deg: number;
+}) {
+  const slotStep = 360 / slots;
+  const crown = Array.from({ length: slots }, (_, i) => {
+    const a = i * slotStep + pastDeg;
+    const half = Math.min(11, slotStep / 5);
+    return `L${at(r, a - half)}L${at(r - 22, a - half)}L${at(r - 22, a + half)}L${at(r, a + half)}A${r} ${r} 0 0 1 ${at(r, a + slotStep - half)}`;
+  }).join('');
+  const start = at(r, pastDeg - Math.min(11, slotStep / 5));
+  const sign = way === 'tighten' ? 1 : -1;
+  const end = sign * deg;
+  return (
+    <svg
+      className="drawing castle-nut"
+      viewBox="0 0 340 260"
+      role="img"
+      aria-label={`Castle nut: ${way} by ${deg.toFixed(0)}° to the next slot, one every ${castleStepDeg(slots, holeEnds).toFixed(0)}°`}
+    >
+      <path className="hex" d={`M${start}${crown}Z`} />
+      <circle className="out f-paper" cx={cx} cy={cy} r="46" />
+      {Array.from({ length: holeEnds }, (_, i) => (
+        <path
+          key={i}
+          className="hole"
+          d={`M${at(20, (i * 360) / holeEnds)}L${at(46, (i * 360) / holeEnds)}`}
+        />
+      ))}
+      <path
+        className="centre-line-thin"
+        d={`M${cx} ${cy - 118}V${cy + 118}M${cx - 118} ${cy}H${cx + 118}`}
+      />
+      {deg > 0.5 && (
+        <>
+          <path
+            className="turn-arrow"
+            d={`M${at(r + 14, 0)}A${r + 14} ${r + 14} 0 ${deg > 180 ? 1 : 0} ${sign > 0 ? 1 : 0} ${at(r + 14, end)}`}
+          />
+          <path
+            className="f-blue"
+            d={`M${at(r + 14, end + sign * 6)}L${at(r + 5, end - sign * 3)}L${at(r + 23, end - sign * 3)}Z`}
+          />
+        </>
+      )}
+      <text className="strong" x="0" y="22">
+        {deg > 0.5 ? `${way} ${deg.toFixed(0)}°` : 'in line'}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,170 @@
+import type { ReactNode } from 'react';
+import {
+  castleTurn,
+  castleWay,
+  type Locking,
+  lockingWords,
+  type Procedure,
+} from '../../core/torque/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { useDraft } from '../../ui/useDraft.ts';
+import { useJob } from '../shell/useJob.ts';
+import { CastleNut } from './CastleNut.tsx';
+
+const [cx, cy] = [170, 130];
+const hexPath = (r: number) =>
+  `M${Array.from({ length: 6 }, (_, i) => {
+    const a = (i * Math.PI) / 3;
+    return `${(cx + r * Math.cos(a)).toFixed(1)} ${(cy + r * Math.sin(a)).toFixed(1)}`;
+  }).join('L')}Z`;
+
+const Hub = () => <circle className="out f-paper thin2" cx={cx} cy={cy} r="118" />;
+const Shaft = ({ groove }: { groove?: boolean }) => (
+  <>
+    <circle className="out f-sheet" cx={cx} cy={cy} r="40" />
+    {groove && <path className="groove" d={`M${cx - 9} ${cy - 41}v18h18v-18`} />}
+  </>
+);
+
+const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
+  stake: (
+    <>
+      <Hub />
+      <path className="hex" d={hexPath(86)} />
+      <circle className="out f-sheet" cx={cx} cy={cy} r="58" />
+      <Shaft groove />
+      <path className="lock-part" d={`M${cx - 11} ${cy - 58}l4 26h14l4 -26`} />
+      <path className="turn-arrow" d={`M${cx} ${cy - 120}V${cy - 70}`} />
+      <path className="f-blue" d={`M${cx} ${cy - 62}l-9 -14h18Z`} />
+    </>
+  ),
+  plate: (
+    <>
+      <Hub />
+      <path className="lock-part" d={`M${cx - 96} ${cy - 24}h192v48h-192Z`} />
+      <path className="hex" d={hexPath(72)} />
+      <Shaft />
+      <path className="turn-arrow" d={`M${cx - 60} ${cy}h120`} />
+    </>
+  ),
+  tab: (
+    <>
+      <Hub />
+      <circle className="lock-part" cx={cx} cy={cy} r="98" />
+      <path className="hex" d={hexPath(82)} />
+      <path className="lock-part" d={`M${cx - 26} ${cy - 98}h52v32h-52Z`} />
+      <Shaft groove />
+    </>
+  ),
+  screw: (
+    <>
+      <Hub />
+      <circle className="hex" cx={cx} cy={cy} r="92" />
+      {Array.from({ length: 8 }, (_, i) => {
+        const a = (i * Math.PI) / 4;
+        return (
+          <circle
+            key={i}
+            className={i === 6 ? 'lock-part' : 'out f-sheet'}
+            cx={cx + 66 * Math.cos(a)}
+            cy={cy + 66 * Math.sin(a)}
+            r="11"
+          />
+        );
+      })}
+      <Shaft groove />
+    </>
+  ),
+  'self-locking': (
+    <>
+      <Hub />
+      <path className="hex" d={hexPath(86)} />
+      <circle className="lock-part" cx={cx} cy={cy} r="56" />
+      <Shaft />
+    </>
+  ),
+};
+
+/** How this nut is kept from turning back, drawn; of a castle nut, which slot comes next. */
+export function LockPicture({ procedure: p }: { procedure: Procedure }) {
+  const { locking } = p;
+  if (!locking) return null;
+  if (locking.kind === 'castle') return <CastleLock locking={locking} />;
+  return (
+    <div className="lock-picture">
+      <svg className="drawing" viewBox="0 0 340 260" role="img" aria-label={lockingWords(locking)}>
+        {pictures[locking.kind]}
+        <path
+          className="centre-line-thin"
+          d={`M${cx - 130} ${cy}H${cx + 130}M${cx} ${cy - 126}V${cy + 126}`}
+        />
+      </svg>
+      <p className="note">{lockingWords(locking)}</p>
+    </div>
+  );
+}
+
+/** A castle nut: counted where the record does not know it, and told by how far it stands past its last slot. */
+function CastleLock({ locking }: { locking: Locking }) {
+  const { view } = useJob();
+  const draft = (of: string) => `${view.job.id}:castle-${of}`;
+  const [past, setPast] = useDraft(draft('past'));
+  const [slotsText, setSlots] = useDraft(draft('slots'));
+  const [holesText, setHoles] = useDraft(draft('holes'));
+  const counted = (text: string, known: number | undefined) => {
+    const read = parseQuantity(text, 'count');
+    return (
+      known ?? (read.ok && Number.isInteger(read.value) && read.value > 0 ? read.value : undefined)
+    );
+  };
+  const [slots, holeEnds] = [
+    counted(slotsText, locking.slots),
+    counted(holesText, locking.holeEnds),
+  ];
+  const read = parseQuantity(past, 'angle');
+  const known = slots !== undefined && holeEnds !== undefined;
+  const turn = known && read.ok ? castleTurn(slots, holeEnds, read.value) : undefined;
+  return (
+    <div className="lock-picture">
+      {known && (
+        <CastleNut
+          slots={slots}
+          holeEnds={holeEnds}
+          pastDeg={turn?.backDeg ?? 0}
+          {...(turn
+            ? castleWay(turn, locking.holds ?? 'clamp')
+            : { way: 'tighten' as const, deg: 0 })}
+        />
+      )}
+      <div className="pair-in">
+        {locking.slots === undefined && (
+          <QuantityInput
+            compact
+            label="Slots in the nut"
+            dimension="count"
+            text={slotsText}
+            onText={setSlots}
+          />
+        )}
+        {locking.holeEnds === undefined && (
+          <QuantityInput
+            compact
+            label="Ends of holes in the shaft"
+            dimension="count"
+            text={holesText}
+            onText={setHoles}
+          />
+        )}
+        <QuantityInput
+          compact
+          label="How far past the last slot it stands"
+          dimension="angle"
+          text={past}
+          onText={setPast}
+        />
+      </div>
+      <p className="note">{lockingWords(locking)}</p>
+    </div>
+  );
+}
