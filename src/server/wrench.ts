@@ -63,13 +63,14 @@ async function* messages(
   snugNm: number,
   setting: StandInSetting,
 ): AsyncGenerator<WrenchMessage> {
+  const seen = wrench.seen.length > 0 ? followPull(wrench.seen, snugNm) : undefined;
+  const next = afterPull(stage.kind, seen, wrench.lost);
+  // A nut that cannot be judged any more by pulling is not pulled.
+  const ends = next === 'by-mark' || next === 'spoilt';
+  if (!ends) wrench.lost = false;
   const { name, standIn, lost } = wrench;
   yield { name, standIn, lost, seen: [...wrench.seen] };
-  const seen = wrench.seen.length > 0 ? followPull(wrench.seen, snugNm) : undefined;
-  const next = afterPull(stage.kind, seen, lost);
-  // A nut that cannot be judged any more by pulling is not pulled.
-  if (next === 'by-mark' || next === 'spoilt') return;
-  wrench.lost = false;
+  if (ends) return;
   yield* wrench.read(aimOf(stage, setting), setting === 'silent');
 }
 

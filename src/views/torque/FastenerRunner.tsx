@@ -32,9 +32,10 @@ export function FastenerRunner({
   after: ReactNode;
 }) {
   const { view } = useJob();
-  const [picked, setPicked] = useState<string>();
+  // What was just finished stays in sight until the hand goes on.
+  const [picked, setPicked] = useState(() => (all.find((f) => !isTightened(f)) ?? all.at(-1))?.id);
   const [counted, setCounted] = useState<Record<string, number>>({});
-  const found = all.find((f) => f.id === picked) ?? all.find((f) => !isTightened(f)) ?? all.at(-1);
+  const found = all.find((f) => f.id === picked);
   if (!found)
     return (
       <StationBody
