@@ -1,6 +1,4 @@
 /** Takes the pictures of docs/screenshots from the demo data. Needs a running demo; address as the first argument. */
-import { readFileSync } from 'node:fs';
-import { setTimeout } from 'node:timers/promises';
 import { chromium } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 
@@ -57,40 +55,6 @@ async function rollIn(): Promise<string> {
   return `/jobs/${id}`;
 }
 
-/** A copy of a demo unit whose procedure is on no record, its job as far as the nut. */
-async function atTheNut(): Promise<string> {
-  const { units } = JSON.parse(readFileSync('demo-data/workshop.json', 'utf8')) as {
-    units: { id: string; corners: Record<string, { procedureId?: string }> }[];
-  };
-  const { jobs } = JSON.parse(readFileSync('demo-data/jobs.json', 'utf8')) as {
-    jobs: {
-      unitId: string;
-      corner: string;
-      byId: string;
-      choices: { key: string; value: object }[];
-      events: { type: string; body: object; byId: string }[];
-    }[];
-  };
-  const job = jobs.find((j) => j.unitId === 'unit-33')!;
-  const unit = structuredClone(units.find((u) => u.id === job.unitId)!);
-  delete unit.corners[job.corner]?.procedureId;
-  const copy = { ...unit, id: 'unit-sp-41', fleetNo: 'SP-41' };
-  const workshop = { format: 'true-spindle/workshop', version: 1, units: [copy] };
-  await send('POST', '/api/import', workshop, { 'x-lead-id': 'ines', 'x-lead-pin': '2580' });
-  const id = uuid();
-  const { byId, corner } = job;
-  await send('POST', '/api/jobs', { id, unitId: copy.id, corner, byId });
-  for (const { key, value } of job.choices)
-    await send('PUT', `/api/jobs/${id}/choices/${key}`, { id: uuid(), version: 0, value, byId });
-  const entries = job.events.filter((e) => e.type !== 'stage-recorded');
-  for (const [i, { type, body, byId: by }] of entries.entries()) {
-    // The same reading twice within a moment counts as a double tap.
-    if (JSON.stringify(entries[i - 1]?.body) === JSON.stringify(body)) await setTimeout(1500);
-    await send('POST', `/api/jobs/${id}/events`, { id: uuid(), type, body, byId: by });
-  }
-  return `/jobs/${id}`;
-}
-
 /** Unit 33 with its base torque pulled: the angle is next. */
 async function atTheAngle(): Promise<string> {
   const path = job('33');
@@ -110,6 +74,31 @@ async function atTheAngle(): Promise<string> {
   return `${path}/torque`;
 }
 
+/** The same unit with its nut done and the hub's flange and disc read: the disc runs truer three holes on. */
+async function atRunout(): Promise<string> {
+  const path = job('33');
+  const say = (type: string, body: object) =>
+    send('POST', `/api${path}/events`, { id: uuid(), type, body, byId: 'ines' });
+  await say('stage-recorded', { stageId: 's5', actual: 60, typed: '60', toolId: 'paint' });
+  await say('stage-recorded', { stageId: 's6', toolId: 'punch' });
+  await say('station-done', { station: 'torque' });
+  const round = (amplitude: number, highAt: number) =>
+    Array.from({ length: 8 }, (_, i) => {
+      const deg = i * 45;
+      const tilt = amplitude * Math.cos(((deg - highAt) * Math.PI) / 180);
+      return [deg, Number((5 + tilt + 0.002 * Math.sin(3 * i)).toFixed(3))];
+    });
+  const instrumentId = 'dial';
+  await say('runout-read', { face: 'hub', radiusMm: 60, readings: round(0.009, 40), instrumentId });
+  await say('runout-read', {
+    face: 'disc',
+    radiusMm: 114,
+    readings: round(0.04, 65),
+    instrumentId,
+  });
+  return `${path}/prove`;
+}
+
 let rolledIn: Promise<string> | undefined;
 const unknownCorner = (): Promise<string> => (rolledIn ??= rollIn());
 
@@ -119,13 +108,9 @@ interface Shot {
   press?: string;
   then?: string;
   size?: [number, number];
-  night?: boolean;
   hear?: boolean;
-  read?: boolean;
   /** A pull with the stand-in wrench, and how. */
   pull?: string;
-  /** Stages typed from a made-up page: kind and figure. */
-  type?: readonly (readonly [string, string])[];
   /** What has to be computed or drawn before the picture is taken. */
   waitMs?: number;
 }
@@ -133,16 +118,20 @@ const shots: Shot[] = [
   { name: 'floor', path: '/' },
   { name: 'diagnose', path: `${job('04')}/diagnose` },
   { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true, waitMs: 900 },
-  { name: 'wheel-speed', path: `${job('04')}/diagnose`, press: 'Wheel speed', read: true },
   { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' },
-  { name: 'measure', path: `${job('30')}/match`, press: 'Measure' },
   { name: 'plan', path: `${job('21')}/plan` },
   { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats', waitMs: 1500 },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
-  { name: 'press-night', path: `${job('19')}/press-in`, press: 'Bearing', night: true },
   { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] },
   { name: 'torque', path: atTheAngle, pull: 'in several pulls' },
+  { name: 'fasteners', path: `${job('33')}/torque`, press: 'Fasteners' },
+  { name: 'runout', path: atRunout, press: 'Runout' },
   { name: 'prove', path: `${job('26')}/prove` },
+  {
+    name: 'scratch',
+    path: '/scratch?c=castle&slots=6&holes=2&past=20&holds=clamp&pitch=1.5',
+  },
+  { name: 'verify', path: '/verify' },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
   { name: 'shop', path: '/shop' },
@@ -152,17 +141,6 @@ const shots: Shot[] = [
     path: async () => `${await unknownCorner()}/press-out`,
     press: 'Hub',
     waitMs: 900,
-  },
-  {
-    name: 'procedure',
-    path: async () => `${await atTheNut()}/torque`,
-    press: 'Axle nut',
-    type: [
-      ['torque', '70'],
-      ['turn hub', '5'],
-      ['angle', '60'],
-      ['lock', ''],
-    ],
   },
 ];
 
@@ -182,7 +160,7 @@ for (const s of shots) {
   const context = await browser.newContext({
     viewport: { width: s.size?.[0] ?? 1280, height: s.size?.[1] ?? 800 },
   });
-  await context.addCookies([{ name: 'ts-theme', value: s.night ? 'night' : 'day', url }]);
+  await context.addCookies([{ name: 'ts-theme', value: 'day', url }]);
   const page = await context.newPage();
   const path = typeof s.path === 'string' ? s.path : await s.path();
   await page.goto(url + path, { waitUntil: 'networkidle' });
@@ -194,13 +172,6 @@ for (const s of shots) {
     await page.getByRole('button', { name: 'Hear a made-up drive' }).click();
     await page.locator('.order-chart canvas').nth(1).waitFor();
   }
-  if (s.read) {
-    await page.getByLabel(/^Speed, from/u).fill('60');
-    for (const name of ['active', 'tooth missing', 'RF'])
-      await page.getByRole('radio', { name }).click();
-    await page.getByRole('button', { name: 'Take a reading' }).click();
-    await page.locator('.wheel-sig').first().waitFor();
-  }
   if (s.pull) {
     await page.getByLabel(/^Tool/u).selectOption('digital-340');
     await page.getByLabel('Stand-in wrench').selectOption({ label: s.pull });
@@ -208,11 +179,6 @@ for (const s of shots) {
     await page.locator('.btn.release').waitFor();
     await page.locator('.btn.release').waitFor({ state: 'detached' });
   }
-  for (const [i, [kind, figure]] of (s.type ?? []).entries()) {
-    if (i > 0) await page.getByRole('button', { name: kind, exact: true }).click();
-    if (figure) await page.getByLabel(`Figure, stage ${i + 1}`).fill(figure);
-  }
-  if (s.type) await page.locator('.stage-pick').nth(2).click();
   await page.waitForTimeout(s.waitMs ?? 400);
   await page.screenshot({ path: `docs/screenshots/${s.name}.png` });
   await context.close();

@@ -12,13 +12,13 @@ import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { lastEntryMs } from '../db/jobs.ts';
 import { getMeta, listRecords } from '../db/records.ts';
 import { endedJobs, putSummary, summariesOnFloor, type SummaryRow } from '../db/summaries.ts';
-import { recheckKm } from '../core/prove/index.ts';
+import { dueMs, recheckDays, recheckKm } from '../core/prove/index.ts';
 import type { Db } from '../db/open.ts';
 import { clockBehindMs } from './health.ts';
 import { recordIn } from './job-record.ts';
 import { log } from './log.ts';
 import { people } from './people.ts';
-import { shopOfJob, shopTitle, shopZone } from './shop.ts';
+import { settingsOf, shopOfJob, shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
 
 /** Jobs on the floor, each summary as fresh as its job and the shop's records. */
@@ -62,7 +62,16 @@ export async function floorRows(): Promise<FloorRow[]> {
   const rows = await floorSummaries();
   // One parse of all is a good deal faster than one a row.
   const kept = JSON.parse(`[${rows.map((r) => r.data).join()}]`) as JobSummary[];
-  return rows.map((r, i) => floorRow(r, kept[i]!, unitById.get(r.unitId), names));
+  const days = (await settingsOf()).recheckDays ?? recheckDays;
+  return rows.map((r, i) => withDue(floorRow(r, kept[i]!, unitById.get(r.unitId), names), days));
+}
+
+/** A row with the day its recheck is due. */
+function withDue(r: FloorRow, days: number): FloorRow {
+  if (!r.recheck || r.endedMs === undefined) return r;
+  const { drivenKm: nowKm, dueKm } = r.recheck;
+  const since = { signedMs: r.endedMs, signedKm: 0, nowKm, dueKm, nowMs: Date.now(), days };
+  return { ...r, recheck: { ...r.recheck, dueMs: dueMs(since) } };
 }
 
 export const ArchiveSchema = closed({

@@ -1,29 +1,19 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { cornerNames } from '../core/corner.ts';
 import { fastenerOn, type FloorRow } from '../core/job/index.ts';
-import { dueMs, recheckDays, recheckWords } from '../core/prove/index.ts';
+import { recheckWords } from '../core/prove/index.ts';
 import { isoDay } from '../core/units/index.ts';
 import { floorRows } from './floor.ts';
 import { jobView } from './job-record.ts';
-import { settingsOf, shopTitle, shopZone } from './shop.ts';
+import { shopTitle, shopZone } from './shop.ts';
 
 /** One recheck that is owed. */
-async function reminder(r: FloorRow, days: number, zone: string) {
+async function reminder(r: FloorRow, zone: string) {
   const view = await jobView(r.id);
-  const { signed } = view.state;
-  if (!signed || !r.recheck) return undefined;
-  const nowMs = Date.now();
-  const due = dueMs({
-    signedMs: signed.atMs,
-    signedKm: 0,
-    nowKm: r.recheck.drivenKm,
-    dueKm: r.recheck.dueKm,
-    nowMs,
-    days,
-  });
+  if (r.recheck?.dueMs === undefined) return undefined;
   return {
     id: `recheck-${r.id}@true-spindle`,
-    day: isoDay(due, zone),
+    day: isoDay(r.recheck.dueMs, zone),
     // A later reading of the clock takes the place of an earlier one.
     sequence: Math.round(r.recheck.drivenKm),
     summary: `Recheck unit ${r.fleetNo}, ${cornerNames[view.ctx.corner].toLowerCase()}`,
@@ -34,14 +24,13 @@ async function reminder(r: FloorRow, days: number, zone: string) {
 /** Every recheck that is owed, as a calendar (RFC 5545): by date at the latest, sooner as the clock shows. */
 export async function remindersCalendar(): Promise<Response> {
   const zone = await shopZone();
-  const days = (await settingsOf()).recheckDays ?? recheckDays;
   const calendar = ical({
     name: `${await shopTitle()}: rechecks`,
     method: ICalCalendarMethod.PUBLISH,
     prodId: { company: 'True Spindle', product: 'rechecks' },
   });
   for (const r of (await floorRows()).filter((x) => x.recheck)) {
-    const e = await reminder(r, days, zone);
+    const e = await reminder(r, zone);
     if (!e) continue;
     const event = calendar.createEvent({
       id: e.id,

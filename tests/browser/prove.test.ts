@@ -104,6 +104,10 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
   await page.locator('.paper', { hasText: 'Wheel nuts' }).waitFor();
   await page.getByRole('img', { name: /^Code with the number/u }).waitFor();
 
+  // One sheet to stand by, a second one for the readings.
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/gu)?.length).toBe(2);
+
   // The record fits; after a row was altered in the file it does not, and says where.
   await open('/verify');
   await page.locator('.verify-side .call', { hasText: 'Every seal fits' }).waitFor();

@@ -1,3 +1,4 @@
+export * from './before-after.ts';
 export * from './choice-in-words.ts';
 export * from './complete.ts';
 export * from './depth-on-job.ts';

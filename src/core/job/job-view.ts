@@ -26,7 +26,12 @@ export interface FloorRow {
   timers: Timer[];
   startedMs: number;
   who: string;
-  recheck?: { drivenKm: number; dueKm: number };
+  recheck?: {
+    drivenKm: number;
+    dueKm: number;
+    /** The day it is due at the latest, or sooner as the clock shows, UTC milliseconds. */
+    dueMs?: number;
+  };
   closed?: string;
   part?: string;
   endedMs?: number;

@@ -2,7 +2,7 @@ import { type FactId, facts, itemsOf, type Phase, type Task } from '../families/
 import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames, oneRow } from '../matching/index.ts';
 import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
-import { type Check, checksOf, judgeCheck } from '../prove/index.ts';
+import { type Check, checkRule, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { depthOf } from './depth-on-job.ts';
@@ -27,6 +27,8 @@ import { type Station, stations } from './stations.ts';
 export interface Owed extends Said {
   /** The thing that has to be seen, where it is one. */
   fact?: FactId;
+  /** Final check that was answered, and is not right: a verdict, not only something to do. */
+  wrongCheck?: string;
 }
 
 /** What is still missing before a station is done, most urgent first. */
@@ -81,8 +83,9 @@ function checkOwed(check: Check, job: JobNow): Owed[] {
   if (!check.release) return [];
   const answer = job.state.checks[check.id];
   if (!answer) return leftOut(check, job) ? [] : [owe('prove.unchecked', { part: check.text })];
-  const bad = judgeCheck(check, answer).status === 'stop';
-  return when(bad, 'prove.not-right', { part: check.text });
+  const answered = check.byName && overrideOf(job.state, checkRule(check.id));
+  const bad = judgeCheck(check, answer).status === 'stop' && !answered;
+  return bad ? [{ ...owe('prove.not-right', { part: check.text }), wrongCheck: check.id }] : [];
 }
 
 function familyOwed(job: JobNow): Owed[] {

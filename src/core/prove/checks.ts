@@ -10,6 +10,8 @@ export interface Check {
   numeric?: { unit: '°C' | 'mm'; max: number; limitSource: string };
   /** A vehicle is not released with this one open. */
   release: boolean;
+  /** Where it is not right, somebody may answer for it by name and reason; a measured one only has to be mended. */
+  byName?: true;
 }
 
 const judged = 'engineering judgement; the maker’s figure comes first';
@@ -39,14 +41,26 @@ const checks: readonly (Check & {
     release: true,
   },
   { id: 'signal', text: 'Wheel-speed signal: four speeds agree, no lamp', release: true },
-  { id: 'locked', text: 'Axle nut locked, cap on', release: true, of: ['P1', 'P2', 'P3', 'B2'] },
+  {
+    id: 'locked',
+    text: 'Axle nut locked, cap on',
+    release: true,
+    byName: true,
+    of: ['P1', 'P2', 'P3', 'B2'],
+  },
   {
     id: 'oil-level',
     text: 'Axle oil to the level, breather clear, no weep',
     release: true,
     of: ['A1', 'A2', 'A3'],
   },
-  { id: 'hose', text: 'Brake hose not twisted, pedal pumped firm', release: true },
+  { id: 'hose', text: 'Brake hose not twisted, pedal pumped firm', release: true, byName: true },
+  {
+    id: 'lead',
+    text: 'Sensor lead clipped, clear of wheel and shaft',
+    release: true,
+    byName: true,
+  },
   { id: 'wheel-nuts', text: 'Wheel nuts in a cross, twice', release: true },
   { id: 'road', text: 'Road test: noise gone at the speed where it was, no pull', release: true },
   {
@@ -119,3 +133,6 @@ export function judgeCheck(c: Check, answer: { ok?: boolean; value?: number }): 
 
 /** Recheck of nut and wheel nuts after this distance, km (common practice, 100 miles, no published source). */
 export const recheckKm = 160;
+
+/** What an override of a final check is called; its names are in signed records. */
+export const checkRule = (checkId: string): string => `prove.not-right:${checkId}`;

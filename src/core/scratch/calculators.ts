@@ -18,11 +18,15 @@ import {
   castleTurn,
   castleWay,
   clampBars,
+  clampOfAngleN,
   endPlayMm,
   faceDiameterMm,
   handTravelMm,
+  platesStiffness,
   readGrade,
   readThread,
+  stressAreaMm2,
+  type Thread,
   wrenchSetting,
 } from '../torque/index.ts';
 import type { Asked, Calculator, ScratchResult } from './calculator.ts';
@@ -93,6 +97,18 @@ const bodyWeight: Calculator = {
   caution: 'A stop-gap: ±10 % at best. Hold on to something, and check again with a wrench.',
 };
 
+/** What an angle past snug adds, by the stiffness of bolt and plates; below yield only. */
+function angleLines(a: Asked, thread: Thread): ScratchResult[] {
+  if (!a.has('angle')) return [];
+  if (!a.has('grip')) throw new RangeError('grip: type the thickness that is clamped');
+  const grip = a.number('grip');
+  if (!(grip > 0)) throw new RangeError('grip: must be more than 0');
+  const plates = platesStiffness(thread.diameterMm, grip);
+  const bolt = (stressAreaMm2(thread) * materials.steel.eMpa) / grip;
+  const extra = clampOfAngleN(a.number('angle'), thread.pitchMm, 1 / plates + 1 / bolt);
+  return [figure('the angle adds, below yield', extra / 1000, 'force', 1)];
+}
+
 const clamp: Calculator = {
   id: 'clamp',
   name: 'Clamp',
@@ -101,6 +117,8 @@ const clamp: Calculator = {
     { id: 'torque', label: 'Torque', kind: 'torque' },
     { id: 'hex', label: 'Hex across the flats', kind: 'length' },
     { id: 'grade', label: 'Grade, as 10.9', kind: 'word', optional: true },
+    { id: 'angle', label: 'Then an angle', kind: 'angle', optional: true },
+    { id: 'grip', label: 'Thickness that is clamped', kind: 'length', optional: true },
   ],
   work: (a) => {
     const read = readThread(a.word('thread'));
@@ -125,6 +143,7 @@ const clamp: Calculator = {
         ),
       ),
       ...(proofN === undefined ? [] : [figure('proof load', proofN / 1000, 'force', 1)]),
+      ...angleLines(a, thread),
     ];
   },
   source: 'Motosh’s form; VDI 2230; ISO 898-1, all from memory',

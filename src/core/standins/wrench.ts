@@ -78,6 +78,8 @@ export interface MadeUpNut {
 }
 
 const hz = 100;
+/** Up to this torque the slopes of a range hold as they are, N·m. */
+const usualSnugNm = 140;
 const between = (r: () => number, [lo, hi]: readonly [number, number]) => lo + (hi - lo) * r();
 
 /** Torque that keeps the nut turning, by how far it has turned from where it touches, N·m. */
@@ -100,7 +102,8 @@ function jointCurve(snugNm: number, slope: number, fault: WrenchFault) {
 export function madeUpNut(hidden: NutHidden, range: WrenchRange = reportWrench): MadeUpNut {
   const r = random(hidden.seed);
   const spring = between(r, range.springDegPerNm);
-  const slope = between(r, range.slope);
+  // A nut that is pulled harder clamps a stiffer joint: the range is that of usual ones.
+  const slope = between(r, range.slope) * Math.max(1, hidden.snugNm / usualSnugNm);
   const breakaway = between(r, range.breakaway);
   const curve = jointCurve(hidden.snugNm, slope, hidden.fault);
   // Nut from where it touches; body of the wrench; where the ratchet has it engaged.

@@ -105,6 +105,15 @@ describe('a pull on a nut', () => {
     const [deg] = curve.find(([, nm]) => nm >= 90)!;
     expect(Math.abs(deg)).toBeLessThan(4);
   });
+  it('calls no sound nut crossed, however hard it is pulled', () => {
+    for (const snugNm of [40, 140, 185, 320])
+      for (let seed = 0; seed < 25; seed++) {
+        const aim = { targetDeg: 720, targetNm: snugNm, ratchet: false, missDeg: 0 };
+        const { samples } = madeUpPull({ snugNm, fault: 'good', seed, ...aim });
+        const f = followPull(samples, snugNm);
+        expect(pullVerdict('torque', f.call), `${snugNm} N·m, ${seed}`).toBeUndefined();
+      }
+  });
   it('is right on made-up nuts with hidden parameters', () => {
     // Our own stand-in; the benchmark counts a thousand.
     const { right, beyond3Deg, wrong } = followMany(reportWrench, 200, 51);

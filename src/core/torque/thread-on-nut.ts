@@ -3,7 +3,7 @@ import type { Procedure, Stage } from './stage.ts';
 import { type ThreadState } from './threads.data.ts';
 import { readGrade, readThread } from './threads.ts';
 
-/** What the torque of a stage clamps: with the thread as the procedure asks for it, and greased. */
+/** What the torque of a stage clamps: on a dry thread, on one as the procedure asks for, and greased. */
 export interface ThreadOnNut {
   bars: readonly ClampBar[];
   /** Proof load of the thread in its grade, N, where the grade is known. */
@@ -17,11 +17,12 @@ export function threadOnNut(p: Procedure, stage: Stage): ThreadOnNut | undefined
   const read = readThread(p.size ?? '');
   if (!read.ok || stage.kind !== 'torque' || stage.value === undefined) return undefined;
   const { thread } = read;
-  const states: ThreadState[] = [p.thread, 'greased'];
+  const states = [...new Set<ThreadState>(['dry', p.thread, 'greased'])];
   const face = faceDiameterMm(p.hexMm, thread.diameterMm);
   const grade = p.grade === undefined ? undefined : readGrade(p.grade);
   const { bars, proofN } = clampBars(stage.value, thread, face, states, grade);
-  const [asked, greased] = bars;
+  const asked = bars.find((b) => b.state === p.thread);
+  const greased = bars.at(-1);
   if (!asked || !greased) return undefined;
   return {
     bars,

@@ -7,7 +7,7 @@ import {
   stations,
   timerNow,
 } from '../../core/job/index.ts';
-import { dayTime, timeLeft } from '../../core/units/index.ts';
+import { dayTime, isoDay, timeLeft } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
@@ -150,7 +150,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           )}
         </div>
         {due.slice(0, 3).map((r) => (
-          <Recheck key={r.id} r={r} />
+          <Recheck key={r.id} r={r} now={now} timeZone={first.timeZone} />
         ))}
         {due.length === 0 && <p className="note">Nothing is due.</p>}
       </section>
@@ -244,9 +244,9 @@ function Clock({ r, now }: { r: FloorRow; now: number }) {
   );
 }
 
-function Recheck({ r }: { r: FloorRow }) {
-  const { drivenKm, dueKm } = r.recheck!;
-  const over = drivenKm >= dueKm;
+function Recheck({ r, now, timeZone }: { r: FloorRow; now: number; timeZone: string }) {
+  const { drivenKm, dueKm, dueMs } = r.recheck!;
+  const over = drivenKm >= dueKm || (dueMs !== undefined && dueMs <= now);
   const km = both(drivenKm, 'distance');
   const left = both(dueKm - drivenKm, 'distance');
   const x = (v: number) => 4 + 202 * Math.min(1.25, v / dueKm);
@@ -263,6 +263,7 @@ function Recheck({ r }: { r: FloorRow }) {
         ) : (
           <span>
             {left.value} {left.unit} / {left.other} to go
+            {dueMs !== undefined && `, by ${isoDay(dueMs, timeZone)}`}
           </span>
         )}
       </p>

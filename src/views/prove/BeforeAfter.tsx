@@ -1,74 +1,82 @@
-import { testById } from '../../core/diagnosis/index.ts';
-import { firstThat } from '../../ui/firstThat.ts';
+import { beforeAfterOf, type BeforeAfter as Pair } from '../../core/job/index.ts';
 import { useJob } from '../shell/useJob.ts';
 
-const width = 420;
+const [left, width] = [4, 250];
 
-/** The same figures at Diagnose and now, on one axis each, where both were measured. */
-export function BeforeAfter() {
+/** A check as it was at Diagnose and as it is now, on one axis with its limit; what was not taken before says so. */
+export function BeforeAfter({ checkId }: { checkId: string }) {
   const { view } = useJob();
-  const { state } = view;
-  const heat = [...state.results]
-    .reverse()
-    .find((r) => r.testId === 'heat' && r.value !== undefined);
-  const after = state.checks['warmth']?.value;
-  const ear = [...state.results].reverse().find((r) => r.testId === 'ear' && r.value !== undefined);
-  const said = state.complaint?.sound;
-  const road = state.checks['road'];
+  const p = beforeAfterOf(view).find((x) => x.checkId === checkId);
+  if (!p) return null;
+  if (p.unit === undefined || (p.before === undefined && p.now === undefined))
+    return <span className="cap">Before: {p.beforeWords ?? notTaken}.</span>;
+  return <Axis p={p} unit={p.unit} />;
+}
+
+const notTaken = 'not taken at Diagnose';
+
+function Axis({ p, unit }: { p: Pair; unit: string }) {
+  const most = 1.15 * Math.max(p.max ?? 0, p.before ?? 0, p.now ?? 0);
+  const x = (v: number) => left + (v / most) * width;
+  const write = (v: number | undefined) => (v === undefined ? undefined : `${v} ${unit}`);
   return (
-    <section className="before-after" aria-label="Before and after">
-      <div>
-        <h2>Noise</h2>
-        <p className="note">
-          Before: {said ?? 'not said'}
-          {state.complaint?.peaksKmh ? `, strongest at ${state.complaint.peaksKmh} km/h` : ''}
-          {ear
-            ? `; ${testById('ear')?.short.toLowerCase()} ${Math.abs(ear.value!).toFixed(0)} dB apart`
-            : ''}
-          . Now: {firstThat([!road, 'not driven yet'], [road?.ok, 'gone'], [true, 'still there'])}.
-        </p>
-      </div>
-      {(heat || after !== undefined) && (
-        <div>
-          <h2>Both sides after a drive</h2>
-          <svg
-            className="drawing"
-            viewBox={`0 0 ${width + 60} 64`}
-            role="img"
-            aria-label={`Before ${heat ? Math.abs(heat.value!).toFixed(0) : 'not read'}, now ${after ?? 'not read'} °C`}
-          >
-            <path className="strip-tick" d={`M0 40H${width}`} />
-            {[0, 20, 40, 60].map((v) => (
-              <g key={v}>
-                <path className="strip-tick" d={`M${(v / 60) * width} 40v6`} />
-                <text className="figure" x={(v / 60) * width} y="60">
-                  {v}
-                  {v === 60 ? ' °C' : ''}
-                </text>
-              </g>
-            ))}
-            {heat && (
-              <>
-                <path
-                  className="was-bar"
-                  d={`M0 14H${Math.min(width, (Math.abs(heat.value!) / 60) * width)}`}
-                />
-                <text x={Math.min(width, (Math.abs(heat.value!) / 60) * width) + 6} y="18">
-                  before
-                </text>
-              </>
-            )}
-            {after !== undefined && (
-              <>
-                <path className="now-bar" d={`M0 30H${Math.min(width, (after / 60) * width)}`} />
-                <text x={Math.min(width, (after / 60) * width) + 6} y="34">
-                  now
-                </text>
-              </>
-            )}
-          </svg>
-        </div>
+    <svg
+      className="drawing before-after"
+      viewBox="0 0 380 74"
+      role="img"
+      aria-label={`Before ${write(p.before) ?? notTaken}, now ${write(p.now) ?? 'not measured yet'}${p.max === undefined ? '' : `, limit ${p.max} ${unit}`}`}
+    >
+      <path className="strip-tick" d={`M${left} 56H${left + width}`} />
+      {p.max !== undefined && (
+        <>
+          <path className="limit-mark" d={`M${x(p.max)} 6V62`} />
+          <text className="cap" x={x(p.max)} y="73" textAnchor="middle">
+            max {p.max}
+          </text>
+        </>
       )}
-    </section>
+      <Bar
+        x={x}
+        y={18}
+        v={p.before}
+        name="was-bar"
+        words={write(p.before) ?? notTaken}
+        what="before"
+      />
+      <Bar
+        x={x}
+        y={40}
+        v={p.now}
+        name="now-bar"
+        words={write(p.now) ?? 'not measured yet'}
+        what="now"
+      />
+    </svg>
+  );
+}
+
+function Bar({
+  x,
+  y,
+  v,
+  name,
+  words,
+  what,
+}: {
+  x: (v: number) => number;
+  y: number;
+  v: number | undefined;
+  name: string;
+  words: string;
+  what: string;
+}) {
+  const end = v === undefined ? left : x(v);
+  return (
+    <>
+      {v !== undefined && <path className={name} d={`M${left} ${y}H${Math.max(left + 2, end)}`} />}
+      <text x={end + 8} y={y + 5}>
+        {what} {words}
+      </text>
+    </>
   );
 }

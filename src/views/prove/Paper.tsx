@@ -67,9 +67,6 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
         />
         <Lines title="Old part, against the new" lines={c.oldPart} />
       </div>
-      <Lines title="Seats" lines={c.seats} />
-      {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
-      {c.fasteners && <Lines title="Other fasteners" lines={c.fasteners} />}
       <section>
         <h3>
           Press strokes{' '}
@@ -123,41 +120,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
         )}
         {c.seen.length > 0 && <p>Seen between them: {c.seen.map((l) => l.value).join('; ')}.</p>}
       </section>
-      {c.torque && (
-        <section>
-          <h3>
-            Torque{' '}
-            <span>
-              {c.torque.procedure}; {c.torque.source};{' '}
-              {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}
-            </span>
-          </h3>
-          <table>
-            <tbody>
-              {c.torque.readings.map((t, i) => (
-                <tr key={i}>
-                  <td>{t.stage}</td>
-                  <td className="num">
-                    <b>{t.actual === null ? unmeasured(t) : `${fixed(t.actual)} ${t.unit}`}</b>
-                  </td>
-                  <td className="num">
-                    {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
-                  </td>
-                  <td>{t.tool}</td>
-                  <td>
-                    {t.who} {clockTime(t.atMs, tz)}
-                  </td>
-                  <td>
-                    <VerdictShape status={t.status} size={16} />
-                    <span className="visually-hidden">{verdictWords[t.status]}</span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      )}
-      <Lines title="Proof" lines={c.checks} />
+      <Lines title="Proof" lines={c.checks} two />
       <div className="cols-2">
         <section>
           <h3>Overrides</h3>
@@ -211,13 +174,66 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
           </div>
         </section>
       </div>
+      <div className="page-two">
+        <p className="page-head">
+          Readings of job card {c.number}, unit {c.unit.fleetNo}
+        </p>
+        <Lines title="Seats" lines={c.seats} />
+        {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
+        {c.fasteners && <Lines title="Other fasteners" lines={c.fasteners} />}
+        {c.torque && (
+          <section>
+            <h3>
+              Torque{' '}
+              <span>
+                {c.torque.procedure}; {c.torque.source};{' '}
+                {c.torque.checkedBy ? `checked by ${c.torque.checkedBy}` : 'not checked'}
+              </span>
+            </h3>
+            <table>
+              <tbody>
+                {c.torque.readings.map((t, i) => (
+                  <tr key={i}>
+                    <td>{t.stage}</td>
+                    <td className="num">
+                      <b>{t.actual === null ? unmeasured(t) : `${fixed(t.actual)} ${t.unit}`}</b>
+                    </td>
+                    <td className="num">
+                      {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
+                    </td>
+                    <td>{t.tool}</td>
+                    <td>
+                      {t.who} {clockTime(t.atMs, tz)}
+                    </td>
+                    <td>
+                      <VerdictShape status={t.status} size={16} />
+                      <span className="visually-hidden">{verdictWords[t.status]}</span>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        )}
+      </div>
     </article>
   );
 }
 
-function Lines({ title, lines, plain }: { title: string; lines: Line[]; plain?: boolean }) {
+function Lines({
+  title,
+  lines,
+  plain,
+  two,
+}: {
+  title: string;
+  lines: Line[];
+  plain?: boolean;
+  /** Many short lines stand beside each other. */
+  two?: boolean;
+}) {
   return (
-    <section>
+    <section className={two ? 'two-columns' : undefined}>
       <h3>{title}</h3>
       {lines.length === 0 ? (
         <p>None.</p>

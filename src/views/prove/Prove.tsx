@@ -1,6 +1,13 @@
 import { type ReactNode, useState } from 'react';
-import { checksFor, fastenersOf, isTightened, owedAt, recheckOf } from '../../core/job/index.ts';
-import { type Check, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
+import {
+  checksFor,
+  fastenersOf,
+  isTightened,
+  overrideOf,
+  owedAt,
+  recheckOf,
+} from '../../core/job/index.ts';
+import { type Check, checkRule, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
 import { fixed, parseQuantity } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
@@ -78,9 +85,7 @@ function Checks({ bar }: { bar: ReactNode }) {
   const parsed = parseQuantity(km, 'distance');
   const left = owedAt('prove', view).filter((o) => o.rule !== 'prove.unsigned');
   const checks = checksFor(view);
-  const failed = checks.filter(
-    (c) => state.checks[c.id] && judgeCheck(c, state.checks[c.id]!).status === 'stop',
-  );
+  const failed = checks.filter((c) => left.some((o) => o.wrongCheck === c.id));
   const onRecord = ctx.unit.odometerKm;
   const before =
     parsed.ok && onRecord !== undefined && parsed.value < onRecord
@@ -100,7 +105,6 @@ function Checks({ bar }: { bar: ReactNode }) {
       tabs={bar}
       picture={
         <div className="prove">
-          <BeforeAfter />
           {checks.map((c) => (
             <CheckRow key={c.id} check={c} />
           ))}
@@ -117,7 +121,7 @@ function Checks({ bar }: { bar: ReactNode }) {
               <ul>
                 {left.map((m) => (
                   <li key={sentence(m)} className="line-v">
-                    {m.rule === 'prove.not-right' ? (
+                    {m.wrongCheck ? (
                       <VerdictShape status="stop" size={20} />
                     ) : (
                       <span aria-hidden="true">•</span>
@@ -192,6 +196,9 @@ function CheckRow({ check: c }: { check: Check }) {
   const verdict = answer && judgeCheck(c, answer);
   const [text, setText, clear] = useDraft(`${job.id}:check:${c.id}`);
   const [again, setAgain] = useState(false);
+  const [answering, setAnswering] = useState(false);
+  const answered = c.byName && overrideOf(state, checkRule(c.id));
+  const wrong = verdict?.status === 'stop' && !answered;
   const parsed = parseQuantity(text, dimensionOf(c) ?? 'length');
   const open = !answer || again;
   const record = async (a: { ok?: boolean; value?: number }) => {
@@ -224,6 +231,12 @@ function CheckRow({ check: c }: { check: Check }) {
             <RuleLink said={verdict} /> {view.people.find((p) => p.id === answer.byId)?.name}
           </span>
         )}
+        {answered && verdict?.status === 'stop' && (
+          <span className="note">
+            {view.people.find((p) => p.id === answered.byId)?.name} answers: {answered.reason}
+          </span>
+        )}
+        <BeforeAfter checkId={c.id} />
         {!verdict && !c.release && <span className="cap">may stay open</span>}
       </div>
       <div className="check-answer">
@@ -271,6 +284,20 @@ function CheckRow({ check: c }: { check: Check }) {
               </button>
             </>
           ))}
+        {c.byName && wrong && !open && !state.signed && (
+          <button type="button" className="link" onClick={() => setAnswering(true)}>
+            Answer for it
+          </button>
+        )}
+        {answering && (
+          <PinDialog
+            title="Let it go as it is?"
+            text={`${c.text}: not right. Name and reason stand on the job card.`}
+            reason
+            onClose={() => setAnswering(false)}
+            onPin={(pin, reason) => send('overridden', { rule: checkRule(c.id), reason }, pin)}
+          />
+        )}
         {!open && !state.signed && (
           <button type="button" className="link" onClick={() => setAgain(true)}>
             Again

@@ -233,7 +233,7 @@ function Shares({ face }: { face: Face }) {
           limit={`high after ${f.tilt.highAtDeg.toFixed(0)}°`}
         />
         <Frame
-          name="rust, dirt, damage"
+          name="rust or dirt"
           value={`${f.restMm.toFixed(3)} mm`}
           limit={`most at ${f.worst.deg.toFixed(0)}°`}
         />

@@ -21,6 +21,8 @@ import { StageList } from './StageList.tsx';
 import { ProcedureSource, Readings, StageReadingField } from './StageRecord.tsx';
 import { ThreadBars } from './ThreadBars.tsx';
 import { ToolAtHand, useToolAtHand } from './ToolAtHand.tsx';
+import { spokenStage } from './stageFigure.ts';
+import { useSpoken } from './useSpoken.ts';
 import { useWrench } from './useWrench.ts';
 import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
 import './torque.css';
@@ -73,6 +75,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
     if (state.done.includes('torque') || (await send('station-done', { station: 'torque' })))
       location.assign(`/jobs/${job.id}/prove`);
   };
+  const spoken = useSpoken(finished ? 'Nut done and locked' : spokenStage(stage));
   const thread = threadOnNut(p, stage);
   const air = p.stages.slice(walk.current).some((s) => s.wheel === 'air');
   return (
@@ -124,6 +127,14 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
             <ThreadBars on={thread} torqueNm={stage.value ?? 0} />
           )}
           <ProcedureSource procedure={p} />
+          {spoken.can && (
+            <label className="opt">
+              <span>
+                <input type="checkbox" checked={spoken.on} onChange={spoken.toggle} /> Say each
+                stage aloud
+              </span>
+            </label>
+          )}
           <Readings procedure={p} />
           <div className="grow" />
           {owning && (

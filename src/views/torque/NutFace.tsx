@@ -1,6 +1,7 @@
 import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import type { WrenchHandle } from './useWrench.ts';
+import { HubHeld } from './HubHeld.tsx';
 import { stageFigure } from './stageFigure.ts';
 import './fastener-drawing.css';
 const cx = 330;
@@ -49,6 +50,17 @@ function TorqueRing({
   );
 }
 
+/** The two lowest studs beside each other, the left one first. */
+function lowestStuds(
+  studs: number,
+): [readonly [number, number], readonly [number, number]] | undefined {
+  if (studs < 3) return undefined;
+  const all = Array.from({ length: studs }, (_, i) => polar(178, (i * 360) / studs));
+  const low = [...all].sort((a, b) => b[1] - a[1]).slice(0, 2);
+  const [a, b] = low.sort((p, q) => p[0] - q[0]);
+  return a && b && a[0] < b[0] - 1 ? [a, b] : undefined;
+}
+
 /** The hub face-on: bolt circle, nut, and for an angle the arc to the mark and how much of it is done. */
 export function NutFace({
   stage,
@@ -70,6 +82,7 @@ export function NutFace({
   const start = turning ? -want / 2 : 0;
   const hex = Array.from({ length: 6 }, (_, i) => at(58, 30 + i * 60 + done + start)).join('L');
   const f = stage && stageFigure(stage);
+  const pulled = stage?.kind === 'torque' || stage?.kind === 'angle';
   const band = stage && stageWindow(stage);
   return (
     <svg
@@ -97,6 +110,7 @@ export function NutFace({
           </g>
         );
       })}
+      {pulled && <HubHeld wheel={stage.wheel} stud={lowestStuds(studs)} />}
       <circle className="out f-paper thin2" cx={cx} cy={cy} r="102" />
       <circle className="out f-sheet thin2" cx={cx} cy={cy} r="84" />
       {turning && (

@@ -34,15 +34,23 @@ export function StageReadingField({
   const { problem } = useJob();
   const unit = stageUnit(stage);
   if (!unit) return null;
+  const turns = Number(text) || 0;
   return (
-    <QuantityInput
-      label={`Reading, stage ${at + 1}`}
-      dimension={unit}
-      text={text}
-      onText={onText}
-      fault={faultOf(problem, 'actual', 'stageId')}
-      hint={hints[stage.kind]}
-    />
+    <>
+      <QuantityInput
+        label={`Reading, stage ${at + 1}`}
+        dimension={unit}
+        text={text}
+        onText={onText}
+        fault={faultOf(problem, 'actual', 'stageId')}
+        hint={hints[stage.kind]}
+      />
+      {stage.kind === 'turn-hub' && (
+        <button type="button" className="btn quiet" onClick={() => onText(String(turns + 1))}>
+          One more turn
+        </button>
+      )}
+    </>
   );
 }
 

@@ -25,3 +25,16 @@ export function stageFigure(s: Stage): { value: string; unit: string; other: str
       return { value: 'lock', unit: '', other: '' };
   }
 }
+
+const spokenUnits: Partial<Record<Stage['kind'], string>> = {
+  torque: 'newton metres',
+  angle: 'degrees on',
+  'back-off': 'degrees back',
+  'turn-hub': 'turns of the hub',
+  wait: 'minutes',
+  drag: 'newton metres of drag at most',
+  recheck: 'newton metres',
+};
+/** A stage as it is said aloud. */
+export const spokenStage = (s: Stage): string =>
+  s.value === undefined ? s.text : `${s.text}: ${s.value} ${spokenUnits[s.kind] ?? ''}`;
