@@ -26,6 +26,7 @@ import { closed, Maybe, Mm, oneOf, Text } from '../core/schemas/common.ts';
 import { eventBodies } from '../core/schemas/events.ts';
 import {
   clampN,
+  endPlayMm,
   pitchDiameterMm,
   readGrade,
   readThread,
@@ -82,6 +83,13 @@ export const GeometrySchema = closed({
   rotating: oneOf(['inner', 'outer'] as const),
 });
 export const ordersOf = (b: Static<typeof GeometrySchema>) => named(() => bearingOrders(b));
+
+export const EndPlaySchema = closed({
+  pitchMm: Mm(),
+  angleDeg: Type.Number({ minimum: -36_000, maximum: 36_000 }),
+});
+export const endPlayOf = ({ pitchMm, angleDeg }: Static<typeof EndPlaySchema>) =>
+  named(() => ({ movementMm: endPlayMm(pitchMm, angleDeg) }));
 
 export const TyreSchema = closed({
   size: Type.String({ minLength: 1, maxLength: 40 }),

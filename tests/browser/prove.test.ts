@@ -1,49 +1,18 @@
 import { createClient } from '@libsql/client';
 import { join } from 'node:path';
-import { v4 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
-import { button, hydrated, settleChecks } from './browser.ts';
+import { button, hydrated } from './browser.ts';
+import { jobWhere, nutDone, signOff } from './finish.ts';
 import { ownServer } from './own-server.ts';
 
 const shop = ownServer();
 const call = (text: string | RegExp) =>
   shop.page.locator('.side .call', { hasText: text }).first().waitFor();
 
-interface Stage {
-  id: string;
-  kind: string;
-  value?: number;
-}
-
-/** The centre nut done and locked, by the interface: the browser walks what comes beside and after it. */
-async function nutDone(id: string): Promise<void> {
-  const { page, url } = shop;
-  const say = async (type: string, body: object) => {
-    const r = await page.request.post(`${url}/api/jobs/${id}/events`, {
-      data: { id: uuid(), type, body, byId: 'ines' },
-    });
-    expect(r.status(), await r.text()).toBe(200);
-  };
-  const { ctx, state } = (await (await page.request.get(`${url}/api/jobs/${id}`)).json()) as {
-    ctx: { procedure: { stages: Stage[] } };
-    state: { stages: { stageId: string }[] };
-  };
-  const { stages } = ctx.procedure;
-  const from = stages.findIndex((s) => s.id === state.stages.at(-1)?.stageId) + 1;
-  for (const s of stages.slice(from)) {
-    const read = s.kind === 'lock' ? {} : { actual: s.value, typed: String(s.value) };
-    const toolId = s.kind === 'torque' ? 'click-200' : 'paint';
-    await say('stage-recorded', { stageId: s.id, toolId, ...read });
-  }
-}
-
 it('takes every fastener, the runout and the wheel nuts to a signed card, and finds a record that was altered', async () => {
-  const { page, url, dataDir, open } = shop;
-  const { rows } = (await (await page.request.get(`${url}/api/floor`)).json()) as {
-    rows: { id: string; station: string }[];
-  };
-  const { id } = rows.find((r) => r.station === 'torque')!;
-  await nutDone(id);
+  const { page, dataDir, open } = shop;
+  const id = await jobWhere(shop, (r) => r.station === 'torque');
+  await nutDone(shop, id);
 
   // A pair by turns, through an offset adapter: what is set is less than what is asked.
   await open(`/jobs/${id}/torque`);
@@ -94,12 +63,7 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
 
   // Every check, and the name under it.
   await button(page, /Checks/u).click();
-  await settleChecks(page);
-  await page.getByLabel('Distance on the clock now').fill('999000');
-  await button(page, 'Sign off').click();
-  await page.getByLabel(/^PIN/u).fill('2580');
-  await page.getByRole('dialog').getByRole('button', { name: /^Sign/u }).click();
-  await page.waitForURL(/\/card$/u);
+  await signOff(page, '999000');
   await hydrated(page);
   await page.locator('.paper', { hasText: 'Wheel nuts' }).waitFor();
   await page.getByRole('img', { name: /^Code with the number/u }).waitFor();
@@ -122,10 +86,7 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
 
 it('reckons without a job, keeps the figures in the address, and leaves the result with the job that was open', async () => {
   const { page, url, open } = shop;
-  const { rows } = (await (await page.request.get(`${url}/api/floor`)).json()) as {
-    rows: { id: string; station: string }[];
-  };
-  const { id } = rows.find((r) => r.station === 'press-in')!;
+  const id = await jobWhere(shop, (r) => r.station === 'press-in');
   await open(`/jobs/${id}/press-in`);
   await page.locator('body').press('s');
   await page.waitForURL(/\/scratch\?job=/u);

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { button } from './browser.ts';
+import { jobWhere } from './finish.ts';
 import { ownServer } from './own-server.ts';
 
 const shop = ownServer();
@@ -41,10 +42,7 @@ async function uptoTheAngle(): Promise<void> {
 
 it('walks a nut with the stand-in wrench: one stage over and begun again, a silence in mid-pull, an angle in several pulls', async () => {
   const { page, url, open } = shop;
-  const { rows } = (await (await page.request.get(`${url}/api/floor`)).json()) as {
-    rows: { id: string; station: string }[];
-  };
-  const { id } = rows.find((r) => r.station === 'torque')!;
+  const id = await jobWhere(shop, (r) => r.station === 'torque');
   await open(`/jobs/${id}/torque`);
   await stageAt(4);
   await page.getByLabel(/^Tool/u).selectOption('digital-340');

@@ -31,6 +31,11 @@ export const factIds = [
   'spacer-in',
   'dust-rings',
   'shell-held-back',
+  'bond-broken',
+  'pilot-clean',
+  'face-flat',
+  'pilot-filmed',
+  'unit-seated',
 ] as const;
 export type FactId = (typeof factIds)[number];
 
@@ -324,5 +329,56 @@ export const facts: Record<FactId, Fact> = {
       then: 'Both in, opening inwards.',
     },
     lit: ['seal'],
+  },
+  'bond-broken': {
+    ask: 'Rust bond broken, unit off',
+    why: 'Blows on the bolt that stayed, on the outer flange, or from side to side. Through the wheel flange they go through the balls: on scrap only, and never on a unit that goes back on.',
+    done: 'Unit is off',
+    caution: 'hammer',
+    opposite: {
+      seen: 'It does not move',
+      then: 'Soak it another twenty minutes, then an air hammer on the bolt left in by a few threads. Never pry against the sensor or the shield.',
+    },
+    lit: ['bolt', 'outer'],
+  },
+  'pilot-clean': {
+    ask: 'Pilot bore and face of the knuckle clean to metal',
+    why: 'Wire wheel, no chisel: a nick in the pilot holds the unit off its face.',
+    done: 'Clean to metal',
+    opposite: {
+      seen: 'Rust or a nick is left',
+      then: 'Clean again; dress a nick flush with a fine stone, nothing more.',
+    },
+    lit: ['knuckle'],
+  },
+  'face-flat': {
+    ask: 'Face flat under a straightedge, pilot without a ridge',
+    why: 'A unit on a crooked face runs out by it, and its bolts work loose.',
+    done: 'Flat all round',
+    opposite: {
+      seen: 'Light shows under the straightedge',
+      then: 'Find the ridge and dress it. A face that is bent or worn away means another knuckle.',
+    },
+    lit: ['knuckle'],
+  },
+  'pilot-filmed': {
+    ask: 'Thin film on the pilot, face and sensor dry',
+    why: 'The next hand gets it off again; grease on the face lets the joint settle.',
+    done: 'Film on the pilot',
+    opposite: {
+      seen: 'Grease is on the face',
+      then: 'Wipe the face dry before the unit goes on.',
+    },
+    lit: ['knuckle', 'outer'],
+  },
+  'unit-seated': {
+    ask: 'Unit in by hand, home on its face all round',
+    why: 'No bolt draws it in: crooked it jams, and the flange cracks.',
+    done: 'Home by hand',
+    opposite: {
+      seen: 'It stands off on one side',
+      then: 'Take it off again: dirt, a nick, or a lead that lies between.',
+    },
+    lit: ['outer', 'hub'],
   },
 };

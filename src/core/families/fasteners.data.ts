@@ -42,6 +42,13 @@ export const fastenerKinds: Readonly<Record<string, FastenerKind>> = {
     shares: rising,
     why: 'Crosswise, so that the stub axle comes down square.',
   },
+  'hub-bolts': {
+    name: 'Hub bolts',
+    count: 'counted',
+    shares: rising,
+    why: 'Crossed in stages from behind: drawn down on one side the unit sits crooked.',
+    singleUse: true,
+  },
   'calliper-bracket': { name: 'Calliper bracket bolts', count: 2, shares: onePass },
   strut: {
     name: 'Strut bolts',

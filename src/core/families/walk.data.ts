@@ -7,6 +7,7 @@ import type { FamilyCode } from './families.data.ts';
 import { n1Steps } from './n1.data.ts';
 import { p1Steps } from './p1.data.ts';
 import { p2Steps } from './p2.data.ts';
+import { p3Steps } from './p3.data.ts';
 import type { Step } from './steps.ts';
 
 /** One tab of the press stations, in the order of the metal. */
@@ -92,6 +93,15 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
       turn('clip-heard'),
     ],
   },
+  P3: {
+    steps: p3Steps,
+    out: [strip, see('unit', 'Unit', 'The rust bond', 'bond-broken'), old],
+    in: [
+      see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
+      see('on', 'Unit on', 'On its seat by hand', 'pilot-filmed', 'unit-seated'),
+      turn(),
+    ],
+  },
   A1: {
     steps: a1Steps,
     out: [strip, see('shell', 'Shell', 'Out of the tube', 'shell-drawn', 'track-good'), old, seats],
@@ -158,6 +168,10 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
 /** The strokes of one station, in order. */
 export const strokesIn = (tasks: readonly Task[]): Operation[] =>
   tasks.flatMap((t) => (t.kind === 'stroke' ? [t.operation] : []));
+
+/** Whether anything is pressed or measured for a press: a unit that is bolted on needs no dimensions of the parts. */
+export const isPressed = ({ out, in: into }: Walk): boolean =>
+  [...out, ...into].some((t) => t.kind === 'stroke' || t.kind === 'seats');
 
 /** The strokes of a family in a sentence. */
 export function strokesInWords(code: FamilyCode): string {

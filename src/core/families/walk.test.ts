@@ -9,6 +9,7 @@ import {
   facts,
   families,
   familyByCode,
+  isPressed,
   type FamilyCode,
   itemsOf,
   sectionOf,
@@ -26,6 +27,7 @@ const factsIn = (w: Walk) =>
 describe.each(walked)('the walk of %s', (code, walk) => {
   const strokes = [...strokesIn(walk.out), ...strokesIn(walk.in)];
   it('has only strokes that its parts have, and takes off before it puts on', () => {
+    if (!isPressed(walk)) return expect(strokes).toEqual([]);
     const work = exampleWorks.find((w) => w.family === code)!;
     expect(strokes.filter((o) => !requirement(o, work))).toEqual([]);
     expect(strokesIn(walk.out).filter((o) => requirement(o, work)!.fitting)).toEqual([]);
@@ -33,8 +35,10 @@ describe.each(walked)('the walk of %s', (code, walk) => {
   });
   it('reads the old part and the seats at the end of Press out, and judges the seats before anything goes on', () => {
     expect(walk.out[0]!.kind).toBe('strip');
-    expect(walk.out.slice(-2).map((t) => t.kind)).toEqual(['old', 'seats']);
-    expect(walk.in[0]!.kind).toBe('verdict');
+    // What is bolted on stands on a seat that is looked at, not measured.
+    const [end, begin] = isPressed(walk) ? [['old', 'seats'], 'verdict'] : [['old'], 'facts'];
+    expect(walk.out.slice(-end.length).map((t) => t.kind)).toEqual(end);
+    expect(walk.in[0]!.kind).toBe(begin);
     expect(walk.in.at(-1)).toMatchObject({ kind: 'facts', id: 'turn' });
   });
   it('asks for what locks a stroke before that stroke comes', () => {
@@ -100,12 +104,7 @@ it('uses every thing to see somewhere, and says in words what a family presses',
   expect(strokesInWords('A2')).toBe(
     'bearing off the shaft, bearing on to the shaft, ring on to the shaft',
   );
-  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual([
-    'P3',
-    'P3L',
-    'T2',
-    'A3',
-  ]);
+  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual(['P3L', 'T2', 'A3']);
 });
 
 it('saves the hands the joints and the strut when a pressed-in bearing is done on the car', () => {

@@ -5,7 +5,7 @@ import type { JobState } from './state.ts';
 import type { Station } from './stations.ts';
 
 /** The facts by which an old part comes out with no stroke of a press. */
-export const outByHand = ['shell-drawn', 'rings-driven-out'] as const;
+export const outByHand = ['shell-drawn', 'rings-driven-out', 'bond-broken'] as const;
 
 const later: readonly Station[] = ['press-in', 'torque', 'prove'];
 
@@ -61,7 +61,12 @@ const falls: Record<Fall, (s: JobState, e: JobEvent) => void> = {
     const { factId } = e.body;
     if (e.body.absent || !(outByHand as readonly string[]).includes(factId)) return;
     const fitted = fittedAfter(factId);
-    if (!fitted.strokes.some((o) => o in s.strokes)) return;
+    // A unit that is bolted on is told by what was seen of it.
+    const isFitted =
+      fitted.strokes.length > 0
+        ? fitted.strokes.some((o) => o in s.strokes)
+        : s.facts.includes('unit-seated');
+    if (!isFitted) return;
     fall(s, fitted);
     newBearingSpent(s);
   },

@@ -1,4 +1,11 @@
-import { type FactId, facts, itemsOf, type Phase, type Task } from '../families/index.ts';
+import {
+  type FactId,
+  facts,
+  isPressed,
+  itemsOf,
+  type Phase,
+  type Task,
+} from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames, oneRow } from '../matching/index.ts';
 import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
@@ -55,7 +62,7 @@ const owedBy: Record<Station, (job: JobNow) => Owed[]> = {
   ],
   plan: (job) => [...familyOwed(job), ...walkOwed(job), ...routeOwed(job)],
   'press-out': (job) => [
-    ...when(!workOf(job), 'press.no-geometry'),
+    ...when(needsGeometry(job) && !workOf(job), 'press.no-geometry'),
     ...tasksOwed(walkOf(job)?.out ?? [], job),
     ...conflictsOf(job).map((c) => owe('match.conflict', { with: { fault: c.reason } })),
     ...when(!confirmed(job), 'match.unconfirmed'),
@@ -66,6 +73,11 @@ const owedBy: Record<Station, (job: JobNow) => Owed[]> = {
     ...checksFor(job).flatMap((c) => checkOwed(c, job)),
     ...when(!job.state.signed, 'prove.unsigned'),
   ],
+};
+
+const needsGeometry = (job: JobNow): boolean => {
+  const walk = walkOf(job);
+  return !walk || isPressed(walk);
 };
 
 /** A call that names a bearing, not another part. */

@@ -13,6 +13,7 @@ const walks: readonly (readonly [Walked, string])[] = [
   [walked[5]!, '40 × 80 × 30, bench press, peak 13 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
   [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
   [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
+  [walked[8]!, 'pilot 78, 4 on 116, on the car, 90 N·m + 60°'],
 ];
 
 /** What may be left out of a record and still be signed, and why. */

@@ -1,4 +1,4 @@
-import { type FamilyCode, walks, type WalkStep, walkSteps } from '../families/index.ts';
+import { type FamilyCode, isPressed, walks, type WalkStep, walkSteps } from '../families/index.ts';
 
 export type Place = 'car' | 'bench' | 'press' | 'freezer';
 
@@ -36,6 +36,9 @@ const benchWork: readonly { id: string; label: string; place: Place; minutes: nu
   { id: 'press-in', label: 'press in', place: 'press', minutes: 20 },
 ];
 
+/** Bond broken, seat cleaned and judged, the new unit on by hand, minutes (engineering judgement). */
+const unitMinutes = 35;
+
 /** Freezer: a ring is within 2 K of it after about this long (lumped cooling, engineering judgement). */
 export const chillMinutes = 75;
 
@@ -68,24 +71,18 @@ export function schedule(o: ScheduleOptions): Schedule {
   hands('prepare', 'start', 'car', sum(strip.slice(0, before)));
   // A family without a soak in its strip has nothing to wait for.
   const soaked = o.soak && before > 0 ? wait('soak', 'soak', 'car', 20) : now;
-  const [stack, out, measure, into] = benchWork as [
-    (typeof benchWork)[number],
-    (typeof benchWork)[number],
-    (typeof benchWork)[number],
-    (typeof benchWork)[number],
-  ];
-  hands(stack.id, stack.label, stack.place, stack.minutes);
+  const walk = walks[o.family ?? 'P1'];
+  const [stack, ...pressed] = !walk || isPressed(walk) ? benchWork : [];
+  if (stack) hands(stack.id, stack.label, stack.place, stack.minutes);
   until(soaked);
-  hands(
-    'strip',
-    o.route === 'on-car' ? 'strip' : 'strip, parts to the bench',
-    'car',
-    sum(strip.slice(before)),
-  );
-  hands(out.id, out.label, out.place, out.minutes);
-  hands(measure.id, measure.label, measure.place, measure.minutes);
-  until(cold);
-  hands(into.id, into.label, into.place, into.minutes);
+  const toBench = stack && o.route !== 'on-car' ? 'strip, parts to the bench' : 'strip';
+  hands('strip', toBench, 'car', sum(strip.slice(before)));
+  if (!stack) hands('unit', 'unit off, seat, unit on', 'car', unitMinutes);
+  for (const b of pressed) {
+    // The cold ring is wanted for the last of them.
+    if (b === pressed.at(-1)) until(cold);
+    hands(b.id, b.label, b.place, b.minutes);
+  }
   hands('rebuild', 'rebuild', 'car', sum(walkSteps(steps, 'rebuild', o.route)));
   hands('torque', 'nut', 'car', 10);
   hands('prove', 'proof', 'car', 25);

@@ -15,6 +15,7 @@ import { greased, screwForceKn } from '../press/screw.ts';
 import {
   angleForMm,
   barWay,
+  castleStepDeg,
   castleTurn,
   castleWay,
   clampBars,
@@ -22,11 +23,14 @@ import {
   endPlayMm,
   faceDiameterMm,
   handTravelMm,
+  lockPlaces,
   platesStiffness,
   readGrade,
   readThread,
+  safePlace,
   stressAreaMm2,
   type Thread,
+  warmShiftMm,
   wrenchSetting,
 } from '../torque/index.ts';
 import type { Asked, Calculator, ScratchResult } from './calculator.ts';
@@ -170,6 +174,16 @@ const angleMarks: Calculator = {
   source: 'geometry',
 };
 
+/** Slots and hole ends of a castle nut, as counted. */
+function castleOf(a: Asked): [slots: number, holes: number] {
+  const [slots, holes] = [a.number('slots'), a.number('holes')];
+  if (!Number.isInteger(slots) || slots < 3 || slots > 24)
+    throw new RangeError('slots: a whole number from 3 to 24');
+  if (!Number.isInteger(holes) || holes < 1 || holes > 12)
+    throw new RangeError('holes: a whole number from 1 to 12');
+  return [slots, holes];
+}
+
 const castle: Calculator = {
   id: 'castle',
   name: 'Castle nut',
@@ -181,11 +195,7 @@ const castle: Calculator = {
     { id: 'pitch', label: 'Pitch of the thread', kind: 'length', optional: true },
   ],
   work: (a) => {
-    const [slots, holes] = [a.number('slots'), a.number('holes')];
-    if (!Number.isInteger(slots) || slots < 3 || slots > 24)
-      throw new RangeError('slots: a whole number from 3 to 24');
-    if (!Number.isInteger(holes) || holes < 1 || holes > 12)
-      throw new RangeError('holes: a whole number from 1 to 12');
+    const [slots, holes] = castleOf(a);
     const turn = castleTurn(slots, holes, a.number('past'));
     const way = castleWay(turn, a.word('holds') === 'clamp' ? 'clamp' : 'end-play');
     return [
@@ -363,6 +373,71 @@ const endPlay: Calculator = {
   source: 'geometry of a screw',
 };
 
+const lockPlace: Calculator = {
+  id: 'lock-place',
+  name: 'Where to lock',
+  fields: [
+    { id: 'play', label: 'End play as it stands', kind: 'length' },
+    { id: 'low', label: 'Least that is allowed', kind: 'length' },
+    { id: 'high', label: 'Most that is allowed', kind: 'length' },
+    { id: 'pitch', label: 'Pitch of the thread', kind: 'length' },
+    { id: 'slots', label: 'Slots in the nut', kind: 'count' },
+    { id: 'holes', label: 'Ends of holes in the shaft', kind: 'count' },
+    { id: 'past', label: 'Stands past the last slot by', kind: 'angle' },
+  ],
+  work: (a) => {
+    const window = { lowMm: a.number('low'), highMm: a.number('high') };
+    if (!(window.highMm > window.lowMm)) throw new RangeError('high: more than the least');
+    const stepDeg = castleStepDeg(...castleOf(a));
+    const nut = { pitchMm: a.number('pitch'), stepDeg, pastDeg: a.number('past') };
+    const places = lockPlaces(a.number('play'), nut, window);
+    const safe = safePlace(places);
+    const turned = (deg: number) =>
+      `${deg < 0 ? 'loosened' : 'tightened'} ${fixed(Math.abs(deg))}°`;
+    return [
+      safe
+        ? main(text('lock', `${turned(safe.turnDeg)}: ${safe.playMm.toFixed(3)} mm`))
+        : main(text('lock', 'nowhere here: other washer or face, never tighter')),
+      ...places
+        .filter((p) => Math.abs(p.turnDeg) <= 2 * stepDeg)
+        .map((p) =>
+          text(turned(p.turnDeg), `${p.playMm.toFixed(3)} mm${p.inWindow ? ', inside' : ''}`),
+        ),
+    ];
+  },
+  source: 'geometry of a screw; the looser place inside the window is common practice',
+  caution: 'For a pair that is set by its nut. A nut that clamps is never loosened to a slot.',
+};
+
+const warmPlay: Calculator = {
+  id: 'warm-play',
+  name: 'End play when warm',
+  fields: [
+    { id: 'radius', label: 'Mean radius of the raceways', kind: 'length' },
+    { id: 'cup', label: 'Half angle of the cups', kind: 'angle' },
+    { id: 'apart', label: 'Rows apart', kind: 'length' },
+    { id: 'hub', label: 'Hub of', kind: materialNames },
+    { id: 'warmer', label: 'Hub warmer than at the setting by', kind: 'rise' },
+    { id: 'spindle', label: 'Spindle warmer by', kind: 'rise' },
+    { id: 'mounted', label: 'Mounted', kind: ['back-to-back', 'face-to-face'] },
+  ],
+  work: (a) => {
+    const hub = materials[a.word('hub') as Material].alphaPerK * a.number('warmer');
+    const strain = hub - materials.steel.alphaPerK * a.number('spindle');
+    const row = { radiusMm: a.number('radius'), cupDeg: a.number('cup') };
+    const mounted = a.word('mounted') === 'back-to-back' ? 'back-to-back' : 'face-to-face';
+    const shift = warmShiftMm(strain, [row, row], a.number('apart'), mounted);
+    return [
+      main(figure(shift < 0 ? 'tighter by' : 'looser by', Math.abs(shift), 'length', 3)),
+      text(
+        'set it cold',
+        shift < 0 ? 'looser by as much' : 'tighter by as much, inside the window',
+      ),
+    ];
+  },
+  source: 'geometry of two cones; upper bound, the steel cup follows the hub less',
+};
+
 const growth: Calculator = {
   id: 'growth',
   name: 'Hot and cold',
@@ -394,6 +469,8 @@ export const calculators: readonly Calculator[] = [
   angleMarks,
   castle,
   endPlay,
+  lockPlace,
+  warmPlay,
   toleranceOf,
   pressForce,
   growth,

@@ -26,6 +26,20 @@ describe('the quick page', () => {
     // Geometry of a screw.
     ['end-play', { pitch: '1.5', angle: '12' }, 0.05],
     ['end-play', { pitch: '0.05 in', movement: '0.001 in' }, 7.2],
+    // Worked by hand: 30 mm, 15°, 60 mm apart, aluminium 60 K warmer: strain 23e-6·60.
+    [
+      'warm-play',
+      {
+        radius: '30',
+        cup: '15',
+        apart: '60',
+        hub: 'aluminium',
+        warmer: '60',
+        spindle: '60',
+        mounted: 'back-to-back',
+      },
+      0.108,
+    ],
     // ISO 286-1: 76 P7 is −21/−51 µm.
     ['tolerance', { size: '76', class: 'P7' }, 75.979],
     // Handbook figure: steel of 76 mm from 20 °C to −18 °C shrinks 0.035 mm.

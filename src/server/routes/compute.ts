@@ -1,6 +1,8 @@
 import {
   clamp,
   ClampSchema,
+  endPlayOf,
+  EndPlaySchema,
   diagnosis,
   DiagnosisSchema,
   GeometrySchema,
@@ -65,6 +67,13 @@ export const computeRoutes: readonly Route[] = [
     'Stress area and pitch diameter of a thread: M22 × 1.5, 3/4-16',
     { body: ThreadSchema },
     ({ body }) => threadSizes(body),
+  ),
+  route(
+    'POST',
+    '/api/compute/end-play',
+    'How far a nut goes along its axis for an angle',
+    { body: EndPlaySchema },
+    ({ body }) => endPlayOf(body),
   ),
   route(
     'POST',

@@ -61,9 +61,10 @@ function toldOf(
   const gap = strokes.find((x) => x.found?.solutions.length === 0);
   const lacks = gap?.found?.missing[0]?.text;
   if (gap) return { status: 'check', text: `${operationNames[gap.o]}: the kit lacks ${lacks}.` };
-  const all = strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`;
   const waits =
     idleMin > 0 ? `${idleMin} min idle in a wait.` : 'Every wait fits inside other work.';
+  if (strokes.length === 0) return { status: 'to-do', text: `Nothing is pressed here. ${waits}` };
+  const all = strokes.length === 1 ? 'The stroke' : `All ${strokes.length} strokes`;
   return { status: 'good', text: `${all} can be set up with this kit. ${waits}` };
 }
 
@@ -126,7 +127,9 @@ function Body() {
                 ...(strip.some((x) => x.id === 'soak')
                   ? [{ id: 'soak' as const, label: 'penetrant soak, 20 min' }]
                   : []),
-                { id: 'chill', label: 'chill the bearing, 75 min' },
+                ...(strokes.length > 0
+                  ? [{ id: 'chill' as const, label: 'chill the bearing, 75 min' }]
+                  : []),
               ]}
             />
             <h2>How deep</h2>
@@ -136,13 +139,17 @@ function Body() {
               onValue={(d) => choose('depth', { depth: d })}
               options={depths.map((id) => ({ id, label: depthNames[id] }))}
             />
-            <h2>Film on the seat</h2>
-            <Choices<Film>
-              name="Film on the seat"
-              value={filmOf(view)}
-              onValue={(f) => set(plan.route, waits, f)}
-              options={films.map((f) => ({ id: f, label: filmNames[f] }))}
-            />
+            {strokes.length > 0 && (
+              <>
+                <h2>Film on the seat</h2>
+                <Choices<Film>
+                  name="Film on the seat"
+                  value={filmOf(view)}
+                  onValue={(f) => set(plan.route, waits, f)}
+                  options={films.map((f) => ({ id: f, label: filmNames[f] }))}
+                />
+              </>
+            )}
           </div>
           <div className="routes" role="radiogroup" aria-label="Route">
             {routes.map((r) => (
@@ -179,7 +186,7 @@ function Body() {
           )}
           {plan.chill && choices.plan && <Freezer />}
           <section>
-            <h2>Take to the car and the press</h2>
+            <h2>Take to the car{strokes.length > 0 ? ' and the press' : ''}</h2>
             <p className="note">{tools.join(', ')}.</p>
             <table className="rows">
               <tbody>

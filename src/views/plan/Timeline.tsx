@@ -2,7 +2,7 @@ import type { Bar, Place, Schedule } from '../../core/plan/index.ts';
 import { clockTime } from '../../core/units/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 
-const rows: readonly [Place, string][] = [
+const places: readonly [Place, string][] = [
   ['car', 'Car'],
   ['bench', 'Bench'],
   ['press', 'Press'],
@@ -22,6 +22,9 @@ export function Timeline({
   timeZone: string;
 }) {
   const marks = useMarks();
+  // A job that is done at the car alone has one row; another shows where it could go.
+  const rows = plan.bars.every((b) => b.place === 'car') ? places.slice(0, 1) : places;
+  const bottom = 66 + rows.length * 54;
   const X = (min: number) => x0 + ((x1 - x0) * min) / plan.endMin;
   const Y = (p: Place) => 64 + rows.findIndex(([id]) => id === p) * 54;
   const start = new Date(startMs);
@@ -41,15 +44,15 @@ export function Timeline({
   return (
     <svg
       className="drawing timeline"
-      viewBox="0 0 890 300"
+      viewBox={`0 0 890 ${bottom + 18}`}
       role="img"
       aria-label={`Work ends at ${clock(plan.endMin)}`}
     >
       <Defs id={marks.id} />
-      <path className="thin" d={`M0 46H${x1}M0 282H${x1}`} />
+      <path className="thin" d={`M0 46H${x1}M0 ${bottom}H${x1}`} />
       {hours.map((m) => (
         <g key={m}>
-          <path className="strip-axis" d={`M${X(m)} 34V282`} />
+          <path className="strip-axis" d={`M${X(m)} 34V${bottom}`} />
           <text className="figure" x={X(m)} y="28" textAnchor="middle">
             {clock(m)}
           </text>
@@ -75,12 +78,12 @@ export function Timeline({
           fill={marks.fill('outer')}
         />
       ))}
-      <path className="nowline" d={`M${x0} 46V282`} />
+      <path className="nowline" d={`M${x0} 46V${bottom}`} />
       <path className="f-blue" d={`M${x0 - 6} 40h12l-6 9z`} />
       <text className="text-blue" x={x0} y="298" textAnchor="middle">
         now {clock(0)}
       </text>
-      <path className="endline" d={`M${x1} 34V282`} />
+      <path className="endline" d={`M${x1} 34V${bottom}`} />
       <text className="figure strong" x={x1} y="28" textAnchor="end" fontSize="18">
         ends {clock(plan.endMin)}
       </text>

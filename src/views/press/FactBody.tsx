@@ -1,6 +1,12 @@
 import type { ReactNode } from 'react';
-import { type CautionId, cautions, type FactId, facts } from '../../core/families/index.ts';
-import { familyCodeOf, seenNow, worksInOneGo } from '../../core/job/index.ts';
+import {
+  type CautionId,
+  cautions,
+  type FactId,
+  facts,
+  isPressed,
+} from '../../core/families/index.ts';
+import { familyCodeOf, seenNow, walkOf, worksInOneGo } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -30,6 +36,7 @@ export function FactBody({
   missing?: string | undefined;
 }) {
   const { view, send } = useJob();
+  const walk = walkOf(view);
   const seen = (id: FactId) => seenNow(view, id);
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
@@ -95,7 +102,7 @@ export function FactBody({
       }
       side={
         <>
-          <FactCall open={open.length} contrary={contrary} />
+          <FactCall open={open.length} contrary={contrary} pressed={!walk || isPressed(walk)} />
           <div className="grow" />
         </>
       }
@@ -118,9 +125,22 @@ export function FactBody({
 }
 
 /** A verdict once something was seen; before that only what is to be done. */
-function FactCall({ open, contrary }: { open: number; contrary: readonly FactId[] }) {
+function FactCall({
+  open,
+  contrary,
+  pressed,
+}: {
+  open: number;
+  contrary: readonly FactId[];
+  /** Something of this family is pressed. */
+  pressed: boolean;
+}) {
   const [first] = contrary;
   if (first) return <Call status="stop">{facts[first].opposite.then}</Call>;
   if (open === 0) return <Call status="good">Seen, and on record.</Call>;
-  return <Call status="to-do">{open} to see before the press moves again.</Call>;
+  return (
+    <Call status="to-do">
+      {open} to see before {pressed ? 'the press moves again' : 'the work goes on'}.
+    </Call>
+  );
 }

@@ -115,7 +115,7 @@ function Body({ station }: { station: Station }) {
         />
       );
     case 'old':
-      return <OldPartBody kicker={kicker} tabs={tabs} onNext={next} />;
+      return <OldPartBody kicker={kicker} tabs={tabs} onNext={last ? finish : next} />;
     case 'seats':
       return <SeatReadBody kicker={kicker} tabs={tabs} onDone={finish} missing={missing} />;
     case 'verdict':

@@ -2,7 +2,13 @@ import type { ReactNode } from 'react';
 import type { Asked } from '../../core/scratch/index.ts';
 import { limitsMm, tolerance } from '../../core/fits/index.ts';
 import { tyre } from '../../core/noise/index.ts';
-import { castleTurn, castleWay } from '../../core/torque/index.ts';
+import {
+  castleStepDeg,
+  castleTurn,
+  castleWay,
+  lockPlaces,
+  safePlace,
+} from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
@@ -226,6 +232,73 @@ function Dial({ a }: { a: Asked }) {
   );
 }
 
+/** Places of the lock on one line of end play, the window on it. */
+function LockPlaces({ a }: { a: Asked }) {
+  const step = castleStepDeg(a.number('slots'), a.number('holes'));
+  const [low, high] = [a.number('low'), a.number('high')];
+  const nut = { pitchMm: a.number('pitch'), stepDeg: step, pastDeg: a.number('past') };
+  const places = lockPlaces(a.number('play'), nut, { lowMm: low, highMm: high }, 2);
+  const safe = safePlace(places);
+  const all = [low, high, ...places.map((p) => p.playMm)];
+  const [least, most] = [Math.min(...all), Math.max(...all)];
+  const x = (mm: number) => 20 + ((mm - least) / (most - least)) * 300;
+  return (
+    <Sheet label={safe ? `Lock at ${safe.playMm.toFixed(3)} mm` : 'No place of the lock is inside'}>
+      <rect className="expected-fill" x={x(low)} y="60" width={x(high) - x(low)} height="120" />
+      <path className="out" d="M20 120H320" />
+      {places.map((p) => (
+        <g key={p.turnDeg} className={p === safe ? 'read-place now' : ''}>
+          <path className="out" d={`M${x(p.playMm)} 100v40`} />
+          {p === safe && <circle className="f-blue" cx={x(p.playMm)} cy="120" r="9" />}
+          <text className="figure" x={x(p.playMm)} y="160" textAnchor="middle">
+            {p.playMm.toFixed(2)}
+          </text>
+          <text className="cap" x={x(p.playMm)} y="92" textAnchor="middle">
+            {p.turnDeg.toFixed(0)}°
+          </text>
+        </g>
+      ))}
+      <text className="cap" x="20" y="206">
+        end play in mm; the band is the window
+      </text>
+    </Sheet>
+  );
+}
+
+/** Two taper rows and the lines of their cups. */
+function TaperPair({ a }: { a: Asked }) {
+  const [r, cup, apart] = [a.number('radius'), a.number('cup'), a.number('apart')];
+  const scale = Math.min(120 / Math.max(apart, 1), 80 / Math.max(r, 1));
+  const back = a.word('mounted') === 'back-to-back';
+  const row = (side: 1 | -1) => {
+    const [x, y] = [170 + (side * apart * scale) / 2, 130 - r * scale];
+    const lean = Math.tan((cup * Math.PI) / 180) * 46 * (back ? -side : side);
+    return `M${x - 23} ${y + lean / 2}L${x + 23} ${y - lean / 2}`;
+  };
+  return (
+    <Sheet label={`Two rows ${apart} mm apart, ${back ? 'back to back' : 'face to face'}`}>
+      <path className="centre-line-thin" d="M10 130H330" />
+      {[1, -1].map((side) => (
+        <g key={side}>
+          <path className="weight-line" d={row(side as 1 | -1)} />
+          <path
+            className="weight-line"
+            d={row(side as 1 | -1)}
+            transform="matrix(1 0 0 -1 0 260)"
+          />
+        </g>
+      ))}
+      <path
+        className="thin"
+        d={`M${170 - (apart * scale) / 2} 226v14M${170 + (apart * scale) / 2} 226v14M${170 - (apart * scale) / 2} 233H${170 + (apart * scale) / 2}`}
+      />
+      <text className="figure" x="170" y="254" textAnchor="middle">
+        {both(apart, 'length', 0).value} mm
+      </text>
+    </Sheet>
+  );
+}
+
 function Bars({ a }: { a: Asked }) {
   return (
     <Rings
@@ -263,6 +336,8 @@ export const drawings: Readonly<Record<string, (p: { a: Asked }) => ReactNode>> 
     );
   },
   'end-play': Dial,
+  'lock-place': LockPlaces,
+  'warm-play': TaperPair,
   tolerance: Zone,
   'press-force': ({ a }) => (
     <Rings
