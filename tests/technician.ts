@@ -56,6 +56,7 @@ export const walked: readonly Walked[] = [
   { family: 'B2', unit: 'unit-04', corner: 'LR', route: 'bench' },
   { family: 'N1', unit: 'unit-11', corner: 'RF', route: 'bench' },
   { family: 'P3', unit: 'unit-12', corner: 'LR', route: 'on-car' },
+  { family: 'P3L', unit: 'unit-28', corner: 'LF', route: 'on-car' },
 ];
 
 const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>

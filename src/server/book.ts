@@ -55,6 +55,13 @@ function numberFaults(entries: readonly EntryHash[], given: number): BookFault[]
     : gaps;
 }
 
+let trying: Promise<Book> | undefined;
+/** The same for a request: one that comes while another is tried gets its answer. */
+export const bookNow = async (): Promise<Book> =>
+  (trying ??= verifyBook((await store()).db).finally(() => {
+    trying = undefined;
+  }));
+
 /** Every seal of the shop's record tried, and its days with their heads. */
 export async function verifyBook(db: Db): Promise<Book> {
   const entries = await entryHashes(db);

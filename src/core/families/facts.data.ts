@@ -36,6 +36,8 @@ export const factIds = [
   'face-flat',
   'pilot-filmed',
   'unit-seated',
+  'needle-packed',
+  'o-ring-greased',
 ] as const;
 export type FactId = (typeof factIds)[number];
 
@@ -380,5 +382,25 @@ export const facts: Record<FactId, Fact> = {
       then: 'Take it off again: dirt, a nick, or a lead that lies between.',
     },
     lit: ['outer', 'hub'],
+  },
+  'needle-packed': {
+    ask: 'Needle bearing in the unit packed, more than it came with',
+    why: 'What it comes with keeps rust off in the box; behind the shaft nobody gets in again.',
+    done: 'Packed',
+    opposite: {
+      seen: 'It is dry or rusty',
+      then: 'A dry one is packed; a rusty one means another unit.',
+    },
+    lit: ['seal', 'shaft'],
+  },
+  'o-ring-greased': {
+    ask: 'New O-ring greased, in its groove without a twist',
+    why: 'It holds the vacuum that locks the hub.',
+    done: 'In its groove',
+    opposite: {
+      seen: 'It is twisted or nicked',
+      then: 'Another one: a nick leaks from the first day.',
+    },
+    lit: ['seal'],
   },
 };

@@ -49,6 +49,12 @@ export const fastenerKinds: Readonly<Record<string, FastenerKind>> = {
     why: 'Crossed in stages from behind: drawn down on one side the unit sits crooked.',
     singleUse: true,
   },
+  'hub-nuts': {
+    name: 'Hub nuts',
+    count: 'counted',
+    shares: rising,
+    why: 'Crossed in stages from behind: drawn down on one side the O-ring is cut.',
+  },
   'calliper-bracket': { name: 'Calliper bracket bolts', count: 2, shares: onePass },
   strut: {
     name: 'Strut bolts',

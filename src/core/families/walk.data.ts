@@ -8,6 +8,7 @@ import { n1Steps } from './n1.data.ts';
 import { p1Steps } from './p1.data.ts';
 import { p2Steps } from './p2.data.ts';
 import { p3Steps } from './p3.data.ts';
+import { p3lSteps } from './p3l.data.ts';
 import type { Step } from './steps.ts';
 
 /** One tab of the press stations, in the order of the metal. */
@@ -99,6 +100,16 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
     in: [
       see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
       see('on', 'Unit on', 'On its seat by hand', 'pilot-filmed', 'unit-seated'),
+      turn(),
+    ],
+  },
+  P3L: {
+    steps: p3lSteps,
+    out: [strip, see('unit', 'Unit', 'The rust bond', 'bond-broken'), old],
+    in: [
+      see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
+      see('pack', 'Pack', 'Before it goes on', 'needle-packed', 'o-ring-greased'),
+      see('on', 'Unit on', 'On its seat by hand', 'unit-seated'),
       turn(),
     ],
   },

@@ -104,7 +104,7 @@ it('uses every thing to see somewhere, and says in words what a family presses',
   expect(strokesInWords('A2')).toBe(
     'bearing off the shaft, bearing on to the shaft, ring on to the shaft',
   );
-  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual(['P3L', 'T2', 'A3']);
+  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual(['T2', 'A3']);
 });
 
 it('saves the hands the joints and the strut when a pressed-in bearing is done on the car', () => {

@@ -287,9 +287,9 @@ describe('the record', () => {
       event('station-done', { station }),
     );
     expect(spine(job(events))[2]).toMatchObject({ mark: 'provisional', result: 'provisional' });
-    const other = job(events, context({ family: 'P3L' }));
+    const other = job(events, context({ family: 'T2' }));
     expect(spine(other)[3]).toMatchObject({ mark: 'blocked' });
-    expect(nextAction(other).text).toMatch(/^Bolt-on unit with locking hub/u);
+    expect(nextAction(other).text).toMatch(/^Two taper rollers, adjustable/u);
   });
   it('counts the recheck from the distance it was signed at', () => {
     const now = job([event('signed', { odometerKm: 900 })]);

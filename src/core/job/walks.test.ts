@@ -14,6 +14,7 @@ const walks: readonly (readonly [Walked, string])[] = [
   [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
   [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
   [walked[8]!, 'pilot 78, 4 on 116, on the car, 90 N·m + 60°'],
+  [walked[9]!, 'pilot 84, 4 on 122, on the car, 45 N·m + 95 N·m'],
 ];
 
 /** What may be left out of a record and still be signed, and why. */

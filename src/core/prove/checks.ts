@@ -7,7 +7,7 @@ export interface Check {
   id: string;
   text: string;
   /** Numeric checks carry a unit and a limit; the others are answered by looking. */
-  numeric?: { unit: '°C' | 'mm'; max: number; limitSource: string };
+  numeric?: { unit: '°C' | 'mm' | 'kPa'; max: number; limitSource: string };
   /** A vehicle is not released with this one open. */
   release: boolean;
   /** Where it is not right, somebody may answer for it by name and reason; a measured one only has to be mended. */
@@ -47,6 +47,20 @@ const checks: readonly (Check & {
     release: true,
     byName: true,
     of: ['P1', 'P2', 'P3', 'B2'],
+  },
+  {
+    id: 'vacuum',
+    text: 'Vacuum of the locking hub, lost in a minute',
+    numeric: { unit: 'kPa', max: 5, limitSource: judged },
+    release: true,
+    of: ['P3L'],
+  },
+  {
+    id: 'lock-frees',
+    text: 'Locking hub locks and frees',
+    release: true,
+    byName: true,
+    of: ['P3L'],
   },
   {
     id: 'oil-level',
@@ -109,9 +123,9 @@ export const checksOf = (
       return { ...c, numeric: { ...c.numeric, max, limitSource: limits.source } };
     });
 
+const measures = { '°C': 'rise', mm: 'length', kPa: 'pressure' } as const;
 /** What a figure of the check measures; one in °C is how much warmer it is than the other side. */
-export const dimensionOf = ({ numeric }: Check): 'rise' | 'length' | undefined =>
-  numeric && (numeric.unit === '°C' ? 'rise' : 'length');
+export const dimensionOf = ({ numeric }: Check) => numeric && measures[numeric.unit];
 
 /** Whether a reading can be at all: a play and a runout are measured from 0 up; a difference has either sign. */
 export const canBe = (c: Check, value: number): boolean => c.numeric?.unit === '°C' || value >= 0;

@@ -6,7 +6,7 @@ import type { Status } from '../verdict.ts';
  */
 export type Level = Status | 'refuses' | 'owes';
 
-export type RuleUnit = 'mm' | 'kN' | 'MPa' | 'N·m' | '%' | '°' | 'turns' | '°C' | '';
+export type RuleUnit = 'mm' | 'kN' | 'MPa' | 'N·m' | '%' | '°' | 'turns' | '°C' | 'kPa' | '';
 
 /** Figures and names that a rule found; its sentence is made from them and from nothing else. */
 export interface Found {

@@ -1,4 +1,4 @@
-import { coreUnit, type Dimension, INCH_MM, LBF_FT, LBF_N, MILE_KM } from './quantity.ts';
+import { coreUnit, type Dimension, INCH_MM, INHG_KPA, LBF_FT, LBF_N, MILE_KM } from './quantity.ts';
 
 /** A fixed number of decimals with a true minus and thin thousands: `3 190`, `−0.05`. */
 export function fixed(value: number, decimals = 0): string {
@@ -45,6 +45,8 @@ function metricFirst(value: number, dimension: Dimension, decimals: number): Bot
         unit: 'kN',
         other: `${fixed(roundTo((value * 1000) / LBF_N, 10))} lbf`,
       };
+    case 'pressure':
+      return { value: first, unit: 'kPa', other: `${fixed(value / INHG_KPA, decimals)} inHg` };
     case 'temperature':
       return { value: first, unit: '°C', other: `${fixed(value * 1.8 + 32, decimals)} °F` };
     case 'rise':
@@ -69,6 +71,7 @@ function metricFirst(value: number, dimension: Dimension, decimals: number): Bot
 const defaultDecimals: Record<Dimension, number> = {
   length: 2,
   torque: 0,
+  pressure: 1,
   force: 1,
   angle: 0,
   temperature: 0,

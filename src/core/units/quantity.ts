@@ -5,6 +5,7 @@
 export type Dimension =
   | 'length'
   | 'torque'
+  | 'pressure'
   | 'force'
   | 'angle'
   | 'temperature'
@@ -39,6 +40,9 @@ export const KGF_M = 9.80665;
 export const SHORT_TON_N = 8896.443230521;
 export const TONNE_N = 9806.65;
 export const LBF_N = 4.4482216152605;
+/** Inch of mercury and pound-force on a square inch. NIST SP 811. */
+export const INHG_KPA = 3.386389;
+const PSI_KPA = 6.894757;
 export const INCH_MM = 25.4;
 export const MILE_KM = 1.609344;
 
@@ -61,6 +65,17 @@ const scales: Record<Dimension, Scale> = {
       { names: ['lbft', 'lbfft', 'ftlb', 'ftlbs', 'ftlbf', 'lb-ft', 'ft-lb'], factor: LBF_FT },
       { names: ['lbin', 'lbfin', 'inlb', 'inlbs'], factor: LBF_FT / 12 },
       { names: ['kgm', 'kgfm', 'mkg', 'mkp'], factor: KGF_M },
+    ],
+  },
+  pressure: {
+    core: 'kPa',
+    units: [
+      { names: ['kpa', ''], factor: 1 },
+      { names: ['bar'], factor: 100 },
+      { names: ['mbar', 'hpa'], factor: 0.1 },
+      { names: ['inhg'], factor: INHG_KPA },
+      { names: ['mmhg'], factor: INHG_KPA / 25.4 },
+      { names: ['psi'], factor: PSI_KPA },
     ],
   },
   force: {

@@ -72,6 +72,8 @@ describe('units', () => {
   it('shows both systems with the decimals of the instrument', () => {
     expect(both(103, 'torque')).toEqual({ value: '103', unit: 'N·m', other: '76 lb·ft' });
     expect(both(14.2, 'force').other).toBe('3 190 lbf');
+    // NIST SP 811: an inch of mercury is 3.386 kPa.
+    expect(both(16.93, 'pressure').other).toBe('5.0 inHg');
     expect(fixed(-0.04, 1)).toBe('0.0');
   });
 

@@ -189,6 +189,9 @@ function Checks({ bar }: { bar: ReactNode }) {
   );
 }
 
+/** Decimals that the instrument of a check gives. */
+const decimals = { '°C': 0, mm: 3, kPa: 1 } as const;
+
 function CheckRow({ check: c }: { check: Check }) {
   const { view, send, problem } = useJob();
   const { state, job } = view;
@@ -261,7 +264,7 @@ function CheckRow({ check: c }: { check: Check }) {
                 compact
                 label={`max ${c.numeric.max} ${c.numeric.unit}`}
                 dimension={dimensionOf(c) ?? 'length'}
-                decimals={c.numeric.unit === '°C' ? 0 : 3}
+                decimals={decimals[c.numeric.unit]}
                 text={text}
                 onText={setText}
                 fault={faultOf(problem, `check:${c.id}`)}

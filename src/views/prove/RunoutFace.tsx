@@ -2,18 +2,12 @@ import type { FaceRead, RunoutNow } from '../../core/job/index.ts';
 import { restStandsOut } from '../../core/prove/index.ts';
 import { both } from '../../ui/units.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+import { roundOf } from '../../ui/section/round.ts';
 import '../torque/fastener-drawing.css';
 
 const [cx, cy, base, most] = [320, 248, 150, 56];
 /** Places on the hub as it stood at first, clockwise from the top, seen from outside. */
-const polar = (r: number, deg: number): readonly [number, number] => [
-  cx + r * Math.sin((deg * Math.PI) / 180),
-  cy - r * Math.cos((deg * Math.PI) / 180),
-];
-const at = (r: number, deg: number) =>
-  polar(r, deg)
-    .map((v) => v.toFixed(1))
-    .join(' ');
+const { polar, at } = roundOf(cx, cy);
 
 /** Turned clockwise by so much, the hub brings the place that lies as far to the left of the top under the indicator. */
 const placeOf = (turnedDeg: number) => -turnedDeg;

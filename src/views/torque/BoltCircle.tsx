@@ -1,4 +1,5 @@
 import type { Turn } from '../../core/torque/index.ts';
+import { hexPath } from '../../ui/section/round.ts';
 import './bolt-circle.css';
 import './fastener-drawing.css';
 const [cx, cy] = [326, 268];
@@ -62,7 +63,7 @@ export function BoltCircle({
         const { x, y } = place(count, t.bolt);
         return (
           <g key={t.bolt} className={`bolt ${t.state}`}>
-            <path className="head" d={hex(x, y, r)} />
+            <path className="head" d={hexPath(x, y, r)} />
             <circle className="thin" cx={x} cy={y} r={r * 0.5} />
             {count > 1 && (
               <text className="strong" x={x} y={y + 8} textAnchor="middle">
@@ -90,9 +91,3 @@ export function BoltCircle({
     </svg>
   );
 }
-
-const hex = (x: number, y: number, r: number) =>
-  `M${Array.from({ length: 6 }, (_, i) => {
-    const a = (i * Math.PI) / 3;
-    return `${(x + r * Math.cos(a)).toFixed(1)} ${(y + r * Math.sin(a)).toFixed(1)}`;
-  }).join('L')}Z`;

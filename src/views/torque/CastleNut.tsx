@@ -1,8 +1,8 @@
 import { castleStepDeg } from '../../core/torque/index.ts';
+import { roundOf } from '../../ui/section/round.ts';
 import './fastener-drawing.css';
 const [cx, cy, r] = [170, 130, 84];
-const at = (radius: number, deg: number) =>
-  `${(cx + radius * Math.sin((deg * Math.PI) / 180)).toFixed(1)} ${(cy - radius * Math.cos((deg * Math.PI) / 180)).toFixed(1)}`;
+const { at } = roundOf(cx, cy);
 
 /** A castle nut face-on: its slots, the holes of the shaft, and the way to the next place that lets the pin through. */
 export function CastleNut({

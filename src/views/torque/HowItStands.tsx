@@ -1,4 +1,5 @@
 import type { Through } from '../../core/torque/index.ts';
+import { hexPath } from '../../ui/section/round.ts';
 import { both } from '../../ui/units.ts';
 import './fastener-drawing.css';
 const [width, margin] = [340, 24];
@@ -60,7 +61,8 @@ export function HowItStands({
           </text>
         </>
       )}
-      <Hex x={x(nut.x)} y={y(nut.y)} r={nutR} />
+      <path className="hex" d={hexPath(x(nut.x), y(nut.y), nutR)} />
+      <circle className="thin" cx={x(nut.x)} cy={y(nut.y)} r={nutR * 0.4} />
       <circle className="now-dot" cx={x(lengthMm)} cy={y(0)} r="9" />
       <path
         className="thin"
@@ -80,19 +82,5 @@ export function HowItStands({
         </text>
       )}
     </svg>
-  );
-}
-
-/** A hexagon in plan. */
-function Hex({ x, y, r }: { x: number; y: number; r: number }) {
-  const corner = (i: number) => {
-    const a = (i * Math.PI) / 3;
-    return `${(x + r * Math.cos(a)).toFixed(1)} ${(y + r * Math.sin(a)).toFixed(1)}`;
-  };
-  return (
-    <>
-      <path className="hex" d={`M${Array.from({ length: 6 }, (_, i) => corner(i)).join('L')}Z`} />
-      <circle className="thin" cx={x} cy={y} r={r * 0.4} />
-    </>
   );
 }

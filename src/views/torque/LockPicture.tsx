@@ -8,17 +8,12 @@ import {
 } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { hexPath } from '../../ui/section/round.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
 import { CastleNut } from './CastleNut.tsx';
 
 const [cx, cy] = [170, 130];
-const hexPath = (r: number) =>
-  `M${Array.from({ length: 6 }, (_, i) => {
-    const a = (i * Math.PI) / 3;
-    return `${(cx + r * Math.cos(a)).toFixed(1)} ${(cy + r * Math.sin(a)).toFixed(1)}`;
-  }).join('L')}Z`;
-
 const Hub = () => <circle className="out f-paper thin2" cx={cx} cy={cy} r="118" />;
 const Shaft = ({ groove }: { groove?: boolean }) => (
   <>
@@ -31,7 +26,7 @@ const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
   stake: (
     <>
       <Hub />
-      <path className="hex" d={hexPath(86)} />
+      <path className="hex" d={hexPath(cx, cy, 86)} />
       <circle className="out f-sheet" cx={cx} cy={cy} r="58" />
       <Shaft groove />
       <path className="lock-part" d={`M${cx - 11} ${cy - 58}l4 26h14l4 -26`} />
@@ -43,7 +38,7 @@ const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
     <>
       <Hub />
       <path className="lock-part" d={`M${cx - 96} ${cy - 24}h192v48h-192Z`} />
-      <path className="hex" d={hexPath(72)} />
+      <path className="hex" d={hexPath(cx, cy, 72)} />
       <Shaft />
       <path className="turn-arrow" d={`M${cx - 60} ${cy}h120`} />
     </>
@@ -52,7 +47,7 @@ const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
     <>
       <Hub />
       <circle className="lock-part" cx={cx} cy={cy} r="98" />
-      <path className="hex" d={hexPath(82)} />
+      <path className="hex" d={hexPath(cx, cy, 82)} />
       <path className="lock-part" d={`M${cx - 26} ${cy - 98}h52v32h-52Z`} />
       <Shaft groove />
     </>
@@ -79,7 +74,7 @@ const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
   'self-locking': (
     <>
       <Hub />
-      <path className="hex" d={hexPath(86)} />
+      <path className="hex" d={hexPath(cx, cy, 86)} />
       <circle className="lock-part" cx={cx} cy={cy} r="56" />
       <Shaft />
     </>

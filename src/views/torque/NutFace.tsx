@@ -1,19 +1,13 @@
 import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
+import { roundOf } from '../../ui/section/round.ts';
 import type { WrenchHandle } from './useWrench.ts';
 import { HubHeld } from './HubHeld.tsx';
 import { stageFigure } from './stageFigure.ts';
 import './fastener-drawing.css';
 const cx = 330;
 const cy = 262;
-const polar = (r: number, deg: number): readonly [number, number] => [
-  cx + r * Math.sin((deg * Math.PI) / 180),
-  cy - r * Math.cos((deg * Math.PI) / 180),
-];
-const at = (r: number, deg: number) =>
-  polar(r, deg)
-    .map((v) => v.toFixed(1))
-    .join(' ');
+const { polar, at } = roundOf(cx, cy);
 const sector = (r0: number, r1: number, a: number, b: number) =>
   `M${at(r1, a)}A${r1} ${r1} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 1 : 0} ${at(r1, b)}L${at(r0, b)}A${r0} ${r0} 0 ${Math.abs(b - a) > 180 ? 1 : 0} ${b > a ? 0 : 1} ${at(r0, a)}Z`;
 

@@ -1,5 +1,5 @@
 import { Mail, Printer } from 'lucide-react';
-import { useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { type Book, type DayHead, faultInWords } from '../../core/card/index.ts';
 import { dayTime } from '../../core/units/index.ts';
@@ -15,27 +15,30 @@ const inFours = (hash: string) => hash.replace(/(.{4})(?=.)/gu, '$1 ');
 
 /** Is the record still what was written, and who outside could tell? */
 export default function Verify({
-  first,
   shop,
   people,
   who: firstWho,
   timeZone,
 }: {
-  first: Book;
   shop: string;
   people: { id: string; name: string }[];
   who: string;
   timeZone: string;
 }) {
-  const [book, setBook] = useState(first);
+  const [book, setBook] = useState<Book>();
   const [who, setWho] = useState(firstWho);
   const [failed, setFailed] = useState<string>();
-  const [latest] = book.days;
-  const again = async () => {
+  const latest = book?.days[0];
+  const again = useCallback(async () => {
     const r = await call<Book>('GET', '/api/verify');
     if (r.ok) setBook(r.value);
     setFailed(r.ok ? undefined : r.problem.detail);
-  };
+  }, []);
+  useEffect(() => {
+    // Many years of jobs take a while: the page stands before every seal is tried.
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- set once the server has answered
+    void again();
+  }, [again]);
   const sent = async (d: DayHead, how: 'printed' | 'mailed') => {
     const body = { id: uuid(), day: d.day, head: d.head, how, byId: who };
     const r = await call<Book>('POST', '/api/verify/sent', body);
@@ -47,7 +50,7 @@ export default function Verify({
     if (latest && (await sent(latest, 'printed'))) window.print();
   };
   const mail = async () => {
-    if (!latest || !(await sent(latest, 'mailed'))) return;
+    if (!book || !latest || !(await sent(latest, 'mailed'))) return;
     location.assign(mailOf(shop, latest, book.publicKey));
   };
   return (
@@ -57,10 +60,38 @@ export default function Verify({
       person={{ people, who, onWho: setWho }}
       title="Nothing altered, left out or cut off?"
       lines={[
-        `${book.jobs} jobs, ${book.entries} entries, tried ${dayTime(book.checkedMs, timeZone)}`,
+        book
+          ? `${book.jobs} jobs, ${book.entries} entries, tried ${dayTime(book.checkedMs, timeZone)}`
+          : 'Every seal is being tried',
       ]}
       main="verify-main"
     >
+      {failed && <TryAgain what="Not done" failed={{ reason: failed, again }} />}
+      {book && (
+        <Tried book={book} timeZone={timeZone} onPrint={print} onMail={mail} onAgain={again} />
+      )}
+      {book && latest && <HeadSheet shop={shop} d={latest} publicKey={book.publicKey} />}
+    </ShopPage>
+  );
+}
+
+/** What was found, day by day, and how far it can be proven. */
+function Tried({
+  book,
+  timeZone,
+  onPrint,
+  onMail,
+  onAgain,
+}: {
+  book: Book;
+  timeZone: string;
+  onPrint: () => void;
+  onMail: () => void;
+  onAgain: () => void;
+}) {
+  const [latest] = book.days;
+  return (
+    <>
       <ol className="day-chain" aria-label="The record, day by day">
         {book.days.map((d) => (
           <DayLink
@@ -86,7 +117,6 @@ export default function Verify({
               : 'There is nothing to try yet.'}
           </Call>
         )}
-        {failed && <TryAgain what="Not done" failed={{ reason: failed, again }} />}
         {book.faults.length > 1 && (
           <ul>
             {book.faults.map((f) => (
@@ -114,13 +144,13 @@ export default function Verify({
               type="button"
               className="btn main"
               data-main=""
-              onClick={print}
+              onClick={onPrint}
               disabled={!latest}
             >
               <Printer aria-hidden="true" />
               Print the head
             </button>
-            <button type="button" className="btn quiet" onClick={mail} disabled={!latest}>
+            <button type="button" className="btn quiet" onClick={onMail} disabled={!latest}>
               <Mail aria-hidden="true" />
               Mail it
             </button>
@@ -135,12 +165,11 @@ export default function Verify({
           </p>
           <pre className="public-key num">{book.publicKey}</pre>
         </section>
-        <button type="button" className="btn quiet" onClick={again}>
+        <button type="button" className="btn quiet" onClick={onAgain}>
           Try all seals again
         </button>
       </aside>
-      {latest && <HeadSheet shop={shop} d={latest} publicKey={book.publicKey} />}
-    </ShopPage>
+    </>
   );
 }
 
