@@ -1,9 +1,22 @@
 /** Tries every seal of the record: `npm run verify`. Ends with code 1 when anything was altered, left out or cut off. */
+import { existsSync } from 'node:fs';
 import { faultInWords } from '../src/core/card/index.ts';
-import { dbSettings, openDb } from '../src/db/open.ts';
+import { dbSettings, openAsItIs } from '../src/db/open.ts';
 import { verifyBook } from '../src/server/book.ts';
 
-const db = await openDb(dbSettings());
+const settings = dbSettings();
+if (settings.file !== undefined && !existsSync(settings.file)) {
+  console.error(`No database lies at ${settings.file}: set DATA_DIR to the folder of the shop.`);
+  process.exit(2);
+}
+const db = openAsItIs(settings);
+const { rows } = await db.$client.execute("SELECT 1 FROM sqlite_master WHERE name = 'sent_heads'");
+if (rows.length === 0) {
+  console.error(
+    'No record of this version lies there: start the server once, it backs up before it updates.',
+  );
+  process.exit(2);
+}
 const book = await verifyBook(db);
 db.$client.close();
 console.log(`${book.jobs} jobs, ${book.entries} entries, ${book.days.length} days.`);

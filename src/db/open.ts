@@ -54,6 +54,11 @@ export async function openDb(settings: DbSettings): Promise<Db> {
   return db;
 }
 
+/** The same database as it lies, nothing changed in it: to look at, not to work on. */
+export function openAsItIs({ url, token }: Pick<DbSettings, 'url' | 'token'>): Db {
+  return drizzle(createClient({ url, ...(token ? { authToken: token } : {}) }), { schema });
+}
+
 /** One write at a time: concurrent transactions on a file answer SQLITE_BUSY. */
 export class WriteQueue {
   #last: Promise<unknown> = Promise.resolve();

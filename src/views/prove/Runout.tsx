@@ -288,24 +288,27 @@ function Then({
   const { view, send } = useJob();
   const { hub, disc, best } = runoutOf(view);
   const studs = cornerRecord(view)?.hub?.studs ?? 1;
-  if (face === 'hub')
-    return (
-      <>
-        <MainAction label="Disc on, read it" onAct={() => onFace('disc')} />
-        <button type="button" className="btn quiet" onClick={() => onAgain('hub', 0)}>
-          Read again
-        </button>
-      </>
-    );
   const turnedNow = disc?.turned ?? 0;
   const next = best && best.holes > 0 ? (turnedNow + best.holes) % studs : turnedNow;
-  const total = (disc ?? hub)?.fit.totalMm ?? 0;
+  const total = (face === 'hub' ? hub : (disc ?? hub))?.fit.totalMm ?? 0;
   const check = () =>
     send('check-recorded', {
       checkId: 'runout',
       value: Number(total.toFixed(3)),
       typed: `${total.toFixed(3)} mm`,
     });
+  if (face === 'hub')
+    return (
+      <>
+        <MainAction label="Disc on, read it" onAct={() => onFace('disc')} />
+        <button type="button" className="btn quiet" onClick={check}>
+          No disc: this is the check
+        </button>
+        <button type="button" className="btn quiet" onClick={() => onAgain('hub', 0)}>
+          Read again
+        </button>
+      </>
+    );
   return (
     <>
       {best && best.holes > 0 ? (
