@@ -41,7 +41,7 @@ it.each(families)(
     const view = await walk({ ...w, unit }, truth);
     const card = jobCard(await jobRecord(view.job.id));
     expect(card.strokes.filter((s) => s.status !== 'good')).toEqual([]);
-    expect(card.figures?.length).toBe(Object.keys(view.state.figures).length);
+    expect(card.figures?.length ?? 0).toBe(Object.keys(view.state.figures).length);
     const kept = (await unitSheet(unit)).unit.corners[w.corner]!;
     for (const { path, value } of Object.values(view.state.figures))
       expect(figureAt(kept, path), path).toBe(value);

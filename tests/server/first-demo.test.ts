@@ -49,6 +49,12 @@ const verdictsOf = ({ fasteners: _since, ...card }: CardDocument) => ({
   })),
 });
 
+/** What was not walked then is walked now: unit 12's bolt-on unit no longer stops at Plan. */
+const walkedNow = (rows: typeof then.floor) =>
+  rows.map((r) =>
+    r.fleetNo === '12' ? { ...r, marks: r.marks.map((m) => (m === 'blocked' ? 'now' : m)) } : r,
+  );
+
 describe('a database of the first demo', () => {
   it('shows the same floor', async () => {
     const { rows } = await floorView();
@@ -60,7 +66,7 @@ describe('a database of the first demo', () => {
         station: r.station ?? null,
         marks: r.spine.map((m) => m.mark),
       })),
-    ).toEqual(then.floor);
+    ).toEqual(walkedNow(then.floor));
   });
   it('has every chain whole', async () => {
     const { rows } = await floorView();
