@@ -11,7 +11,7 @@ import {
   type SentHead,
 } from '../db/sent-heads.ts';
 import { verifyChain } from './chain.ts';
-import { daysOf, type EntryHash, headAt } from './day-heads.ts';
+import { type Day, daysOf, type EntryHash, headAt } from './day-heads.ts';
 import { keptAtSigning } from './job-record.ts';
 import { peopleOf, personOrProblem } from './people.ts';
 import { invalid } from './problem.ts';
@@ -134,20 +134,35 @@ export const HeldSchema = closed({
   hash: Text(100),
 });
 
+/** A head may have left in the middle of its day: it fits when the day had it at any of its entries. */
+function stoodAt(
+  entries: readonly EntryHash[],
+  days: readonly Day[],
+  at: number,
+  typed: string,
+): boolean {
+  const [from, to] = [days[at - 1]?.upTo ?? 0, days[at]?.upTo ?? 0];
+  for (let upTo = to; upTo > from; upTo--)
+    if (headAt(entries, days, upTo)?.head.startsWith(typed)) return true;
+  return false;
+}
+
 /** Holds what stands on paper against the record: a day's head, or the seal of a card. */
 export async function heldAgainst({ of, hash }: Static<typeof HeldSchema>): Promise<Held> {
   const typed = hash.toLowerCase().replace(/[\s-]/gu, '');
   if (!/^[0-9a-f]+$/u.test(typed) || typed.length < leastTyped)
     throw invalid([{ field: 'hash', reason: `At least ${leastTyped} signs of 0–9 and a–f.` }]);
   const { db } = await store();
-  const day = daysOf(await entryHashes(db)).find((d) => d.day === of.trim());
-  if (day) return { found: 'day', fits: day.head.startsWith(typed) };
+  const entries = await entryHashes(db);
+  const days = daysOf(entries);
+  const at = days.findIndex((d) => d.day === of.trim());
+  if (at >= 0) return { found: 'day', fits: stoodAt(entries, days, at, typed) };
   const job = (await allJobs(db)).find((j) => j.number === of.trim());
   if (!job) return { found: 'nothing', fits: false };
   const events = await eventsOf(db, job.id);
-  const at = events.findIndex((e) => e.hash.startsWith(typed));
+  const fitting = events.findIndex((e) => e.hash.startsWith(typed));
   const whole = verifyChain(job, events).verified;
-  return at < 0 || !whole
+  return fitting < 0 || !whole
     ? { found: 'job', fits: false }
-    : { found: 'job', fits: true, upTo: at + 1, since: events.length - at - 1 };
+    : { found: 'job', fits: true, upTo: fitting + 1, since: events.length - fitting - 1 };
 }

@@ -105,6 +105,10 @@ describe('the whole record', () => {
       byId: 'rafe',
     });
     expect(await book()).toMatchObject({ faults: [], provenTo: day.day, unproven: 1 });
+    // A sheet that was printed in the middle of the day still fits at its end.
+    expect((await book()).days[0].head).not.toBe(day.head);
+    expect(await held(day.day, day.head)).toEqual({ found: 'day', fits: true });
+    expect(await held(day.day, 'f'.repeat(64))).toEqual({ found: 'day', fits: false });
     // A last entry whose seal was made anew fits by itself: only what left the machine tells.
     const [end] = await rowsOf(`seq = ${last}`);
     const { eventHash } = await import('../../src/server/chain.ts');

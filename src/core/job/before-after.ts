@@ -26,12 +26,20 @@ export interface BeforeAfter {
   nowWords?: string;
 }
 
+/** Whether a test speaks of this corner: taken at it, at its axle, or at the whole car. */
+const isHere = (place: string, corner: string): boolean => {
+  const axle = corner.endsWith('F') ? 'front' : 'rear';
+  return place === corner || place === axle || place === 'car';
+};
+
 /** Every final check that Diagnose could have taken before; one that has no before says so by its absence. */
 export function beforeAfterOf(job: JobNow): BeforeAfter[] {
   return checksFor(job).flatMap((c): BeforeAfter[] => {
     const testId = takenBy[c.id];
     if (testId === undefined) return [];
-    const was = job.state.results.findLast((r) => r.testId === testId && !r.skipped);
+    const was = job.state.results.findLast(
+      (r) => r.testId === testId && !r.skipped && isHere(r.place, job.ctx.corner),
+    );
     const test = testById(testId);
     const is = job.state.checks[c.id];
     const right = is?.ok === true ? 'right' : 'not right';

@@ -37,8 +37,9 @@ it('stands beside what Diagnose took of it; where nothing was taken there is no 
   const job = new Worked(shopContext(p1.unit, p1.corner));
   const [complaint, ...rest] = beforeSigning;
   const play = { testId: 'endplay', place: p1.corner, value: 0.31 };
-  for (const e of [complaint!, { type: 'test-recorded', body: play } as Entry, ...rest])
-    expect(job.put(e)).toBeUndefined();
+  const other = { ...play, place: p1.corner === 'RF' ? 'LF' : 'RF', value: 0.02 };
+  const tests = [play, other].map((body) => ({ type: 'test-recorded', body }) as Entry);
+  for (const e of [complaint!, ...tests, ...rest]) expect(job.put(e)).toBeUndefined();
   const pairs = new Map(beforeAfterOf(job.now).map((p) => [p.checkId, p]));
   expect(pairs.get('end-play')).toMatchObject({ before: 0.31, now: 0.02, max: 0.05, unit: 'mm' });
   expect(pairs.get('runout')).toMatchObject({ now: 0.02 });

@@ -32,13 +32,19 @@ export const castleWay = (
 ): { deg: number; way: 'tighten' | 'loosen' } =>
   holds === 'clamp' ? { deg: onDeg, way: 'tighten' } : { deg: backDeg, way: 'loosen' };
 
+const castleWords = {
+  'end-play':
+    'Sets end play: loosened to the next slot inside the window, never tightened past it.',
+  clamp:
+    'Clamps: tightened to the next slot, never loosened to one; where that is too far, another washer.',
+  unknown: 'Whether it clamps or sets end play is not on record: the maker’s data says which way.',
+};
+
 /** What is done to lock a nut, and what it means for it. Common practice, no published source. */
 export function lockingWords({ kind, holds }: Locking): string {
   switch (kind) {
     case 'castle':
-      return holds === 'end-play'
-        ? 'Sets end play: loosened to the next slot inside the window, never tightened past it. New pin, both ends bent.'
-        : 'Clamps: tightened to the next slot, never loosened to one; where that is too far, another washer. New pin, both ends bent.';
+      return `${castleWords[holds ?? 'unknown']} New pin, both ends bent.`;
     case 'plate':
       return 'Lock plate over the hex where the pin goes through; new pin, both ends bent.';
     case 'stake':

@@ -127,8 +127,8 @@ function CastleLock({ locking }: { locking: Locking }) {
           slots={slots}
           holeEnds={holeEnds}
           pastDeg={turn?.backDeg ?? 0}
-          {...(turn
-            ? castleWay(turn, locking.holds ?? 'clamp')
+          {...(turn && locking.holds
+            ? castleWay(turn, locking.holds)
             : { way: 'tighten' as const, deg: 0 })}
         />
       )}
