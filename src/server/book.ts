@@ -90,11 +90,12 @@ export async function verifyBook(db: Db): Promise<Book> {
     entries: entries.length,
     faults,
     days: days
-      .map(({ day, head, jobs: written, entries: count }): DayHead => ({
+      .map(({ day, head, jobs: written, entries: count, upTo }): DayHead => ({
         day,
         head,
         jobs: written,
         entries: count,
+        proven: Math.min(count, Math.max(0, furthest - (upTo - count))),
         signature: signHead(day, head),
         ...sentOf(day),
       }))

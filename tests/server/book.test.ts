@@ -104,7 +104,9 @@ describe('the whole record', () => {
       body: { text: 'x' },
       byId: 'rafe',
     });
-    expect(await book()).toMatchObject({ faults: [], provenTo: day.day, unproven: 1 });
+    const on = await book();
+    expect(on).toMatchObject({ faults: [], provenTo: day.day, unproven: 1 });
+    expect(on.days[0]!.entries - on.days[0]!.proven).toBe(1);
     // A sheet that was printed in the middle of the day still fits at its end.
     expect((await book()).days[0].head).not.toBe(day.head);
     expect(await held(day.day, day.head)).toEqual({ found: 'day', fits: true });

@@ -31,6 +31,8 @@ const DaySchema = closed({
   head: Type.String(),
   jobs: Type.Integer(),
   entries: Type.Integer(),
+  /** So many of them lie before a head that left the machine. */
+  proven: Type.Integer(),
   /** Ed25519 by the key of the shop, base64. */
   signature: Type.String(),
   sent: Type.Optional(closed({ atMs: Type.Number(), how: Type.String(), who: Type.String() })),

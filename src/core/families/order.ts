@@ -43,14 +43,21 @@ export function afterStroke(o: Operation): Done {
   );
 }
 
+const insAfterOut = (f: FactId) =>
+  every()
+    .filter(({ out }) => out.some((t) => shows(t, f)))
+    .map(({ in: list }) => list);
+
 /** All that is fitted and seen on the way in by the families whose way out shows this. */
-export function fittedAfter(f: FactId): Done {
-  return merged(
-    every()
-      .filter(({ out }) => out.some((t) => shows(t, f)))
-      .map(({ in: list }) => doneBy(list)),
+export const fittedAfter = (f: FactId): Done => merged(insAfterOut(f).map(doneBy));
+
+/** What tells, in those families, that the new part is in its place: a stroke, or what is seen where nothing is pressed. */
+export const homeAfter = (f: FactId): Done =>
+  merged(
+    insAfterOut(f).map((list) =>
+      doneBy(list.filter((t) => t.kind === 'stroke' || (t.kind === 'facts' && t.home))),
+    ),
   );
-}
 
 /** Whether a thing is seen on the way in, so that nut and proof are built on it. */
 export const isOfFitting = (f: FactId): boolean =>

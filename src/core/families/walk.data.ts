@@ -19,7 +19,13 @@ export type Task = { id: string; name: string } & (
       operation: Operation;
       /** Done only where the need arises. */ spare?: boolean;
     }
-  | { kind: 'facts'; title: string; facts: readonly FactId[] }
+  | {
+      kind: 'facts';
+      title: string;
+      facts: readonly FactId[];
+      /** With what is seen here the new part is in its place, though nothing was pressed. */
+      home?: true;
+    }
 );
 
 /** How a family is walked: strip and rebuild, and what is pressed between. */
@@ -47,6 +53,7 @@ const see = (id: string, name: string, title: string, ...facts: FactId[]): Task 
   title,
   facts,
 });
+const home = (t: Task): Task => (t.kind === 'facts' ? { ...t, home: true } : t);
 const turn = (...more: FactId[]) =>
   see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
 
@@ -99,7 +106,7 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
     out: [strip, see('unit', 'Unit', 'The rust bond', 'bond-broken'), old],
     in: [
       see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
-      see('on', 'Unit on', 'On its seat by hand', 'pilot-filmed', 'unit-seated'),
+      home(see('on', 'Unit on', 'On its seat by hand', 'pilot-filmed', 'unit-seated')),
       turn(),
     ],
   },
@@ -109,7 +116,7 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
     in: [
       see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
       see('pack', 'Pack', 'Before it goes on', 'needle-packed', 'o-ring-greased'),
-      see('on', 'Unit on', 'On its seat by hand', 'unit-seated'),
+      home(see('on', 'Unit on', 'On its seat by hand', 'unit-seated')),
       turn(),
     ],
   },

@@ -1,4 +1,11 @@
-import { afterStroke, type Done, fittedAfter, isOfFitting, undoneBy } from '../families/order.ts';
+import {
+  afterStroke,
+  type Done,
+  fittedAfter,
+  homeAfter,
+  isOfFitting,
+  undoneBy,
+} from '../families/order.ts';
 import type { JobEvent } from '../schemas/events.ts';
 import { type Fall, fallsOf } from './order.ts';
 import type { JobState } from './state.ts';
@@ -60,14 +67,10 @@ const falls: Record<Fall, (s: JobState, e: JobEvent) => void> = {
     if (e.type !== 'fact-seen') return;
     const { factId } = e.body;
     if (e.body.absent || !(outByHand as readonly string[]).includes(factId)) return;
-    const fitted = fittedAfter(factId);
-    // A unit that is bolted on is told by what was seen of it.
-    const isFitted =
-      fitted.strokes.length > 0
-        ? fitted.strokes.some((o) => o in s.strokes)
-        : s.facts.includes('unit-seated');
-    if (!isFitted) return;
-    fall(s, fitted);
+    const home = homeAfter(factId);
+    if (!home.strokes.some((o) => o in s.strokes) && !home.facts.some((f) => s.facts.includes(f)))
+      return;
+    fall(s, fittedAfter(factId));
     newBearingSpent(s);
   },
 };

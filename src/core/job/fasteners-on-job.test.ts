@@ -3,7 +3,7 @@ import { shopContext } from '../../../tests/shop.ts';
 import { type Entry, walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { makeCard } from '../card/index.ts';
 import type { EventBody } from '../schemas/events.ts';
-import { fastenersLearned, fastenersOf, isTightened, runoutOf } from './index.ts';
+import { fastenersLearned, fastenersOf, isTightened, owedAt, runoutOf } from './index.ts';
 
 const p1 = walked[0]!;
 const { entries } = workThrough(p1);
@@ -36,7 +36,7 @@ describe('fasteners besides the centre nut', () => {
   it('stand in the order of the rebuild, the wheel nuts last and at Prove', () => {
     const all = fastenersOf(job.now);
     expect(all.map((f) => f.id).at(-1)).toBe('wheel-nuts');
-    expect(all.filter((f) => f.atProve).map((f) => f.id)).toEqual(['wheel-nuts']);
+    expect(all.filter((f) => f.answeredBy !== undefined).map((f) => f.id)).toEqual(['wheel-nuts']);
     expect(all.find((f) => f.id === 'wheel-nuts')).toMatchObject({ count: 5, rounds: [{}, {}] });
     expect(all.some(isTightened)).toBe(false);
   });
@@ -60,7 +60,7 @@ describe('fasteners besides the centre nut', () => {
     expect(tighten({ actual: 120, typed: '120' })).toBeUndefined();
     // Through an offset less is set: the tool that was too large for it is told by what is set.
     expect(tighten({ bolt: 3, through: { offsetMm: 40 } })).toBeUndefined();
-    const [wheel] = fastenersOf(job.now).filter((f) => f.atProve);
+    const [wheel] = fastenersOf(job.now).filter((f) => f.answeredBy !== undefined);
     expect(wheel?.walk?.next).toEqual({ round: 1, bolt: 5 });
   });
   it('without a length no offset is reckoned', () => {
@@ -74,8 +74,21 @@ describe('fasteners besides the centre nut', () => {
     job.now = { ...job.now, ctx: { ...job.now.ctx, unit } };
     expect(refusedBy({})).toEqual(['fastener.to-what', 'to']);
     expect(tighten({ to: 'hand-tight and a quarter' })).toBeUndefined();
-    const wheel = fastenersOf(job.now).find((f) => f.atProve)!;
+    const wheel = fastenersOf(job.now).find((f) => f.answeredBy !== undefined)!;
     expect(wheel.walk?.at({ round: 1, bolt: 1 })?.verdict).toBeUndefined();
+  });
+  it('begun bolt by bolt hold the car until every one has had its turns', () => {
+    at(upTo('signed'));
+    const open = () => owedAt('prove', job.now).map((o) => o.rule);
+    expect(open()).toEqual(['prove.unsigned']);
+    expect(tighten({})).toBeUndefined();
+    expect(open()).toEqual(['prove.bolt-open', 'prove.unsigned']);
+    for (const { round, bolt } of fastenersOf(job.now).at(-1)!.walk!.turns.slice(1))
+      expect(tighten({ round, bolt })).toBeUndefined();
+    expect(open()).toEqual(['prove.unsigned']);
+    // One pulled too far begins anew.
+    expect(tighten({ round: 2, bolt: 1, actual: 160, typed: '160' })).toBeUndefined();
+    expect(open()).toEqual(['prove.bolt-open', 'prove.unsigned']);
   });
   it('stand on the card by their own readings, and a counted circle on the unit', () => {
     for (const bolt of [1, 2])

@@ -21,8 +21,8 @@ export interface FastenerOnJob {
   name: string;
   /** Step of the rebuild that it belongs to. */
   stepId: string;
-  /** It is answered for at Prove, with the wheel on the ground. */
-  atProve: boolean;
+  /** The check that answers for it at Prove, with the wheel on the ground; absent for what is done before. */
+  answeredBy: string | undefined;
   /** As read here or on the unit's record. */
   figure: Fastener | undefined;
   why: string | undefined;
@@ -45,7 +45,7 @@ function countOf(id: string, figure: Fastener | undefined, job: JobNow): number 
 }
 
 function fastenerAt(
-  { id, stepId, atProve }: Pick<FastenerOnJob, 'id' | 'stepId' | 'atProve'>,
+  { id, stepId, answeredBy }: Pick<FastenerOnJob, 'id' | 'stepId' | 'answeredBy'>,
   job: JobNow,
   counted?: number,
 ): FastenerOnJob {
@@ -58,7 +58,7 @@ function fastenerAt(
     id,
     name: figure?.name ?? fastenerName(id),
     stepId,
-    atProve,
+    answeredBy,
     figure,
     why: kind?.why,
     count,
@@ -72,14 +72,16 @@ function fastenerAt(
 /** Every fastener of the rebuild besides the centre nut, in its order. */
 export const fastenersOf = (job: JobNow): FastenerOnJob[] =>
   stepsOf(job, 'rebuild').flatMap((s) =>
-    s.fastener
-      ? [fastenerAt({ id: s.fastener, stepId: s.id, atProve: s.answeredBy !== undefined }, job)]
-      : [],
+    s.fastener ? [fastenerAt({ id: s.fastener, stepId: s.id, answeredBy: s.answeredBy }, job)] : [],
   );
 
 /** Whether every bolt of it has had its turns. */
 export const isTightened = ({ walk }: FastenerOnJob): boolean =>
   walk !== undefined && walk.next === undefined;
+
+/** Whether any of its bolts has had a turn. */
+export const isBegun = ({ id }: FastenerOnJob, { state }: JobNow): boolean =>
+  (state.tightened[id] ?? []).length > 0;
 
 /** A pattern laid out for a number that was just counted and is not on record yet. */
 export const withCount = (f: FastenerOnJob, counted: number, job: JobNow): FastenerOnJob =>

@@ -314,6 +314,10 @@ export const owedRules = ruleTable({
     (f) => `The ${f.part} has to be replaced and measured again`,
   ),
   'press.encoder-unchecked': owes('Encoder side checked', () => 'Encoder side not checked'),
+  'prove.bolt-open': owes(
+    'Every bolt of what was begun',
+    (f) => `${f.part}: number ${f.value} of round ${f.is('round')} is not right yet`,
+  ),
   'torque.procedure-missing': owes(
     'A procedure',
     () => 'No procedure on record for this nut: the lead enters it from the maker’s data',

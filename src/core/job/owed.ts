@@ -15,6 +15,7 @@ import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { depthOf } from './depth-on-job.ts';
 import { mayLeaveOut } from './depths.ts';
 import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
+import { fastenersOf, isBegun, isTightened } from './fasteners-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
 import {
   chosenPart,
@@ -91,9 +92,23 @@ export const checksFor = (job: JobNow): Check[] =>
 export const leftOut = (check: Check, job: JobNow): boolean =>
   check.numeric !== undefined && mayLeaveOut[depthOf(job)] && !job.state.checks[check.id];
 
+/** A fastener that this check answers for was begun bolt by bolt, and one of them is not right yet. */
+const nutsOpen = (check: Check, job: JobNow): Owed[] =>
+  fastenersOf(job)
+    .filter((f) => f.answeredBy === check.id && isBegun(f, job) && !isTightened(f))
+    .map((f) =>
+      owe('prove.bolt-open', {
+        part: f.name,
+        value: f.walk?.next?.bolt ?? 0,
+        with: { round: String(f.walk?.next?.round ?? 0) },
+      }),
+    );
+
 function checkOwed(check: Check, job: JobNow): Owed[] {
   if (!check.release) return [];
   const answer = job.state.checks[check.id];
+  const open = job.state.signed ? [] : nutsOpen(check, job);
+  if (open.length > 0) return open;
   if (!answer) return leftOut(check, job) ? [] : [owe('prove.unchecked', { part: check.text })];
   const answered = check.byName && overrideOf(job.state, checkRule(check.id));
   const bad = judgeCheck(check, answer).status === 'stop' && !answered;

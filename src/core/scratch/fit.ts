@@ -16,6 +16,12 @@ import { figure, main, materialNames, text } from './results.ts';
 
 /** Seats, press and warmth. */
 
+/** Deviations of a class and the limits they make. */
+export function limitsOf(a: Asked) {
+  const deviations = tolerance(a.number('size'), a.word('class'));
+  return { deviations, limits: limitsMm(a.number('size'), deviations) };
+}
+
 export const toleranceOf: Calculator = {
   id: 'tolerance',
   name: 'Tolerance',
@@ -24,9 +30,7 @@ export const toleranceOf: Calculator = {
     { id: 'class', label: 'Class, as P7 or k6', kind: 'word' },
   ],
   work: (a) => {
-    const size = a.number('size');
-    const d = tolerance(size, a.word('class'));
-    const limits = limitsMm(size, d);
+    const { limits, deviations: d } = limitsOf(a);
     return [
       main(figure('largest', limits.highMm, 'length', 3)),
       figure('smallest', limits.lowMm, 'length', 3),

@@ -1,15 +1,19 @@
 import { type Material, materials } from '../fits/index.ts';
 import {
   angleForMm,
+  type BarWay,
   barWay,
   castleStepDeg,
+  type CastleTurn,
   castleTurn,
+  type CastleWay,
   castleWay,
   clampBars,
   clampOfAngleN,
   endPlayMm,
   faceDiameterMm,
   handTravelMm,
+  type LockPlace,
   lockPlaces,
   platesStiffness,
   readGrade,
@@ -54,6 +58,19 @@ export const toolSetting: Calculator = {
   caution: 'Hand on the mark of the grip. A click without movement says only “at least”.',
 };
 
+/** Where somebody stands on the bar, as result and drawing have it. */
+export function standOf(a: Asked): BarWay {
+  const weightN = 1000 * a.number('weight');
+  if (!(weightN > 0)) throw new RangeError('weight: must be more than 0');
+  const way = barWay(a.number('torque'), weightN, {
+    lengthM: a.number('bar') / 1000,
+    weightN: 1000 * a.orZero('barWeight'),
+    slopeDeg: a.orZero('slope'),
+  });
+  if (!way) throw new RangeError('barWeight: the bar alone gives more than this torque');
+  return way;
+}
+
 export const bodyWeight: Calculator = {
   id: 'body-weight',
   name: 'Body on a bar',
@@ -65,14 +82,7 @@ export const bodyWeight: Calculator = {
     { id: 'slope', label: 'Slope from level', kind: 'angle', optional: true },
   ],
   work: (a) => {
-    const weightN = 1000 * a.number('weight');
-    if (!(weightN > 0)) throw new RangeError('weight: must be more than 0');
-    const way = barWay(a.number('torque'), weightN, {
-      lengthM: a.number('bar') / 1000,
-      weightN: 1000 * a.orZero('barWeight'),
-      slopeDeg: a.orZero('slope'),
-    });
-    if (!way) throw new RangeError('barWeight: the bar alone gives more than this torque');
+    const way = standOf(a);
     return [
       main(figure('stand from the nut', 1000 * way.standM, 'length', 0)),
       text('bar', way.reaches ? 'long enough' : 'too short for it'),
@@ -165,6 +175,12 @@ function castleOf(a: Asked): [slots: number, holes: number] {
   return [slots, holes];
 }
 
+/** The next slot and the way to it. */
+export function nextSlotOf(a: Asked): { turn: CastleTurn; way: CastleWay } {
+  const turn = castleTurn(...castleOf(a), a.number('past'));
+  return { turn, way: castleWay(turn, a.word('holds') === 'clamp' ? 'clamp' : 'end-play') };
+}
+
 export const castle: Calculator = {
   id: 'castle',
   name: 'Castle nut',
@@ -176,9 +192,7 @@ export const castle: Calculator = {
     { id: 'pitch', label: 'Pitch of the thread', kind: 'length', optional: true },
   ],
   work: (a) => {
-    const [slots, holes] = castleOf(a);
-    const turn = castleTurn(slots, holes, a.number('past'));
-    const way = castleWay(turn, a.word('holds') === 'clamp' ? 'clamp' : 'end-play');
+    const { turn, way } = nextSlotOf(a);
     return [
       main(figure(way.way, way.deg, 'angle', 0)),
       figure('a slot lines up every', turn.stepDeg, 'angle', 0),
@@ -192,6 +206,17 @@ export const castle: Calculator = {
     'One that clamps is tightened to the next slot, never loosened. One that sets end play is loosened, never tightened past its window.',
 };
 
+/** What the nut moves along its axis, and the turn for a movement; each where it is asked. */
+export function screwOf(a: Asked): { movementMm?: number; angleDeg?: number } {
+  const pitch = a.number('pitch');
+  if (!a.has('angle') && !a.has('movement'))
+    throw new RangeError('angle: type an angle, or a movement');
+  return {
+    ...(a.has('angle') ? { movementMm: endPlayMm(pitch, a.number('angle')) } : {}),
+    ...(a.has('movement') ? { angleDeg: angleForMm(pitch, a.number('movement')) } : {}),
+  };
+}
+
 export const endPlay: Calculator = {
   id: 'end-play',
   name: 'End play by angle',
@@ -201,20 +226,28 @@ export const endPlay: Calculator = {
     { id: 'movement', label: 'or movement wanted', kind: 'length', optional: true },
   ],
   work: (a) => {
-    const pitch = a.number('pitch');
-    if (!a.has('angle') && !a.has('movement'))
-      throw new RangeError('angle: type an angle, or a movement');
+    const { movementMm, angleDeg } = screwOf(a);
     return [
-      ...(a.has('angle')
-        ? [main(figure('moves by', endPlayMm(pitch, a.number('angle')), 'length', 3))]
-        : []),
-      ...(a.has('movement')
-        ? [main(figure('turn by', angleForMm(pitch, a.number('movement')), 'angle', 1))]
-        : []),
+      ...(movementMm === undefined ? [] : [main(figure('moves by', movementMm, 'length', 3))]),
+      ...(angleDeg === undefined ? [] : [main(figure('turn by', angleDeg, 'angle', 1))]),
     ];
   },
   source: 'geometry of a screw',
 };
+
+/** Places of the lock, and the one to take. */
+export function lockOf(a: Asked): {
+  places: LockPlace[];
+  safe: LockPlace | undefined;
+  stepDeg: number;
+} {
+  const window = { lowMm: a.number('low'), highMm: a.number('high') };
+  if (!(window.highMm > window.lowMm)) throw new RangeError('high: more than the least');
+  const stepDeg = castleStepDeg(...castleOf(a));
+  const nut = { pitchMm: a.number('pitch'), stepDeg, pastDeg: a.number('past') };
+  const places = lockPlaces(a.number('play'), nut, window);
+  return { places, safe: safePlace(places), stepDeg };
+}
 
 export const lockPlace: Calculator = {
   id: 'lock-place',
@@ -229,12 +262,7 @@ export const lockPlace: Calculator = {
     { id: 'past', label: 'Stands past the last slot by', kind: 'angle' },
   ],
   work: (a) => {
-    const window = { lowMm: a.number('low'), highMm: a.number('high') };
-    if (!(window.highMm > window.lowMm)) throw new RangeError('high: more than the least');
-    const stepDeg = castleStepDeg(...castleOf(a));
-    const nut = { pitchMm: a.number('pitch'), stepDeg, pastDeg: a.number('past') };
-    const places = lockPlaces(a.number('play'), nut, window);
-    const safe = safePlace(places);
+    const { places, safe, stepDeg } = lockOf(a);
     const turned = (deg: number) =>
       `${deg < 0 ? 'loosened' : 'tightened'} ${fixed(Math.abs(deg))}°`;
     return [

@@ -22,15 +22,28 @@ export function castleTurn(slots: number, holeEnds: number, pastDeg: number): Ca
   return { stepDeg, backDeg, onDeg: backDeg === 0 ? 0 : stepDeg - backDeg };
 }
 
+export interface CastleWay {
+  deg: number;
+  way: 'tighten' | 'loosen';
+}
+
 /**
  * Which way a castle nut goes to its next slot: one that clamps is tightened, never loosened; one that sets end play is
  * loosened, never tightened past its window. Common practice, no published source.
  */
-export const castleWay = (
+export function castleWay(turn: CastleTurn, holds: 'clamp' | 'end-play'): CastleWay;
+/** Undefined where nobody knows what the nut holds: it is never guessed. */
+export function castleWay(
+  turn: CastleTurn,
+  holds: 'clamp' | 'end-play' | undefined,
+): CastleWay | undefined;
+export function castleWay(
   { onDeg, backDeg }: CastleTurn,
-  holds: 'clamp' | 'end-play',
-): { deg: number; way: 'tighten' | 'loosen' } =>
-  holds === 'clamp' ? { deg: onDeg, way: 'tighten' } : { deg: backDeg, way: 'loosen' };
+  holds: 'clamp' | 'end-play' | undefined,
+): CastleWay | undefined {
+  if (!holds) return undefined;
+  return holds === 'clamp' ? { deg: onDeg, way: 'tighten' } : { deg: backDeg, way: 'loosen' };
+}
 
 const castleWords = {
   'end-play':

@@ -166,6 +166,7 @@ describe('castle nut and circle of bolts', () => {
     expect(turn).toEqual({ stepDeg: 30, backDeg: 12, onDeg: 18 });
     expect(castleWay(turn, 'clamp')).toEqual({ deg: 18, way: 'tighten' });
     expect(castleWay(turn, 'end-play')).toEqual({ deg: 12, way: 'loosen' });
+    expect(castleWay(turn, undefined)).toBeUndefined();
     expect(castleTurn(6, 2, 60)).toMatchObject({ onDeg: 0, backDeg: 0 });
   });
   it.each(Object.entries(crossPatterns))(

@@ -126,3 +126,22 @@ export function barWay(
   const standM = standWithBarM(nm / level, weightN, bar);
   return { standM, reaches: standM <= bar.lengthM };
 }
+
+/** A bar as it stands in most shops, and somebody of usual weight. Our judgement. */
+export const usualBar = { lengthM: 1.2, weightN: 45 };
+export const usualPersonKg = 80;
+const standardGravity = 9.80665;
+
+/** Where somebody of usual weight stands on the usual bar. */
+export const usualBarWay = (nm: number): BarWay | undefined =>
+  barWay(nm, usualPersonKg * standardGravity, usualBar);
+
+const turnsTo: Readonly<Record<'angle' | 'words', readonly Wrench['type'][]>> = {
+  // Its degrees, or the paint mark.
+  angle: ['digital', 'angle-gauge', 'bar'],
+  words: ['click', 'beam', 'digital', 'bar', 'hand'],
+};
+
+/** Tools that turn a fastener where no torque is asked: by an angle, or to what the maker's manual says. */
+export const toolsToTurn = (to: 'angle' | 'words', tools: readonly Wrench[]): Wrench[] =>
+  tools.filter((w) => !w.retired && turnsTo[to].includes(w.type));

@@ -56,7 +56,7 @@ const tabs: { id: Tab; name: string }[] = [
 function Body() {
   const { view } = useJob();
   const [open, setOpen] = useTab<Tab>(`prove:${view.job.id}`, 'checks');
-  const wheel = fastenersOf(view).filter((f) => f.atProve);
+  const wheel = fastenersOf(view).filter((f) => f.answeredBy !== undefined);
   const done: Tab[] = [
     ...(owedAt('prove', view).length === 0 ? ['checks' as const] : []),
     ...(view.state.checks['runout'] ? ['runout' as const] : []),

@@ -9,7 +9,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { both } from '../../ui/units.ts';
-import { useDraft } from '../../ui/useDraft.ts';
+import { useDraft, useDraftList } from '../../ui/useDraft.ts';
 import { useIndicator } from '../match/useIndicator.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
@@ -19,13 +19,6 @@ import { RunoutFace } from './RunoutFace.tsx';
 type Face = 'hub' | 'disc';
 const faceNames: Record<Face, string> = { hub: 'Flange of the hub', disc: 'Disc on the hub' };
 const counts = ['6', '8', '12'] as const;
-
-/** Readings as they are typed, one a line; the rest is still to come. */
-const listOf = (text: string): number[] =>
-  text
-    .split(';')
-    .filter((t) => t !== '')
-    .map(Number);
 
 /** Is it hub, disc or rust, and does turning the disc help? */
 export function Runout({ bar }: { bar: ReactNode }) {
@@ -39,7 +32,7 @@ export function Runout({ bar }: { bar: ReactNode }) {
   const holes = again?.face === 'disc' ? again.turned : turned;
   const draft = `${job.id}:runout:${face}:${holes}`;
   const [count, setCount] = useDraft(`${draft}:count`);
-  const [list, setList, clear] = useDraft(`${draft}:list`);
+  const [read, setRead, clear] = useDraftList(`${draft}:list`);
   const [text, setText] = useDraft(`${draft}:text`);
   const [radius, setRadius] = useDraft(`${job.id}:runout:${face}:radius`);
   const instruments = view.ctx.instruments.filter((i) => !i.retired);
@@ -49,14 +42,13 @@ export function Runout({ bar }: { bar: ReactNode }) {
   const standIns = useStandIns();
   const indicator = useIndicator();
   const n = Number(count) || 8;
-  const read = listOf(list);
   const places = Array.from({ length: n }, (_, i) => ({ deg: (i * 360) / n, mm: read[i] }));
   const now = read.length < n ? read.length : undefined;
   const parsed = parseQuantity(text, 'length');
   const r = parseQuantity(radius, 'length');
   const studs = cornerRecord(view)?.hub?.studs ?? 0;
   const take = (mm: number) => {
-    setList([...read, Number(mm.toFixed(4))].join(';'));
+    setRead([...read, Number(mm.toFixed(4))]);
     setText('');
   };
   const keep = async () => {
@@ -158,7 +150,7 @@ export function Runout({ bar }: { bar: ReactNode }) {
                 <button
                   type="button"
                   className="btn quiet small"
-                  onClick={() => setList(read.slice(0, -1).join(';'))}
+                  onClick={() => setRead(read.slice(0, -1))}
                 >
                   One back
                 </button>

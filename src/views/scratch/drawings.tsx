@@ -1,14 +1,13 @@
 import type { ReactNode } from 'react';
-import type { Asked } from '../../core/scratch/index.ts';
-import { limitsMm, tolerance } from '../../core/fits/index.ts';
-import { tyre } from '../../core/noise/index.ts';
 import {
-  castleStepDeg,
-  castleTurn,
-  castleWay,
-  lockPlaces,
-  safePlace,
-} from '../../core/torque/index.ts';
+  type Asked,
+  limitsOf,
+  lockOf,
+  nextSlotOf,
+  screwOf,
+  standOf,
+} from '../../core/scratch/index.ts';
+import { tyre } from '../../core/noise/index.ts';
 import { both } from '../../ui/units.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
@@ -23,7 +22,7 @@ const Sheet = ({ label, children }: { label: string; children: ReactNode }) => (
 
 function BodyOnBar({ a }: { a: Asked }) {
   const [bar, slope] = [a.number('bar'), a.orZero('slope')];
-  const stand = (1000 * a.number('torque')) / (1000 * a.number('weight'));
+  const stand = 1000 * standOf(a).standM;
   const scale = 260 / Math.max(bar, stand);
   const to = (mm: number): [number, number] => [
     40 + mm * scale * Math.cos(rad(slope)),
@@ -42,7 +41,7 @@ function BodyOnBar({ a }: { a: Asked }) {
       <path className="weight-line" d={`M${foot[0]} ${foot[1] - 30}V${foot[1] - 80}`} />
       <path className="thin" d={`M40 190v20M${foot[0]} 190v20M40 200H${foot[0]}`} />
       <text className="figure" x={(40 + foot[0]) / 2} y="226" textAnchor="middle">
-        {both(stand, 'length', 0).value} mm, without the bar’s weight
+        {both(stand, 'length', 0).value} mm along the bar
       </text>
     </Sheet>
   );
@@ -80,8 +79,7 @@ function AngleMarks({ a }: { a: Asked }) {
 }
 
 function Zone({ a }: { a: Asked }) {
-  const d = tolerance(a.number('size'), a.word('class'));
-  const l = limitsMm(a.number('size'), d);
+  const { deviations: d, limits: l } = limitsOf(a);
   const most = 1.3 * Math.max(Math.abs(d.upperUm), Math.abs(d.lowerUm), 1);
   const y = (um: number) => 130 - (um / most) * 110;
   return (
@@ -200,7 +198,7 @@ function Balls({ a }: { a: Asked }) {
 }
 
 function Dial({ a }: { a: Asked }) {
-  const mm = a.has('angle') ? (a.number('pitch') * a.number('angle')) / 360 : a.number('movement');
+  const mm = screwOf(a).movementMm ?? a.number('movement');
   const hand = (mm / 0.5) * 360;
   return (
     <Sheet label={`The dial moves by ${mm.toFixed(3)} mm`}>
@@ -234,11 +232,9 @@ function Dial({ a }: { a: Asked }) {
 
 /** Places of the lock on one line of end play, the window on it. */
 function LockPlaces({ a }: { a: Asked }) {
-  const step = castleStepDeg(a.number('slots'), a.number('holes'));
   const [low, high] = [a.number('low'), a.number('high')];
-  const nut = { pitchMm: a.number('pitch'), stepDeg: step, pastDeg: a.number('past') };
-  const places = lockPlaces(a.number('play'), nut, { lowMm: low, highMm: high }, 2);
-  const safe = safePlace(places);
+  const { places: every, safe, stepDeg } = lockOf(a);
+  const places = every.filter((p) => p === safe || Math.abs(p.turnDeg) <= 2 * stepDeg);
   const all = [low, high, ...places.map((p) => p.playMm)];
   const [least, most] = [Math.min(...all), Math.max(...all)];
   const x = (mm: number) => 20 + ((mm - least) / (most - least)) * 300;
@@ -324,14 +320,13 @@ export const drawings: Readonly<Record<string, (p: { a: Asked }) => ReactNode>> 
   clamp: Bars,
   'angle-marks': AngleMarks,
   castle: ({ a }) => {
-    const turn = castleTurn(a.number('slots'), a.number('holes'), a.number('past'));
-    const way = castleWay(turn, a.word('holds') === 'clamp' ? 'clamp' : 'end-play');
+    const { turn, way } = nextSlotOf(a);
     return (
       <CastleNut
         slots={a.number('slots')}
         holeEnds={a.number('holes')}
         pastDeg={turn.backDeg}
-        {...way}
+        way={way}
       />
     );
   },

@@ -1,4 +1,4 @@
-import { castleStepDeg } from '../../core/torque/index.ts';
+import { castleStepDeg, type CastleWay } from '../../core/torque/index.ts';
 import { roundOf } from '../../ui/section/round.ts';
 import './fastener-drawing.css';
 const [cx, cy, r] = [170, 130, 84];
@@ -10,13 +10,12 @@ export function CastleNut({
   holeEnds,
   pastDeg,
   way,
-  deg,
 }: {
   slots: number;
   holeEnds: number;
   pastDeg: number;
-  way: 'tighten' | 'loosen';
-  deg: number;
+  /** Undefined where it is not known how far past it stands, or which way it may go. */
+  way: CastleWay | undefined;
 }) {
   const slotStep = 360 / slots;
   const crown = Array.from({ length: slots }, (_, i) => {
@@ -25,14 +24,16 @@ export function CastleNut({
     return `L${at(r, a - half)}L${at(r - 22, a - half)}L${at(r - 22, a + half)}L${at(r, a + half)}A${r} ${r} 0 0 1 ${at(r, a + slotStep - half)}`;
   }).join('');
   const start = at(r, pastDeg - Math.min(11, slotStep / 5));
-  const sign = way === 'tighten' ? 1 : -1;
+  const deg = way?.deg ?? 0;
+  const sign = way?.way === 'loosen' ? -1 : 1;
+  const said = way && (deg > 0.5 ? `${way.way} ${deg.toFixed(0)}°` : 'in line');
   const end = sign * deg;
   return (
     <svg
       className="drawing castle-nut"
       viewBox="0 0 340 260"
       role="img"
-      aria-label={`Castle nut: ${way} by ${deg.toFixed(0)}° to the next slot, one every ${castleStepDeg(slots, holeEnds).toFixed(0)}°`}
+      aria-label={`Castle nut${said ? `: ${said}` : ''}, a slot in line every ${castleStepDeg(slots, holeEnds).toFixed(0)}°`}
     >
       <path className="hex" d={`M${start}${crown}Z`} />
       <circle className="out f-paper" cx={cx} cy={cy} r="46" />
@@ -60,7 +61,7 @@ export function CastleNut({
         </>
       )}
       <text className="strong" x="0" y="22">
-        {deg > 0.5 ? `${way} ${deg.toFixed(0)}°` : 'in line'}
+        {said}
       </text>
     </svg>
   );

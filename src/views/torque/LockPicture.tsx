@@ -127,9 +127,7 @@ function CastleLock({ locking }: { locking: Locking }) {
           slots={slots}
           holeEnds={holeEnds}
           pastDeg={turn?.backDeg ?? 0}
-          {...(turn && locking.holds
-            ? castleWay(turn, locking.holds)
-            : { way: 'tighten' as const, deg: 0 })}
+          way={turn && castleWay(turn, locking.holds)}
         />
       )}
       <div className="pair-in">

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import {
-  barWay,
   handTravelMm,
   rankTools,
   settingOf,
   type Through,
   type ToolWay,
+  usualBar,
+  usualBarWay,
+  usualPersonKg,
   type Wrench,
 } from '../../core/torque/index.ts';
 import { KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
@@ -49,11 +51,7 @@ interface OffsetText {
 const keyOf = (w: ToolWay): string =>
   w.through.multiplierId ? `${w.wrench.id}+${w.through.multiplierId}` : w.wrench.id;
 
-/** Somebody of usual weight on a level bar, where no wrench reaches: a stop-gap. */
-const standingKg = 80;
-const standingLb = Math.round((standingKg * KGF_M) / LBF_N);
-/** A bar as it stands in most shops. */
-const bar = { lengthM: 1.2, weightN: 45 };
+const standingLb = Math.round((usualPersonKg * KGF_M) / LBF_N);
 
 export function ToolAtHand({
   at,
@@ -133,14 +131,14 @@ export function ToolAtHand({
 
 /** Where somebody stands on a level bar, when no tool of the shop reaches. */
 function BodyWeight({ nm }: { nm: number }) {
-  const way = barWay(nm, standingKg * KGF_M, bar);
+  const way = usualBarWay(nm);
   if (!way) return null;
   return (
     <p className="cap">
-      Stop-gap: {standingKg} kg / {standingLb} lb stands {way.standM.toFixed(2)} m /{' '}
-      {both(way.standM * 1000, 'length', 0).other} from the nut on a level bar of {bar.lengthM} m,
-      its own weight counted, ±10 % at best{way.reaches ? '' : ': this bar is too short'}. Hold on
-      to something, and check again with a wrench.
+      Stop-gap: {usualPersonKg} kg / {standingLb} lb stands {way.standM.toFixed(2)} m /{' '}
+      {both(way.standM * 1000, 'length', 0).other} from the nut on a level bar of {usualBar.lengthM}{' '}
+      m, its own weight counted, ±10 % at best{way.reaches ? '' : ': this bar is too short'}. Hold
+      on to something, and check again with a wrench.
     </p>
   );
 }

@@ -23,7 +23,7 @@ function Body() {
   const { view } = useJob();
   const rebuilt = isRebuilt(view);
   const [open, setOpen] = useTab<Tab>(`torque:${view.job.id}`, rebuilt ? 'nut' : 'rebuild');
-  const fasteners = fastenersOf(view).filter((f) => !f.atProve);
+  const fasteners = fastenersOf(view).filter((f) => f.answeredBy === undefined);
   const done: Tab[] = [
     ...(rebuilt ? ['rebuild' as const] : []),
     ...(missingFor('torque', view).length === 0 ? ['nut' as const] : []),

@@ -94,12 +94,7 @@ function Tried({
     <>
       <ol className="day-chain" aria-label="The record, day by day">
         {book.days.map((d) => (
-          <DayLink
-            key={d.day}
-            d={d}
-            proven={book.provenTo !== null && d.day <= book.provenTo}
-            timeZone={timeZone}
-          />
+          <DayLink key={d.day} d={d} timeZone={timeZone} />
         ))}
         {book.days.length === 0 && <li className="note big">Nothing is on record yet.</li>}
       </ol>
@@ -173,12 +168,19 @@ function Tried({
   );
 }
 
-/** A day as a link of the chain: whole as far as a head of it left the machine. */
-function DayLink({ d, proven, timeZone }: { d: DayHead; proven: boolean; timeZone: string }) {
+/** A day as a link of the chain, whole from below as far as it left the machine. */
+function DayLink({ d, timeZone }: { d: DayHead; timeZone: string }) {
+  const open = 1 - d.proven / Math.max(1, d.entries);
+  const top = 4 + 56 * open;
   return (
-    <li className={proven ? 'proven' : ''}>
+    <li className={open === 0 ? 'proven' : ''}>
       <svg className="drawing" viewBox="0 0 60 76" aria-hidden="true">
         <rect className="link" x="15" y="4" width="30" height="56" rx="15" />
+        {d.proven > 0 && open > 0 && (
+          <svg x="0" y={top} width="60" height={60 - top} viewBox={`0 ${top} 60 ${60 - top}`}>
+            <rect className="link left" x="15" y="4" width="30" height="56" rx="15" />
+          </svg>
+        )}
         <path className="link-next" d="M30 46V76" />
       </svg>
       <p>
@@ -186,6 +188,7 @@ function DayLink({ d, proven, timeZone }: { d: DayHead; proven: boolean; timeZon
         <span className="cap">
           {d.entries} {d.entries === 1 ? 'entry' : 'entries'}, {d.jobs}{' '}
           {d.jobs === 1 ? 'job' : 'jobs'}
+          {d.proven > 0 && open > 0 && `; ${d.proven} proven`}
         </span>
       </p>
       <p>
