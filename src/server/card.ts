@@ -13,8 +13,10 @@ import type { JobRecord } from './job-record.ts';
 /** The card of a job: as it was signed, or as it stands before. */
 export function jobCard(r: JobRecord): JobCard {
   const seal = verifyChain(r.job, r.events);
+  const corrections = r.state.corrections.map(({ byId: who, ...c }) => ({ ...c, who }));
   return {
     ...withNames(r.signedCard ?? makeCard(r), r.people),
+    ...(corrections.length > 0 ? { corrections: withNames(corrections, r.people) } : {}),
     seal: { ...seal, verified: seal.verified && r.keptFits },
   };
 }
@@ -27,7 +29,7 @@ export function cardCsv(c: JobCard): string {
     section,
     what: harmless(l.what),
     value: harmless(l.value),
-    limit: l.limit ?? '',
+    limit: harmless(l.limit ?? ''),
     status: l.status ?? '',
     who: harmless(l.who ?? ''),
     at: clock(l.atMs),
@@ -83,6 +85,15 @@ export function cardCsv(c: JobCard): string {
     ...(c.signed
       ? [line('signed', { what: 'Signed', value: c.signed.who, atMs: c.signed.atMs })]
       : []),
+    ...(c.corrections ?? []).map((x) =>
+      line('correction', {
+        what: x.line,
+        value: x.is,
+        limit: `was ${x.was}: ${x.reason}`,
+        who: x.who,
+        atMs: x.atMs,
+      }),
+    ),
     line('seal', { what: c.seal.verified ? 'verified' : 'altered', value: c.seal.hash }),
   ]);
 }

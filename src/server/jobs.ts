@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { cardLines, makeCard } from '../core/card/index.ts';
 import type { JobCorner } from '../core/corner.ts';
 import {
   choiceRefusal,
@@ -12,6 +13,7 @@ import {
   saysTheSame,
 } from '../core/job/index.ts';
 import { hammer } from '../core/press/index.ts';
+import { saying } from '../core/rules/index.ts';
 import {
   choiceBodies,
   type ChoiceKey,
@@ -37,7 +39,7 @@ import { getRecord } from '../db/records.ts';
 import { putNames } from '../db/signed.ts';
 import { carryOn } from './carried.ts';
 import { eventHash, rootHash } from './chain.ts';
-import { jobRecord, jobRecordAnew, jobView } from './job-record.ts';
+import { type JobRecord, jobRecord, jobRecordAnew, jobView } from './job-record.ts';
 import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
@@ -129,6 +131,16 @@ const withoutClock = <J extends JobNow>(now: J): J => ({
   ctx: { ...now.ctx, unit: { ...now.ctx.unit, odometerKm: undefined } },
 });
 
+/** A correction names a line that stands on the card as it was signed. */
+function onItsCard({ line, was }: EventBody<'line-corrected'>, record: JobRecord): void {
+  const lines = cardLines(record.signedCard ?? makeCard(record));
+  if (lines.some((l) => l.line === line && l.says === was)) return;
+  throw refused({
+    field: 'line',
+    ...saying('job.no-line', 'refuses', { part: line, with: { was } }),
+  });
+}
+
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
 export async function writeEvent(
   jobId: string,
@@ -153,6 +165,7 @@ export async function writeEvent(
     await personOrProblem(db, input.byId, record.people);
     const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
     if (no) throw refused(no);
+    if (input.type === 'line-corrected') onItsCard(body as EventBody<'line-corrected'>, record);
     const whole = complete(input.type, body, now);
     if (isDoubleTap(events.at(-1), input, whole, atMs)) return;
     const prevHash = events.at(-1)?.hash ?? rootHash(job);

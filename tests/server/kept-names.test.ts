@@ -46,6 +46,8 @@ const stored = {
     'fastener-tightened',
     'stage-recorded',
     'runout-read',
+    'trace-kept',
+    'line-corrected',
     'note-left',
     'check-recorded',
     'overridden',

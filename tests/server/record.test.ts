@@ -209,6 +209,23 @@ describe('interlocks', () => {
     });
   });
 
+  it('corrects a line of a signed card under its seal, and only one that stands there', async () => {
+    const signed = (await floorView()).rows.find((r) => r.fleetNo === '26')!.id;
+    const path = `/api/jobs/${signed}/card.json`;
+    const before = (await ask('GET', path)).json;
+    const [check] = before.checks.filter((l: Json) => l.what.startsWith('End play'));
+    const body = { line: check.what, was: check.value, is: '0.04 mm', reason: 'dial misread' };
+    const correct = (more: object, pin: object = { pin: '2580' }) =>
+      say(signed, 'line-corrected', { ...body, ...more }, { byId: 'ines', ...pin });
+    expect((await correct({}, {})).json.errors[0]).toMatchObject({ field: 'pin' });
+    expect((await correct({ was: '9 mm' })).json.errors[0]).toMatchObject({ field: 'line' });
+    expect((await correct({})).status).toBe(200);
+    const after = (await ask('GET', path)).json;
+    expect(after.checks).toEqual(before.checks);
+    expect(after.corrections).toMatchObject([{ ...body, who: 'Ines' }]);
+    expect(after.seal).toMatchObject({ verified: true, entries: before.seal.entries + 1 });
+  });
+
   it('keeps for a signed card what it was judged against, and sees when the copy is altered', async () => {
     const signed = (await floorView()).rows.find((r) => r.fleetNo === '26')!.id;
     const path = `/api/jobs/${signed}/card.json`;

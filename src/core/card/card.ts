@@ -159,15 +159,25 @@ export const SealSchema = closed({
 });
 export type Seal = Static<typeof SealSchema>;
 
-/** The card as it leaves the house: names for ids, and the state of its seal. */
-export const JobCardSchema = closed({ ...documentFields, seal: SealSchema });
+/** A line that was wrong, put right under the signature: both stand. */
+const CorrectionSchema = closed({
+  line: Type.String(),
+  was: Type.String(),
+  is: Type.String(),
+  reason: Type.String(),
+  ...Said,
+});
+
+/** The card as it leaves the house: names for ids, what was corrected since, and the state of its seal. */
+export const JobCardSchema = closed({
+  ...documentFields,
+  corrections: Type.Optional(Type.Array(CorrectionSchema)),
+  seal: SealSchema,
+});
 export type JobCard = Static<typeof JobCardSchema>;
 
-/** The card with names in place of ids. An id that is nobody's stays as it is. */
-export function withNames(
-  card: CardDocument,
-  people: readonly { id: string; name: string }[],
-): CardDocument {
+/** What is written by ids, with names in their place. An id that is nobody's stays as it is. */
+export function withNames<T>(written: T, people: readonly { id: string; name: string }[]): T {
   const names = new Map(people.map((p) => [p.id, p.name]));
   const named = (value: unknown): unknown => {
     if (Array.isArray(value)) return value.map(named);
@@ -179,5 +189,5 @@ export function withNames(
       ]),
     );
   };
-  return named(card) as CardDocument;
+  return named(written) as T;
 }

@@ -12,6 +12,12 @@ const takenBy: Readonly<Record<string, string>> = {
   road: 'ear',
 };
 
+/** Checks that a recording speaks for. */
+const tracedBy: Readonly<Record<string, 'spectrum' | 'signal'>> = {
+  signal: 'signal',
+  road: 'spectrum',
+};
+
 /** One thing as it was at Diagnose and as it is now. */
 export interface BeforeAfter {
   checkId: string;
@@ -24,6 +30,8 @@ export interface BeforeAfter {
   /** What was found, in words; undefined where nobody looked. */
   beforeWords?: string;
   nowWords?: string;
+  /** The kind of recording that is laid over the one before. */
+  trace?: 'spectrum' | 'signal';
 }
 
 /** Whether a test speaks of this corner: taken at it, at its axle, or at the whole car. */
@@ -47,6 +55,7 @@ export function beforeAfterOf(job: JobNow): BeforeAfter[] {
       {
         checkId: c.id,
         what: c.text,
+        ...(tracedBy[c.id] ? { trace: tracedBy[c.id] } : {}),
         ...(c.numeric ? { unit: c.numeric.unit, max: c.numeric.max } : {}),
         ...(was?.value === undefined ? {} : { before: Math.abs(was.value) }),
         ...(was && test ? { beforeWords: resultInWords(test, was) } : {}),

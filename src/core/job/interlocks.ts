@@ -204,6 +204,8 @@ const guards: Guards = {
     if (b.face === 'disc' && !job.state.runout.hub) return refuse('face', 'runout.hub-first');
     return instrumentRefusal(job, b.instrumentId);
   },
+  'trace-kept': (b) =>
+    b.spectrum || b.signal ? undefined : refuse('spectrum', 'prove.nothing-kept'),
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);
     if (!check) return refuse('checkId', 'prove.check', { part: b.checkId });
@@ -255,6 +257,9 @@ export function choiceRefusal<K extends ChoiceKey>(
   return partNumber === chosenPart(job)?.number ? undefined : refuse('partNumber', 'match.fitted');
 }
 
+/** What may still be added under a signature. */
+const afterSignature: readonly EventType[] = ['recheck-done', 'line-corrected'];
+
 /** Judges whether an event may be added to the record as it stands; `by` is whose hand it is, where a rule asks for it. */
 export function refusal<T extends EventType>(
   type: T,
@@ -262,7 +267,7 @@ export function refusal<T extends EventType>(
   job: JobNow,
   by?: string,
 ): Refusal | undefined {
-  if (job.state.signed && type !== 'recheck-done') return refuse('type', 'job.signed');
+  if (job.state.signed && !afterSignature.includes(type)) return refuse('type', 'job.signed');
   if (job.state.closed && type !== 'job-reopened')
     return refuse('type', 'job.closed', { with: { why: job.state.closed } });
   const { shop } = job.ctx;

@@ -241,6 +241,15 @@ export const interlockRules = ruleTable({
     'A signed card is closed',
     () => 'This job card is signed. A correction is a new job or a line that refers to it.',
   ),
+  'job.not-signed': refuses(
+    'Only a signed card is corrected',
+    () => 'This card is not signed: read it again, the last reading counts.',
+  ),
+  'job.no-line': refuses(
+    'A line of this card',
+    (f) => `No line “${f.part}” says “${f.is('was')}” on the signed card.`,
+  ),
+  'prove.nothing-kept': refuses('A recording to keep', () => 'Neither a sound nor a signal.'),
   'job.closed': refuses('A closed job is closed', (f) => `This job is closed: ${f.is('why')}`),
   'job.not-closed': refuses('Only a closed job is opened again', () => 'This job is not closed.'),
   'job.order': refuses('Stations in order', (f) => `${f.part} is not done yet.`),

@@ -25,11 +25,15 @@ type Body = Partial<
     EventBody<'diagnosis-accepted'> &
     EventBody<'family-named'> &
     EventBody<'station-done'> &
-    EventBody<'overridden'>
+    EventBody<'overridden'> &
+    EventBody<'trace-kept'>
 >;
 
 const workBegun = ({ state }: JobNow): boolean =>
   [state.strokes, state.facts, state.seats, state.felt].some((x) => Object.keys(x).length > 0);
+
+const nutDone = ({ ctx, state }: JobNow): boolean =>
+  ctx.procedure !== undefined && procedureDone(ctx.procedure, state.stages);
 
 const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undefined> = {
   'same-corner': (b, job) =>
@@ -84,10 +88,10 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
     fittedRefusal('stageId', job) ??
     (isRebuilt(job) ? undefined : refuse('stageId', 'torque.not-rebuilt')),
   closed: (_b, { state }) => (state.closed ? undefined : refuse('type', 'job.not-closed')),
-  'nut-done': (_b, { ctx, state }) =>
-    ctx.procedure && procedureDone(ctx.procedure, state.stages)
-      ? undefined
-      : refuse('checkId', 'prove.nut-first'),
+  'nut-done': (_b, job) => (nutDone(job) ? undefined : refuse('checkId', 'prove.nut-first')),
+  'nut-done-for-after': (b, job) =>
+    b.when === 'before' || nutDone(job) ? undefined : refuse('when', 'prove.nut-first'),
+  signed: (_b, { state }) => (state.signed ? undefined : refuse('type', 'job.not-signed')),
   'seat-measured': (b, { state }) => {
     const seat = (['bore', 'journal'] as const).find((s) => b.rule === `seat.${s}`);
     return seat && !state.seats[seat] && !state.felt[seat]

@@ -22,6 +22,7 @@ export const isPractice = once(({ ctx, state }: JobNow): boolean => {
     readings.some((r) => r.standIn) ||
     state.stages.some((r) => r.standIn) ||
     Object.values(state.runout).some((r) => r.standIn) ||
+    Object.values(state.keptTraces).some((k) => Object.values(k).some((t) => t.standIn)) ||
     Object.values(state.traces).some((t) => simulated.test(t.gauge))
   );
 });

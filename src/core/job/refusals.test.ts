@@ -350,6 +350,27 @@ describe('what may not be recorded', () => {
     }),
     refused('a check before the nut', 'check-recorded', smooth, 'prove.nut-first', 'checkId'),
     refused(
+      'a sound after the work before the nut',
+      'trace-kept',
+      { when: 'after', spectrum: { maxOrder: 18, db: [0, 1] } },
+      'prove.nut-first',
+      'when',
+    ),
+    refused(
+      'a recording of nothing',
+      'trace-kept',
+      { when: 'before' },
+      'prove.nothing-kept',
+      'spectrum',
+    ),
+    refused(
+      'a correction of a card that is not signed',
+      'line-corrected',
+      { line: 'Complaint', was: 'a', is: 'b', reason: 'c' },
+      'job.not-signed',
+      'type',
+    ),
+    refused(
       'another family once metal has moved',
       'family-named',
       { code: 'A2', probability: 0.9, answers: {} },

@@ -12,6 +12,7 @@ import {
   readingsNeeded,
 } from '../matching/index.ts';
 import { type Operation, type StrokeReading, thinned } from '../press/index.ts';
+import type { KeptSignal, KeptSpectrum } from '../prove/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
 import type { Procedure } from '../torque/index.ts';
 import { applyFalls } from './falls.ts';
@@ -91,6 +92,10 @@ export interface JobState {
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
   /** Last readings of each face. */
   runout: { hub?: Kept<EventBody<'runout-read'>>; disc?: Kept<EventBody<'runout-read'>> };
+  /** The last sound and signal kept from Diagnose, and from after the work. */
+  keptTraces: { before: KeptTraces; after: KeptTraces };
+  /** Lines of the signed card that were wrong. */
+  corrections: Kept<EventBody<'line-corrected'>>[];
   /** Notes left with the job. */
   notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -100,6 +105,20 @@ export interface JobState {
   recheckedKm?: number;
   closed?: string;
   closedMs?: number;
+}
+
+/** A sound and a signal, each with who kept it. */
+export interface KeptTraces {
+  spectrum?: Kept<KeptSpectrum> & { standIn?: boolean };
+  signal?: Kept<KeptSignal> & { standIn?: boolean };
+}
+
+function tracesIn({ spectrum, signal, standIn, byId, atMs }: Kept<EventBody<'trace-kept'>>) {
+  const by = { byId, atMs, ...(standIn ? { standIn } : {}) };
+  return {
+    ...(spectrum ? { spectrum: { ...spectrum, ...by } } : {}),
+    ...(signal ? { signal: { ...signal, ...by } } : {}),
+  } satisfies KeptTraces;
 }
 
 /** A map by words from outside: no word is taken for something that every object has. */
@@ -133,6 +152,8 @@ const emptyState = (): JobState => ({
   strokes: {},
   stages: [],
   runout: {},
+  keptTraces: { before: {}, after: {} },
+  corrections: [],
   notes: [],
   checks: byWord(),
   work: { doneMs: 0 },
@@ -325,6 +346,15 @@ function apply(s: JobState, e: JobEvent): void {
       s.runout[e.body.face] = { ...e.body, ...kept };
       // What was read of the disc is told from the hub as it was then.
       if (e.body.face === 'hub') delete s.runout.disc;
+      break;
+    case 'trace-kept':
+      s.keptTraces = {
+        ...s.keptTraces,
+        [e.body.when]: { ...s.keptTraces[e.body.when], ...tracesIn({ ...e.body, ...kept }) },
+      };
+      break;
+    case 'line-corrected':
+      s.corrections.push({ ...e.body, ...kept });
       break;
     case 'note-left':
       s.notes.push({ ...e.body, ...kept });

@@ -1,3 +1,4 @@
 export * from './reminders.ts';
 export * from './checks.ts';
 export * from './runout.ts';
+export * from './kept-trace.ts';

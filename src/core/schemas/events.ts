@@ -12,6 +12,7 @@ import { stations } from '../job/stations.ts';
 import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
+import { KeptSignalSchema, KeptSpectrumSchema } from '../prove/kept-trace.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { pullCalls } from '../torque/pull.ts';
@@ -247,6 +248,13 @@ export const eventBodies = {
     value: Maybe(Reading),
     typed: Maybe(Text(40)),
   }),
+  /** What was heard, or read of this wheel's signal, at Diagnose or once all is done. */
+  'trace-kept': closed({
+    when: oneOf(['before', 'after'] as const),
+    spectrum: Maybe(KeptSpectrumSchema),
+    signal: Maybe(KeptSignalSchema),
+    standIn: Maybe(Type.Boolean()),
+  }),
   /** Something to know, left with the job; `reckoned`: by the quick page. */
   'note-left': closed({ text: Text(400), reckoned: Maybe(Type.Literal(true)) }),
   /** Hands on the job, and off it. */
@@ -278,6 +286,8 @@ export const eventBodies = {
       }),
     ),
   }),
+  /** A line of the signed card that was wrong, by its name and what it said. */
+  'line-corrected': closed({ line: Text(200), was: Text(400), is: Text(200), reason: Text(400) }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
   'job-reopened': closed({ reason: Text(400) }),
@@ -301,7 +311,12 @@ export type JobEvent = {
 }[EventType];
 
 /** Events that need the PIN of the one who answers for them. */
-export const needsPin: readonly EventType[] = ['overridden', 'signed', 'job-reopened'];
+export const needsPin: readonly EventType[] = [
+  'overridden',
+  'signed',
+  'line-corrected',
+  'job-reopened',
+];
 /** Events that only a lead may add. */
 export const needsLead: readonly EventType[] = ['job-reopened'];
 

@@ -8,6 +8,7 @@ import {
   likelyGeometries,
   type Settings,
 } from '../../core/noise/index.ts';
+import { keptSpectrum } from '../../core/prove/index.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, type CallStatus, MainAction } from '../../ui/Panels.tsx';
@@ -48,8 +49,16 @@ function heardOf(
   };
 }
 
-/** What is in this recording? */
-export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => void }) {
+/** What is in this recording? At Diagnose it is evidence; once all is done it is kept beside the one before. */
+export default function Ear({
+  tabs,
+  onDone,
+  when = 'before',
+}: {
+  tabs: ReactNode;
+  onDone: () => void;
+  when?: 'before' | 'after';
+}) {
   const { view, send } = useJob();
   const { ctx, job } = view;
   const ear = useEar();
@@ -89,6 +98,11 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
     setRecording({ stop: r.stop });
     void r.wav.then((wav) => hear('microphone', wav));
   };
+  const keep = async () => {
+    if (!a) return false;
+    const mark = last?.standIn ? { standIn: true } : {};
+    return send('trace-kept', { when, spectrum: keptSpectrum(a.envelope), ...mark });
+  };
   const use = async () => {
     if (!a || a.finding === 'cannot-tell') return;
     const result = asTest[a.finding];
@@ -97,7 +111,7 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
       ...(last?.standIn ? { standIn: true } : {}),
     };
     const body = { testId: 'recording', place: 'car' as const, result, ...marks };
-    if (await send('test-recorded', body)) onDone();
+    if ((await send('test-recorded', body)) && (await keep())) onDone();
   };
   const o = bearing && bearingOrders(bearing);
   return (
@@ -169,14 +183,24 @@ export default function Ear({ tabs, onDone }: { tabs: ReactNode; onDone: () => v
         </>
       }
       actions={
-        <MainAction
-          label="Use as evidence"
-          missing={firstThat(
-            [!a, 'No finding yet'],
-            [a?.finding === 'cannot-tell', 'It tells nothing of the bearing'],
-          )}
-          onAct={use}
-        />
+        when === 'after' ? (
+          <MainAction
+            label="Keep it beside the one before"
+            missing={a ? undefined : 'No recording yet'}
+            onAct={async () => {
+              if (await keep()) onDone();
+            }}
+          />
+        ) : (
+          <MainAction
+            label="Use as evidence"
+            missing={firstThat(
+              [!a, 'No finding yet'],
+              [a?.finding === 'cannot-tell', 'It tells nothing of the bearing'],
+            )}
+            onAct={use}
+          />
+        )
       }
     />
   );

@@ -1,4 +1,5 @@
 import { beforeAfterOf, type BeforeAfter as Pair } from '../../core/job/index.ts';
+import { OverOneAnother } from './OverOneAnother.tsx';
 import { useJob } from '../shell/useJob.ts';
 
 const [left, width] = [4, 250];
@@ -9,7 +10,12 @@ export function BeforeAfter({ checkId }: { checkId: string }) {
   const p = beforeAfterOf(view).find((x) => x.checkId === checkId);
   if (!p) return null;
   if (p.unit === undefined || (p.before === undefined && p.now === undefined))
-    return <span className="cap">Before: {p.beforeWords ?? notTaken}.</span>;
+    return (
+      <>
+        <span className="cap">Before: {p.beforeWords ?? notTaken}.</span>
+        {p.trace && <OverOneAnother of={p.trace} />}
+      </>
+    );
   return <Axis p={p} unit={p.unit} />;
 }
 

@@ -5,6 +5,7 @@ import { dayTime } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
 import { Call } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
+import { CorrectLine } from './Corrections.tsx';
 import { Lessons } from './Lessons.tsx';
 import { Paper } from './Paper.tsx';
 import { Recheck } from './Recheck.tsx';
@@ -85,6 +86,7 @@ export default function JobCard({
               <p className="num seal-hash">{c.seal.hash.slice(0, 16).replace(/(.{4})/gu, '$1 ')}</p>
               <p className="cap">SHA-256 over every entry and the one before it</p>
             </section>
+            {c.signed && <CorrectLine card={c} />}
             {c.signed && <Lessons jobId={first.job.id} />}
             {c.recheckKm !== null && <Recheck dueKm={c.recheckKm} />}
             <div className="grow" />

@@ -3,6 +3,7 @@ import { clockTime, dayTime, fixed } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { CornerGlyph, VerdictShape, verdictWords } from '../../ui/Marks.tsx';
 import { cardCode } from '../../core/card/index.ts';
+import { Corrected, CorrectionLines, CorrectionMark } from './Corrections.tsx';
 import { CodeMark } from './CodeMark.tsx';
 import { StrokeStrip } from './StrokeStrip.tsx';
 
@@ -13,7 +14,15 @@ const onlyWords: Record<NonNullable<Card['only']>, string> = {
 };
 
 /** The sheet itself, the same on the screen and on paper. */
-export function Paper({ c, tz }: { c: Card; tz: string }) {
+export function Paper(p: { c: Card; tz: string }) {
+  return (
+    <Corrected value={p.c.corrections ?? []}>
+      <Sheet {...p} />
+    </Corrected>
+  );
+}
+
+function Sheet({ c, tz }: { c: Card; tz: string }) {
   const km = c.unit.odometerKm === null ? undefined : both(c.unit.odometerKm, 'distance');
   return (
     <article className="paper">
@@ -163,6 +172,7 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
               'Not signed.'
             )}
           </p>
+          <CorrectionLines tz={tz} />
           <p>{c.caution}</p>
           <div className="seal-on-paper">
             <CodeMark text={cardCode(c.number, c.seal.hash)} />
@@ -194,7 +204,13 @@ export function Paper({ c, tz }: { c: Card; tz: string }) {
               <tbody>
                 {c.torque.readings.map((t, i) => (
                   <tr key={i}>
-                    <td>{t.stage}</td>
+                    <td>
+                      {t.stage}{' '}
+                      <CorrectionMark
+                        line={t.stage}
+                        says={t.actual === null ? unmeasured(t) : `${t.actual} ${t.unit}`}
+                      />
+                    </td>
                     <td className="num">
                       <b>{t.actual === null ? unmeasured(t) : `${fixed(t.actual)} ${t.unit}`}</b>
                     </td>
@@ -243,10 +259,14 @@ function Lines({
             {lines.map((l) => (
               <tr key={l.what + l.value}>
                 {plain ? (
-                  <td colSpan={3}>{l.value}</td>
+                  <td colSpan={3}>
+                    {l.value} <CorrectionMark line={l.what} says={l.value} />
+                  </td>
                 ) : (
                   <>
-                    <td>{l.what}</td>
+                    <td>
+                      {l.what} <CorrectionMark line={l.what} says={l.value} />
+                    </td>
                     <td className="num">
                       <b>{l.value}</b>
                     </td>

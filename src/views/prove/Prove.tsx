@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import {
   checksFor,
   fastenersOf,
@@ -46,11 +46,16 @@ function toldOf(
   return { status: 'good', text: 'Everything is proven. Sign it.' };
 }
 
-type Tab = 'checks' | 'runout' | 'wheel-nuts';
+const Ear = lazy(() => import('../ear/Ear.tsx'));
+const Signal = lazy(() => import('../wheel-speed/Signal.tsx'));
+
+type Tab = 'checks' | 'runout' | 'wheel-nuts' | 'signal' | 'ear';
 const tabs: { id: Tab; name: string }[] = [
   { id: 'checks', name: 'Checks' },
   { id: 'runout', name: 'Runout' },
   { id: 'wheel-nuts', name: 'Wheel nuts' },
+  { id: 'signal', name: 'Signal' },
+  { id: 'ear', name: 'Ear' },
 ];
 
 function Body() {
@@ -61,6 +66,8 @@ function Body() {
     ...(owedAt('prove', view).length === 0 ? ['checks' as const] : []),
     ...(view.state.checks['runout'] ? ['runout' as const] : []),
     ...(wheel.every(isTightened) ? ['wheel-nuts' as const] : []),
+    ...(view.state.keptTraces.after.signal ? ['signal' as const] : []),
+    ...(view.state.keptTraces.after.spectrum ? ['ear' as const] : []),
   ];
   const bar = <Tabs tabs={tabs} open={open} done={done} onOpen={setOpen} />;
   if (open === 'runout') return <Runout bar={bar} />;
@@ -73,6 +80,14 @@ function Body() {
         after={<MainAction label="To the checks" onAct={() => setOpen('checks')} />}
       />
     );
+  if (open === 'signal' || open === 'ear') {
+    const Again = open === 'ear' ? Ear : Signal;
+    return (
+      <Suspense fallback={null}>
+        <Again tabs={bar} when="after" onDone={() => setOpen('checks')} />
+      </Suspense>
+    );
+  }
   return <Checks bar={bar} />;
 }
 

@@ -4,10 +4,12 @@ import { type ReactNode, useRef, useState } from 'react';
 import { type Corner, cornerNames, corners } from '../../core/corner.ts';
 import { partByNumber } from '../../core/job/index.ts';
 import { wheelHz } from '../../core/noise/index.ts';
+import { keptSignal } from '../../core/prove/index.ts';
 import { type SignalFault, signalFaults } from '../../core/standins/wheel-speed.ts';
 import {
   asTestResult,
   readSignals,
+  stripOf,
   type Traces,
   tracesFromRows,
   type WheelReading,
@@ -65,7 +67,16 @@ function toldOf(
 }
 
 /** Which wheel's signal is not like the others? */
-export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () => void }) {
+export default function Signal({
+  tabs,
+  onDone,
+  when = 'before',
+}: {
+  tabs: ReactNode;
+  onDone: () => void;
+  /** At Diagnose it is evidence; once all is done it is kept beside the one before. */
+  when?: 'before' | 'after';
+}) {
   const { view, send } = useJob();
   const { ctx, job } = view;
   const [speed, setSpeed] = useDraft(`${job.id}:signal:speed`);
@@ -140,6 +151,13 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
     });
     saveCsv(csv, `wheel-speed-${job.number}`);
   };
+  const here = read?.wheels.find((w) => w.corner === ctx.corner);
+  const keep = async () => {
+    if (!read || !here) return true;
+    const strip = stripOf(here, read.traces.volts[here.corner], read.traces.sampleRate);
+    const mark = read.standIn ? { standIn: true } : {};
+    return send('trace-kept', { when, signal: keptSignal(strip, here.centreV), ...mark });
+  };
   const use = async () => {
     const mark = read?.standIn ? { standIn: true } : {};
     for (const w of read?.wheels ?? []) {
@@ -150,7 +168,7 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
       )
         return;
     }
-    onDone();
+    if (await keep()) onDone();
   };
   const odd = read?.wheels.filter((w) => w.kind !== 'agrees') ?? [];
   const told = toldOf(said, read, odd);
@@ -289,17 +307,27 @@ export default function Signal({ tabs, onDone }: { tabs: ReactNode; onDone: () =
         </>
       }
       actions={
-        <MainAction
-          label="Use as evidence"
-          missing={firstThat(
-            [!read, 'Nothing read yet'],
-            [
-              read?.wheels.every((w) => asTestResult(w.kind) === undefined),
-              'None of the four can be read',
-            ],
-          )}
-          onAct={use}
-        />
+        when === 'after' ? (
+          <MainAction
+            label="Keep it beside the one before"
+            missing={read ? undefined : 'Nothing read yet'}
+            onAct={async () => {
+              if (await keep()) onDone();
+            }}
+          />
+        ) : (
+          <MainAction
+            label="Use as evidence"
+            missing={firstThat(
+              [!read, 'Nothing read yet'],
+              [
+                read?.wheels.every((w) => asTestResult(w.kind) === undefined),
+                'None of the four can be read',
+              ],
+            )}
+            onAct={use}
+          />
+        )
       }
     />
   );

@@ -1,7 +1,7 @@
 import type { Corner } from '../../core/corner.ts';
 import { cornerNames } from '../../core/corner.ts';
 import { type Status } from '../../core/verdict.ts';
-import type { SignalKind, WheelReading } from '../../core/wheel-speed/index.ts';
+import { type SignalKind, stripOf, type WheelReading } from '../../core/wheel-speed/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 
 export const kindWords: Record<SignalKind, string> = {
@@ -45,12 +45,7 @@ export function WheelSignal({
   picked,
   onPick,
 }: Props) {
-  // About ten pulses, so that the shape is seen and a gap is not lost.
-  const per = r.perTurn
-    ? Math.round((sampleRate * 12) / pulsesPerSecond(r, volts, sampleRate))
-    : Math.round(sampleRate / 20);
-  const from = r.gapsAt.length > 0 ? worst(volts, per) : 0;
-  const shown = volts.slice(from, from + Math.max(24, per));
+  const shown = stripOf(r, volts, sampleRate).volts;
   const x = (i: number) => 176 + (248 * i) / (shown.length - 1);
   const y = (v: number) => 84 - 46 * Math.max(-1.2, Math.min(1.2, (v - r.centreV) / fullV));
   const status = kindStatus(r.kind);
@@ -104,30 +99,6 @@ export function WheelSignal({
       </span>
     </button>
   );
-}
-
-/** Pulses a second as counted by sign changes of the strip. */
-const pulsesPerSecond = (r: WheelReading, v: readonly number[], rate: number) =>
-  Math.max(
-    1,
-    (v.filter((x, i) => i > 0 && v[i - 1]! < 0.3 * r.amplitudeV && x >= 0.3 * r.amplitudeV).length *
-      rate) /
-      v.length,
-  );
-
-/** Start of the stretch with the least strength, so that the strip opens on the gap. */
-function worst(v: readonly number[], length: number): number {
-  let best = 0;
-  let least = Infinity;
-  for (let i = 0; i + length < v.length; i += Math.max(1, Math.floor(length / 8))) {
-    let sum = 0;
-    for (let k = i; k < i + length; k++) sum += Math.abs(v[k]!);
-    if (sum < least) {
-      least = sum;
-      best = i;
-    }
-  }
-  return best;
 }
 
 function arc(share: number): string {
