@@ -26,6 +26,7 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
   await call('Every one has had its turns.');
   await button(page, /Axle nut/u).click();
   await button(page, 'To Prove').click();
+  await page.waitForURL(/\/prove$/u);
   await hydrated(page);
 
   // Five nuts crosswise, twice; one of them too far on the way.
@@ -61,12 +62,34 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
   expect(await total()).toBeLessThan(before);
   await button(page, /^Take 0\.\d+ mm as the check/u).click();
 
+  // The signal of the new encoder is kept, and lies over the one before.
+  await button(page, /Signal$/u).click();
+  await page.getByLabel(/^Speed, from/u).fill('60');
+  await page.getByText('active', { exact: true }).click();
+  await page.getByText('all agree').click();
+  await button(page, 'Take a reading').click();
+  await button(page, 'Keep it beside the one before').click();
+  await page.locator('svg.over-one .line-after[d^="M30"]').waitFor();
+
   // Every check, and the name under it.
   await button(page, /Checks/u).click();
   await signOff(page, '999000');
   await hydrated(page);
   await page.locator('.paper', { hasText: 'Wheel nuts' }).waitFor();
   await page.getByRole('img', { name: /^Code with the number/u }).waitFor();
+
+  // A line that was wrong stays, and what is right stands beside it by name and reason.
+  await page.getByText('A line is wrong?').click();
+  await page
+    .getByLabel('Line of the card')
+    .selectOption({ label: 'Brake hose not twisted, pedal pumped firm: right' });
+  await page.getByLabel('What is right').fill('one turn in it, put right');
+  await button(page, 'Correct it').click();
+  await page.getByLabel(/^Reason/u).fill('seen on the ramp');
+  await page.getByLabel(/^PIN/u).fill('2580');
+  await page.getByRole('dialog').getByRole('button', { name: /^Sign/u }).click();
+  await page.locator('.paper', { hasText: 'one turn in it, put right' }).waitFor();
+  await hydrated(page);
 
   // One sheet to stand by, a second one for the readings.
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

@@ -55,39 +55,41 @@ export function CorrectLine({ card }: { card: Card }) {
     return ok;
   };
   return (
-    <details className="more">
-      <summary>A line is wrong?</summary>
-      <div className="grid gap-2">
-        <label className="field">
-          <span>Line of the card</span>
-          <select className="pick" value={at} onChange={(e) => setAt(e.target.value)}>
-            <option value="">choose</option>
-            {lines.map((l, i) => (
-              <option key={i} value={i}>
-                {l.line}: {l.says}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Field label="What is right" text={is} onText={setIs} />
-        <button
-          type="button"
-          className="btn quiet small"
-          aria-disabled={missing !== undefined}
-          onClick={() => missing === undefined && setSigning(true)}
-        >
-          {missing ?? 'Correct it'}
-        </button>
-      </div>
-      {signing && picked && (
-        <PinDialog
-          title="Correct a line of the card?"
-          text={`${picked.line}: ${picked.says} stays on the card; ${is.trim()} stands beside it, with your name and reason.`}
-          reason
-          onClose={() => setSigning(false)}
-          onPin={correct}
-        />
-      )}
-    </details>
+    <section>
+      <details className="more">
+        <summary>A line is wrong?</summary>
+        <div className="grid gap-2">
+          <label className="field">
+            <span>Line of the card</span>
+            <select className="pick" value={at} onChange={(e) => setAt(e.target.value)}>
+              <option value="">choose</option>
+              {lines.map((l, i) => (
+                <option key={i} value={i}>
+                  {l.line}: {l.says}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Field label="What is right" text={is} onText={setIs} />
+          <button
+            type="button"
+            className="btn quiet small"
+            aria-disabled={missing !== undefined}
+            onClick={() => missing === undefined && setSigning(true)}
+          >
+            {missing ?? 'Correct it'}
+          </button>
+        </div>
+        {signing && picked && (
+          <PinDialog
+            title="Correct a line of the card?"
+            text={`${picked.line}: ${picked.says} stays on the card; ${is.trim()} stands beside it, with your name and reason.`}
+            reason
+            onClose={() => setSigning(false)}
+            onPin={correct}
+          />
+        )}
+      </details>
+    </section>
   );
 }
