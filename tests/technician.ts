@@ -30,7 +30,7 @@ import {
 import { isCount, sizeOf } from '../src/core/matching/index.ts';
 import { type Figure, figureAt, seatsOf, solve } from '../src/core/press/index.ts';
 import type { ChoiceBody, EventBody, EventType, JobEvent } from '../src/core/schemas/events.ts';
-import { type Procedure, wrenchesFor } from '../src/core/torque/index.ts';
+import { type Procedure, type Stage, wrenchesFor } from '../src/core/torque/index.ts';
 import { shopContext } from './shop.ts';
 
 /** One thing a technician writes down. */
@@ -57,6 +57,8 @@ export const walked: readonly Walked[] = [
   { family: 'N1', unit: 'unit-11', corner: 'RF', route: 'bench' },
   { family: 'P3', unit: 'unit-12', corner: 'LR', route: 'on-car' },
   { family: 'P3L', unit: 'unit-28', corner: 'LF', route: 'on-car' },
+  { family: 'T2', unit: 'unit-30', corner: 'LF', route: 'on-car' },
+  { family: 'A3', unit: 'unit-35', corner: 'LR', route: 'on-car' },
 ];
 
 const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
@@ -147,13 +149,7 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
   'press-in': (job) => nextTask(job, walkOf(job)?.in ?? []) ?? [done('press-in')],
   torque: (job) => [
     ...stepsOf(job, 'rebuild').map((s) => entry('step-done', { phase: 'rebuild', stepId: s.id })),
-    ...(job.ctx.procedure?.stages ?? []).map((s) =>
-      entry('stage-recorded', {
-        stageId: s.id,
-        toolId: wrenchesFor(s, job.ctx.wrenches, '2026-01-01')[0]?.id ?? '',
-        ...(s.kind === 'lock' ? {} : { actual: s.value ?? 0, typed: String(s.value) }),
-      }),
-    ),
+    ...(job.ctx.procedure?.stages ?? []).flatMap((s) => stageDone(s, job)),
     done('torque'),
   ],
   prove: (job) => [
@@ -166,6 +162,21 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
     entry('signed', { odometerKm: (job.ctx.unit.odometerKm ?? 0) + 5 }),
   ],
 };
+
+function stageDone(s: Stage, job: JobNow): Entry[] {
+  const value = s.value ?? 0;
+  const kept = entry('stage-recorded', {
+    stageId: s.id,
+    toolId:
+      s.kind === 'end-play'
+        ? 'dial'
+        : (wrenchesFor(s, job.ctx.wrenches, '2026-01-01')[0]?.id ?? ''),
+    ...(s.kind === 'lock' ? {} : { actual: value, typed: String(value) }),
+  });
+  if (s.kind !== 'end-play') return [kept];
+  const readings: [number, number][] = [[0, value]];
+  return [entry('play-read', { readings, pastDeg: 0, instrumentId: 'dial' }), kept];
+}
 
 function nextTask(job: JobNow, tasks: readonly Task[]): Entry[] | undefined {
   const task = tasks.find((t) => !(t.kind === 'stroke' && t.spare) && !taskDone(t, job));

@@ -49,7 +49,7 @@ const verdictsOf = ({ fasteners: _since, ...card }: CardDocument) => ({
   })),
 });
 
-/** What was not walked then is walked now: unit 12's bolt-on unit no longer stops at Plan. */
+/** What was not walked then is walked now: nothing stops at Plan any more. */
 const walkedNow = (rows: typeof then.floor) =>
   rows.map((r) =>
     r.fleetNo === '12' ? { ...r, marks: r.marks.map((m) => (m === 'blocked' ? 'now' : m)) } : r,

@@ -46,6 +46,7 @@ const stored = {
     'fastener-tightened',
     'stage-recorded',
     'runout-read',
+    'play-read',
     'trace-kept',
     'line-corrected',
     'note-left',

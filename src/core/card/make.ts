@@ -337,10 +337,10 @@ const seenLines = ({ events, state }: CardSource): CardLine[] =>
     return later ? [] : [{ what: facts[factId].ask, value: facts[factId].done, ...by(e) }];
   });
 
-function torqueOf(
-  procedure: Procedure,
-  { ctx, state }: CardSource,
-): NonNullable<CardDocument['torque']> {
+function torqueOf(procedure: Procedure, source: CardSource): NonNullable<CardDocument['torque']> {
+  const { ctx, state } = source;
+  const toolName = (id: string) =>
+    (ctx.wrenches.find((w) => w.id === id) ?? instrumentById(source, id))?.name ?? id;
   return {
     procedure: procedure.name,
     source: procedure.source,
@@ -356,7 +356,7 @@ function torqueOf(
         actual: s.actual ?? null,
         ...(s.asSaid ? { asSaid: true } : {}),
         typed: s.typed ?? null,
-        tool: ctx.wrenches.find((w) => w.id === s.toolId)?.name ?? s.toolId,
+        tool: toolName(s.toolId),
         status: judgeStage(procedure, stage, s).status,
         ...by(s),
       };

@@ -38,6 +38,11 @@ export const factIds = [
   'unit-seated',
   'needle-packed',
   'o-ring-greased',
+  'cups-driven-out',
+  'cups-home',
+  'spindle-good',
+  'cones-packed',
+  'hub-seal-in',
 ] as const;
 export type FactId = (typeof factIds)[number];
 
@@ -400,6 +405,57 @@ export const facts: Record<FactId, Fact> = {
     opposite: {
       seen: 'It is twisted or nicked',
       then: 'Another one: a nick leaks from the first day.',
+    },
+    lit: ['seal'],
+  },
+  'cups-driven-out': {
+    ask: 'Both cups out, driven side by side all round',
+    why: 'From behind, a little on each side: a punch in one place cocks the cup and tears the bore.',
+    done: 'Both are out',
+    caution: 'hammer',
+    opposite: {
+      seen: 'A cup is stuck',
+      then: 'From side to side all round, with warmth; where the hub has notches, in them. Not from one place.',
+    },
+    lit: ['outer'],
+  },
+  'cups-home': {
+    ask: 'No gap under either cup, wide end out',
+    why: 'A thin blade must not go in behind it anywhere. A cup that settles later leaves play.',
+    done: 'Home all round',
+    opposite: {
+      seen: 'The blade goes in, or the wide end is in',
+      then: 'Press it home; one that went in the wrong way round comes out again.',
+    },
+    lit: ['outer', 'hub'],
+  },
+  'spindle-good': {
+    ask: 'Spindle felt and seen: seats of the cones and track of the seal',
+    why: 'Cones slide on it by hand, by design. Blueing, a step or a groove means it turned, ran hot or leaks.',
+    done: 'Bright, no step, cones slide by hand',
+    opposite: {
+      seen: 'Blue, a step, or a groove under the lip',
+      then: 'A step or blueing means another spindle; a groove under the lip a sleeve, or a seal that runs beside it.',
+    },
+    lit: ['spindle'],
+  },
+  'cones-packed': {
+    ask: 'Cones packed or oiled, as this axle is fed',
+    why: 'Grease through from the wide end until it comes out at the small one; oil where the axle’s own oil feeds them.',
+    done: 'Packed or oiled',
+    opposite: {
+      seen: 'Dry, or two greases together',
+      then: 'Wash the old grease out first; pack again with one grease only.',
+    },
+    lit: ['inner', 'ball'],
+  },
+  'hub-seal-in': {
+    ask: 'Inner cone in, new seal over it, lip oiled',
+    why: 'The cone does not go in behind the seal; a dry lip is burnt before the first corner.',
+    done: 'Seal is in',
+    opposite: {
+      seen: 'The seal went in first, or crooked',
+      then: 'Out with it, and another one: a seal is used once.',
     },
     lit: ['seal'],
   },

@@ -55,6 +55,12 @@ export const fastenerKinds: Readonly<Record<string, FastenerKind>> = {
     shares: rising,
     why: 'Crossed in stages from behind: drawn down on one side the O-ring is cut.',
   },
+  'shaft-nuts': {
+    name: 'Shaft flange nuts',
+    count: 'counted',
+    shares: rising,
+    why: 'Crosswise in two rounds: the cone washers clamp their studs evenly, or the studs shear later.',
+  },
   'calliper-bracket': { name: 'Calliper bracket bolts', count: 2, shares: onePass },
   strut: {
     name: 'Strut bolts',

@@ -1,6 +1,7 @@
 import { type Operation, operationNames } from '../press/operations.ts';
 import { a1Steps } from './a1.data.ts';
 import { a2Steps } from './a2.data.ts';
+import { a3Steps } from './a3.data.ts';
 import { b2Steps } from './b2.data.ts';
 import type { FactId } from './facts.data.ts';
 import type { FamilyCode } from './families.data.ts';
@@ -10,6 +11,7 @@ import { p2Steps } from './p2.data.ts';
 import { p3Steps } from './p3.data.ts';
 import { p3lSteps } from './p3l.data.ts';
 import type { Step } from './steps.ts';
+import { t2Steps } from './t2.data.ts';
 
 /** One tab of the press stations, in the order of the metal. */
 export type Task = { id: string; name: string } & (
@@ -57,7 +59,26 @@ const home = (t: Task): Task => (t.kind === 'facts' ? { ...t, home: true } : t);
 const turn = (...more: FactId[]) =>
   see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
 
-export const walks: Partial<Record<FamilyCode, Walk>> = {
+/** Two taper rows in a hub: only the cups are pressed; the cones slide on, and the nut sets them. */
+const cupsInHub: Omit<Walk, 'steps'> = {
+  out: [strip, see('cups', 'Cups', 'Out, side to side from behind', 'cups-driven-out'), old, seats],
+  in: [
+    verdict,
+    stroke('outer', 'Outer cup', 'outer-cup-in'),
+    stroke('inner', 'Inner cup', 'inner-cup-in'),
+    see('home', 'Home', 'Are both cups home?', 'cups-home'),
+    see(
+      'cones',
+      'Cones, seal',
+      'What goes in before the hub goes on',
+      'spindle-good',
+      'cones-packed',
+      'hub-seal-in',
+    ),
+  ],
+};
+
+export const walks: Readonly<Record<FamilyCode, Walk>> = {
   P1: {
     steps: p1Steps,
     out: [
@@ -120,6 +141,7 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
       turn(),
     ],
   },
+  T2: { steps: t2Steps, ...cupsInHub },
   A1: {
     steps: a1Steps,
     out: [strip, see('shell', 'Shell', 'Out of the tube', 'shell-drawn', 'track-good'), old, seats],
@@ -148,6 +170,7 @@ export const walks: Partial<Record<FamilyCode, Walk>> = {
       turn('ring-to-bearing'),
     ],
   },
+  A3: { steps: a3Steps, ...cupsInHub },
   B2: {
     steps: b2Steps,
     out: [
@@ -193,9 +216,9 @@ export const isPressed = ({ out, in: into }: Walk): boolean =>
 
 /** The strokes of a family in a sentence. */
 export function strokesInWords(code: FamilyCode): string {
-  const walk = walks[code];
-  const list = walk ? [...strokesIn(walk.out), ...strokesIn(walk.in)] : [];
+  const { out, in: into } = walks[code];
+  const list = [...strokesIn(out), ...strokesIn(into)];
   return list.length > 0
     ? list.map((o) => operationNames[o].replace('Press ', '')).join(', ')
-    : 'Nothing is pressed, or not walked here.';
+    : 'Nothing is pressed.';
 }

@@ -7,7 +7,6 @@ import {
   cautions,
   factIds,
   facts,
-  families,
   familyByCode,
   isPressed,
   type FamilyCode,
@@ -21,6 +20,7 @@ import {
 } from './index.ts';
 
 const walked = Object.entries(walks) as [FamilyCode, Walk][];
+const set: readonly FamilyCode[] = ['T2', 'A3'];
 const factsIn = (w: Walk) =>
   [...w.out, ...w.in].flatMap((t) => (t.kind === 'facts' ? t.facts : []));
 
@@ -28,7 +28,8 @@ describe.each(walked)('the walk of %s', (code, walk) => {
   const strokes = [...strokesIn(walk.out), ...strokesIn(walk.in)];
   it('has only strokes that its parts have, and takes off before it puts on', () => {
     if (!isPressed(walk)) return expect(strokes).toEqual([]);
-    const work = exampleWorks.find((w) => w.family === code)!;
+    // A full-floating hub takes its cups as any hub on two taper rows.
+    const work = exampleWorks.find((w) => w.family === (code === 'A3' ? 'T2' : code))!;
     expect(strokes.filter((o) => !requirement(o, work))).toEqual([]);
     expect(strokesIn(walk.out).filter((o) => requirement(o, work)!.fitting)).toEqual([]);
     expect(strokesIn(walk.in).filter((o) => !requirement(o, work)!.fitting)).toEqual([]);
@@ -39,7 +40,11 @@ describe.each(walked)('the walk of %s', (code, walk) => {
     const [end, begin] = isPressed(walk) ? [['old', 'seats'], 'verdict'] : [['old'], 'facts'];
     expect(walk.out.slice(-end.length).map((t) => t.kind)).toEqual(end);
     expect(walk.in[0]!.kind).toBe(begin);
-    expect(walk.in.at(-1)).toMatchObject({ kind: 'facts', id: 'turn' });
+    // A hub that is set by its nut turns only once it is on.
+    expect(walk.in.at(-1)).toMatchObject({
+      kind: 'facts',
+      id: set.includes(code) ? 'cones' : 'turn',
+    });
   });
   it('asks for what locks a stroke before that stroke comes', () => {
     const order = [...walk.out, ...walk.in].flatMap((t): string[] => {
@@ -104,7 +109,6 @@ it('uses every thing to see somewhere, and says in words what a family presses',
   expect(strokesInWords('A2')).toBe(
     'bearing off the shaft, bearing on to the shaft, ring on to the shaft',
   );
-  expect(families.filter((f) => !walks[f.code]).map((f) => f.code)).toEqual(['T2', 'A3']);
 });
 
 it('saves the hands the joints and the strut when a pressed-in bearing is done on the car', () => {

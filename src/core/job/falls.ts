@@ -12,7 +12,12 @@ import type { JobState } from './state.ts';
 import type { Station } from './stations.ts';
 
 /** The facts by which an old part comes out with no stroke of a press. */
-export const outByHand = ['shell-drawn', 'rings-driven-out', 'bond-broken'] as const;
+export const outByHand = [
+  'shell-drawn',
+  'rings-driven-out',
+  'cups-driven-out',
+  'bond-broken',
+] as const;
 
 const later: readonly Station[] = ['press-in', 'torque', 'prove'];
 
@@ -31,6 +36,7 @@ function fall(s: JobState, { strokes, facts }: Done): void {
     delete s.seenAtMs[f];
   }
   s.stages = [];
+  s.plays = [];
   for (const id of Object.keys(s.tightened)) delete s.tightened[id];
   s.runout = {};
   s.checks = {};

@@ -27,7 +27,7 @@ export const familyOf = (job: JobNow): Family | undefined => familyByCode(family
 /** What kind of part the job needs; a ring set while no family is named. */
 export const kindOf = (job: JobNow): PartKind => familyOf(job)?.kind ?? 'ring-set';
 
-/** How the job's family is walked; undefined for one that is worked outside this version. */
+/** How the job's family is walked; undefined while none is named. */
 export function walkOf(job: JobNow): Walk | undefined {
   const code = familyCodeOf(job);
   return code && walks[code];

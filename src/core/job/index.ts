@@ -1,3 +1,4 @@
+export * from './adjust-on-job.ts';
 export * from './before-after.ts';
 export * from './choice-in-words.ts';
 export * from './complete.ts';

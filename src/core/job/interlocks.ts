@@ -17,6 +17,7 @@ import {
   isSaid,
 } from '../torque/index.ts';
 import { worst } from '../verdict.ts';
+import { endPlayRefusal, playRefusal } from './adjust-on-job.ts';
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
 import { instrumentsInUse, type JobNow } from './job-now.ts';
 import { unmet } from './needs.ts';
@@ -182,14 +183,16 @@ const guards: Guards = {
   'stage-recorded': (b, job) => {
     const { ctx, state } = job;
     if (!ctx.procedure) return refuse('stageId', 'torque.no-procedure');
-    const wrench = ctx.wrenches.find((w) => w.id === b.toolId);
-    if (!wrench || wrench.retired) return refuse('toolId', 'kit.tool', { part: b.toolId });
+    const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
+    const tools = stage?.kind === 'end-play' ? instrumentsInUse(job) : ctx.wrenches;
+    if (!tools.some((t) => t.id === b.toolId && !t.retired))
+      return refuse('toolId', 'kit.tool', { part: b.toolId });
     const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
     if (order) return { field: 'stageId', ...order };
     const used = usedNut(b.stageId, ctx.procedure, job);
     if (used) return used;
-    const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
     if (stage?.kind === 'lock') return undefined;
+    if (stage?.kind === 'end-play') return endPlayRefusal(b, job);
     // A nut that is spoilt is put on record with a figure or without.
     if (b.pull && stage && pullVerdict(stage.kind, b.pull)) return undefined;
     if (b.asSaid && b.actual === undefined && stage && mayGoUnmeasured(stage)) return undefined;
@@ -198,6 +201,7 @@ const guards: Guards = {
     if (!stage || stageUnit(stage) !== 'torque' || stage.kind === 'drag') return undefined;
     return toolRefusal(stage.value ?? 0, b, job);
   },
+  'play-read': playRefusal,
   'runout-read': (b, job) => {
     const wrong = circleFault(b.readings.map(([deg, mm]) => ({ deg, mm })));
     if (wrong) return { field: 'readings', ...wrong };

@@ -277,10 +277,6 @@ export const owedRules = ruleTable({
     2,
   ),
   'match.open-item': owes('Everything the job uses up', (f) => `${f.part} is not here`),
-  'plan.not-walked': owes(
-    'A family that is walked',
-    (f) => `${f.part}: strip, strokes and rebuild are not walked in this version`,
-  ),
   'plan.no-route': owes('A route', () => 'No route chosen'),
   'plan.route-elsewhere': owes(
     'A route that is walked here',

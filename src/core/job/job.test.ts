@@ -16,7 +16,6 @@ import {
   judgementOf,
   judgeReadings,
   missingFor,
-  nextAction,
   oldPart,
   project,
   recheck,
@@ -282,14 +281,11 @@ describe('the record', () => {
       ),
     ).toBe('diagnose');
   });
-  it('shows Match as provisional until the old part has confirmed it, and a family it cannot walk as Stop', () => {
+  it('shows Match as provisional until the old part has confirmed it', () => {
     const events = (['complaint', 'diagnose', 'match'] as const).map((station) =>
       event('station-done', { station }),
     );
     expect(spine(job(events))[2]).toMatchObject({ mark: 'provisional', result: 'provisional' });
-    const other = job(events, context({ family: 'T2' }));
-    expect(spine(other)[3]).toMatchObject({ mark: 'blocked' });
-    expect(nextAction(other).text).toMatch(/^Two taper rollers, adjustable/u);
   });
   it('counts the recheck from the distance it was signed at', () => {
     const now = job([event('signed', { odometerKm: 900 })]);

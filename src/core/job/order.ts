@@ -42,6 +42,7 @@ export const order = {
   'fastener-read': {},
   'fastener-tightened': { needs: ['fitted'] },
   'stage-recorded': { needs: ['rebuilt'] },
+  'play-read': { needs: ['rebuilt'] },
   'runout-read': { needs: ['nut-done'] },
   'check-recorded': { needs: ['nut-done'] },
   'trace-kept': { needs: ['nut-done-for-after'] },

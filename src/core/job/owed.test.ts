@@ -27,7 +27,6 @@ describe('what a station owes', () => {
     ],
     ['a corner', 'match.no-corner', owed('match', [], { ...context(), corner: 'unknown' })],
     ['a part', 'match.no-part', owed('match', [], context({ partNumber: undefined }))],
-    ['a family that is walked', 'plan.not-walked', owed('plan', [], context({ family: 'T2' }))],
     ['a part that belongs here', 'match.misfit', owed('match', [], misfit)],
     [
       'what was seen instead',

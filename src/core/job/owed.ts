@@ -61,7 +61,7 @@ const owedBy: Record<Station, (job: JobNow) => Owed[]> = {
     ...misfitsOf(job).map((m) => owe('match.misfit', misfitFound(m))),
     ...openItems(job).map((i) => owe('match.open-item', { part: i.name })),
   ],
-  plan: (job) => [...familyOwed(job), ...walkOwed(job), ...routeOwed(job)],
+  plan: (job) => [...familyOwed(job), ...routeOwed(job)],
   'press-out': (job) => [
     ...when(needsGeometry(job) && !workOf(job), 'press.no-geometry'),
     ...tasksOwed(walkOf(job)?.out ?? [], job),
@@ -118,11 +118,6 @@ function checkOwed(check: Check, job: JobNow): Owed[] {
 function familyOwed(job: JobNow): Owed[] {
   if (job.ctx.corner === 'unknown') return [owe('match.no-corner')];
   return when(!familyOf(job), 'match.no-family');
-}
-
-function walkOwed(job: JobNow): Owed[] {
-  const family = familyOf(job);
-  return family && !walkOf(job) ? [owe('plan.not-walked', { part: family.name })] : [];
 }
 
 function routeOwed(job: JobNow): Owed[] {

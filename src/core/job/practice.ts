@@ -21,6 +21,7 @@ export const isPractice = once(({ ctx, state }: JobNow): boolean => {
     state.results.some((r) => r.standIn) ||
     readings.some((r) => r.standIn) ||
     state.stages.some((r) => r.standIn) ||
+    state.plays.some((r) => r.standIn) ||
     Object.values(state.runout).some((r) => r.standIn) ||
     Object.values(state.keptTraces).some((k) => Object.values(k).some((t) => t.standIn)) ||
     Object.values(state.traces).some((t) => simulated.test(t.gauge))

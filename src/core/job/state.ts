@@ -90,6 +90,8 @@ export interface JobState {
   procedure?: Procedure;
   /** Readings of the procedure, with their place in the record. */
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
+  /** Readings of end play, in the order they were made. */
+  plays: Kept<EventBody<'play-read'>>[];
   /** Last readings of each face. */
   runout: { hub?: Kept<EventBody<'runout-read'>>; disc?: Kept<EventBody<'runout-read'>> };
   /** The last sound and signal kept from Diagnose, and from after the work. */
@@ -152,6 +154,7 @@ const emptyState = (): JobState => ({
   strokes: {},
   stages: [],
   runout: {},
+  plays: [],
   keptTraces: { before: {}, after: {} },
   corrections: [],
   notes: [],
@@ -341,6 +344,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'stage-recorded':
       s.stages.push({ ...e.body, ...kept, seq: e.seq });
+      break;
+    case 'play-read':
+      s.plays.push({ ...e.body, ...kept });
       break;
     case 'runout-read':
       s.runout[e.body.face] = { ...e.body, ...kept };

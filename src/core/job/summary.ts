@@ -20,27 +20,16 @@ export interface SpineMark {
   result: string;
 }
 
-/** Reason why the job cannot go on at all from here; undefined when it can. */
-export function blockedBy(job: JobNow): string | undefined {
-  const now = currentStation(job.state.done);
-  if (now !== 'plan') return undefined;
-  const family = familyOf(job);
-  return !family || walkOf(job)
-    ? undefined
-    : `${family.name.toLowerCase()}: not walked in this version`;
-}
-
 /** The centre line of a job: where it is and what each station found. */
 export function spine(job: JobNow): SpineMark[] {
   const now = currentStation(job.state.done);
-  const blocked = blockedBy(job);
   return stations.map((station) => {
     const result = resultOf(station, job);
     if (station === now)
       return {
         station,
-        mark: blocked ? 'blocked' : 'now',
-        result: blocked ? `Stop: ${blocked}` : (missingFor(now, job)[0] ?? result),
+        mark: 'now',
+        result: missingFor(now, job)[0] ?? result,
       };
     if (!job.state.done.includes(station)) return { station, mark: 'todo', result };
     return {
@@ -106,9 +95,6 @@ export function nextAction(job: JobNow): { short: string; text: string } {
   if (job.state.closed) return { short: 'Closed', text: job.state.closed };
   const now = currentStation(job.state.done);
   if (!now) return { short: 'Signed', text: `Recheck after ${recheckOf(job)} km` };
-  const blocked = blockedBy(job);
-  if (blocked)
-    return { short: 'Look at the record', text: blocked[0]!.toUpperCase() + blocked.slice(1) };
   return { short: shortAction[now], text: missingFor(now, job)[0] ?? 'Ready to go on' };
 }
 

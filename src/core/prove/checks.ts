@@ -46,7 +46,14 @@ const checks: readonly (Check & {
     text: 'Axle nut locked, cap on',
     release: true,
     byName: true,
-    of: ['P1', 'P2', 'P3', 'B2'],
+    of: ['P1', 'P2', 'P3', 'B2', 'T2', 'A3'],
+  },
+  {
+    id: 'shaft-face',
+    text: 'Shaft in, face sealed, cone washers home, no weep',
+    release: true,
+    byName: true,
+    of: ['A3'],
   },
   {
     id: 'vacuum',

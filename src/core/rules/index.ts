@@ -5,6 +5,7 @@ import { matchRules } from '../matching/match.rules.ts';
 import { pathRules, pieceRules, stackRules, windowRules } from '../press/press.rules.ts';
 import { followRules, readingRules } from '../press/stroke.rules.ts';
 import { proveRules } from '../prove/prove.rules.ts';
+import { adjustRules } from '../torque/adjust.rules.ts';
 import { torqueRules } from '../torque/torque.rules.ts';
 import type { Figures, Found, Level, Rule } from './rule.ts';
 
@@ -22,6 +23,7 @@ export const ruleGroups = [
   { title: 'Following a stroke', rules: followRules },
   { title: 'To be seen before a stroke', rules: factRules },
   { title: 'Nut and wrench', rules: torqueRules },
+  { title: 'Adjustment', rules: adjustRules },
   { title: 'Final checks', rules: proveRules },
   { title: 'What may be recorded', rules: interlockRules },
   { title: 'What is still owed', rules: owedRules },
@@ -38,6 +40,7 @@ export const rules = {
   ...followRules,
   ...factRules,
   ...torqueRules,
+  ...adjustRules,
   ...proveRules,
   ...interlockRules,
   ...owedRules,

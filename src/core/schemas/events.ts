@@ -226,6 +226,24 @@ export const eventBodies = {
     /** Read by the simulated wrench. */
     standIn: Maybe(Type.Boolean()),
   }),
+  /** End play of an adjusted pair by the dial, pushed and pulled while turning: [push, pull], mm. */
+  'play-read': closed({
+    readings: Type.Array(
+      Type.Tuple([
+        Type.Number({ minimum: -20, maximum: 100 }),
+        Type.Number({ minimum: -20, maximum: 100 }),
+      ]),
+      { minItems: 1, maxItems: 10 },
+    ),
+    /** How far the nut stands past the last place that takes the lock, degrees. */
+    pastDeg: Type.Number({ minimum: 0, maximum: 180 }),
+    /** How far it was turned since the reading before, tightening positive. */
+    turnedDeg: Maybe(Type.Number({ minimum: -360, maximum: 360 })),
+    /** Places of the lock round the nut, counted where the record does not know them. */
+    marks: Maybe(Type.Integer({ minimum: 2, maximum: 72 })),
+    instrumentId: Id,
+    standIn: Maybe(Type.Boolean()),
+  }),
   /** An indicator on a face while the hub is turned clockwise: [degrees, mm]. */
   'runout-read': closed({
     face: oneOf(['hub', 'disc'] as const),

@@ -1,3 +1,4 @@
+export * from './adjust-nut.ts';
 export * from './adjust.ts';
 export * from './after-pull.ts';
 export * from './arithmetic.ts';

@@ -38,6 +38,8 @@ export function judgeStage(
     source: ours ? `${p.source}; window ${judgement}, none is printed` : p.source,
   };
   if (actual === undefined) return verdict('torque.no-reading', found, 'stop');
+  if (s.kind === 'end-play' && actual < low) return verdict('adjust.tight', found);
+  if (s.kind === 'end-play' && actual > high) return verdict('adjust.loose', found);
   if (actual < low) return verdict('torque.below', found);
   if (actual > high) return verdict(p.stretch ? 'torque.over-stretch' : 'torque.over', found);
   return verdict('torque.in-window', found);

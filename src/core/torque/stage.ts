@@ -12,10 +12,11 @@ const StageSchema = closed({
     'turn-hub',
     'wait',
     'drag',
+    'end-play',
     'recheck',
     'lock',
   ] as const),
-  /** N·m, degrees, turns or minutes by kind; of a drag the most it may be; absent for `lock`. */
+  /** N·m, degrees, turns, minutes or mm by kind; of a drag the most it may be; absent for `lock`. */
   value: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 3000 })),
   /** Allowed deviation either way, in the same unit. */
   tolerance: Maybe(Type.Number({ minimum: 0, maximum: 300 })),
@@ -33,6 +34,8 @@ const LockingSchema = closed({
   slots: Maybe(Type.Integer({ minimum: 3, maximum: 24 })),
   holeEnds: Maybe(Type.Integer({ minimum: 1, maximum: 12 })),
   holds: Maybe(oneOf(['clamp', 'end-play'] as const)),
+  /** Of a lock screw, a plate or a tab: places round the nut in which it takes. */
+  marks: Maybe(Type.Integer({ minimum: 2, maximum: 72 })),
 });
 export type Locking = Static<typeof LockingSchema>;
 
@@ -61,13 +64,14 @@ export const TypedProcedureSchema = closed({
 });
 export type TypedProcedure = Static<typeof TypedProcedureSchema>;
 
-const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | undefined> = {
+const unitBy: Record<Stage['kind'], 'torque' | 'angle' | 'turns' | 'length' | undefined> = {
   torque: 'torque',
   angle: 'angle',
   'back-off': 'angle',
   'turn-hub': 'turns',
   wait: undefined,
   drag: 'torque',
+  'end-play': 'length',
   recheck: 'torque',
   lock: undefined,
 };
@@ -82,6 +86,7 @@ export const unitSigns: Record<Stage['kind'], RuleUnit> = {
   'turn-hub': 'turns',
   wait: '',
   drag: 'N·m',
+  'end-play': 'mm',
   recheck: 'N·m',
   lock: '',
 };
@@ -94,14 +99,15 @@ export const ourDeg = 5;
 export function stageWindow(s: Stage): { low: number; high: number; ours: boolean } | undefined {
   const { value, tolerance, kind } = s;
   if (value === undefined || kind === 'wait') return undefined;
-  // A drag without a tolerance is a limit: less of it is looser, never wrong by itself.
-  if (kind === 'drag' && tolerance === undefined) return { low: 0, high: value, ours: false };
+  // A drag or an end play without a tolerance is a limit: the most that it may be.
+  if ((kind === 'drag' || kind === 'end-play') && tolerance === undefined)
+    return { low: 0, high: value, ours: false };
   if (kind === 'turn-hub') return { low: value, high: Infinity, ours: false };
   const own = unitBy[kind] === 'torque' ? ourShare * value : ourDeg;
   const either = tolerance ?? own;
   return { low: value - either, high: value + either, ours: tolerance === undefined };
 }
 
-/** A turn and an angle by the paint mark can be made without a gauge; a torque cannot. */
+/** A turn and an angle by the paint mark can be made without a gauge; a torque and an end play cannot. */
 export const mayGoUnmeasured = (s: Stage): boolean =>
-  s.value !== undefined && stageUnit(s) !== 'torque';
+  s.value !== undefined && stageUnit(s) !== 'torque' && s.kind !== 'end-play';

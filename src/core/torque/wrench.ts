@@ -72,8 +72,9 @@ const byHand = (w: Wrench) => Number(w.type === 'hand');
 
 /** Tools that can read a stage, those that can be trusted with it first; angles need no torque scale. */
 export function wrenchesFor(stage: Stage, wrenches: readonly Wrench[], today: string): Wrench[] {
-  // Drag is read by a spring scale on a lever; a wait needs no tool of its own.
-  if (stage.kind === 'drag' || stage.kind === 'wait') return [...wrenches];
+  // Drag is read by a spring scale, end play by a dial; a wait needs no tool of its own.
+  if (stage.kind === 'drag' || stage.kind === 'wait' || stage.kind === 'end-play')
+    return [...wrenches];
   const shows = wrenches.filter((w) => w.maxNm === undefined || w.type === 'digital');
   // A nut is locked by hand and punch.
   if (stage.kind === 'lock') return [...shows].sort((a, b) => byHand(b) - byHand(a));

@@ -16,7 +16,6 @@ import {
   stepsOf,
   strokesOf,
   usualRoute,
-  walkOf,
   timerNow,
 } from '../../core/job/index.ts';
 import { chillMinutes, schedule } from '../../core/plan/index.ts';
@@ -26,7 +25,6 @@ import { Call, type CallStatus, Caution, Choices, MainAction, Toggles } from '..
 import { JobSheet, type SheetProps, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
-import { OtherFamily } from './OtherFamily.tsx';
 import { Timeline } from './Timeline.tsx';
 import './plan.css';
 
@@ -107,7 +105,6 @@ function Body() {
     if (state.done.includes('plan') || (await send('station-done', { station: 'plan' })))
       location.assign(`/jobs/${job.id}/press-out`);
   };
-  if (family && !walkOf(view)) return <OtherFamily family={family} />;
   const depth = depthOf(view);
   const missing = missingFor('plan', view).filter((m) => m !== 'No route chosen')[0];
   return (

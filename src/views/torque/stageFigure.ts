@@ -1,4 +1,4 @@
-import type { Stage } from '../../core/torque/index.ts';
+import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
 
 /** A stage as it is read from across the bench. */
@@ -21,6 +21,10 @@ export function stageFigure(s: Stage): { value: string; unit: string; other: str
       const b = both(s.value ?? 0, 'torque', s.kind === 'drag' ? 1 : 0);
       return { value: b.value, unit: b.unit, other: b.other };
     }
+    case 'end-play': {
+      const w = stageWindow(s);
+      return { value: w ? `${w.low}–${w.high}` : '', unit: 'mm', other: '' };
+    }
     case 'lock':
       return { value: 'lock', unit: '', other: '' };
   }
@@ -34,6 +38,7 @@ const spokenUnits: Partial<Record<Stage['kind'], string>> = {
   wait: 'minutes',
   drag: 'newton metres of drag at most',
   recheck: 'newton metres',
+  'end-play': 'millimetres of end play',
 };
 /** A stage as it is said aloud. */
 export const spokenStage = (s: Stage): string =>

@@ -24,7 +24,7 @@ export function sectionA3(ring: RingSizes): Body[] {
       [-10, R + 16],
     ),
     shape(
-      'housing',
+      'spindle',
       [-14, r - 8],
       [zi + b + 60, r - 8],
       [zi + b + 60, r + 6],

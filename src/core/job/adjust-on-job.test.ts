@@ -1,0 +1,67 @@
+import { beforeEach, expect, it } from 'vitest';
+import { shopContext } from '../../../tests/shop.ts';
+import { type Entry, walked, Worked, workThrough } from '../../../tests/technician.ts';
+import { makeCard } from '../card/index.ts';
+import type { EventBody } from '../schemas/events.ts';
+import { adjustOf } from './index.ts';
+
+const a3 = walked.find((w) => w.family === 'A3')!;
+const { entries } = workThrough(a3);
+const read = entries.findIndex((e) => 'type' in e && e.type === 'play-read');
+
+let job: Worked;
+const at = (list: readonly Entry[]) => {
+  job = new Worked(shopContext(a3.unit, a3.corner));
+  for (const e of list) if (job.put(e)) throw new Error(JSON.stringify(e));
+};
+const play = (body: Partial<EventBody<'play-read'>> = {}) =>
+  job.put({
+    type: 'play-read',
+    body: { readings: [[0, 0.06]], pastDeg: 4.8, instrumentId: 'dial', ...body },
+  } as Entry);
+const keep = (actual: number) =>
+  job.put({
+    type: 'stage-recorded',
+    body: { stageId: 's5', toolId: 'dial', actual, typed: String(actual) },
+  });
+
+beforeEach(() => at(entries.slice(0, read)));
+
+it('is read after the final torque, by an instrument of the shop, pulled further than pushed', () => {
+  expect(play({ instrumentId: 'none' })).toMatchObject({ rule: 'kit.instrument' });
+  expect(play({ readings: [[0.06, 0]] })).toMatchObject({ rule: 'adjust.sign', field: 'readings' });
+  expect(play()).toBeUndefined();
+  at(entries.slice(0, read - 1));
+  expect(play()).toMatchObject({ rule: 'adjust.not-now' });
+});
+
+it('is kept only as it was read, and with the lock in a mark', () => {
+  expect(keep(0.07)).toMatchObject({ rule: 'adjust.no-reading', field: 'actual' });
+  play();
+  expect(adjustOf(job.now)?.adjusted?.safe).toMatchObject({
+    name: 'B',
+    playMm: expect.closeTo(0.08, 6),
+  });
+  expect(keep(0.06)).toMatchObject({ rule: 'adjust.between' });
+  // Turned to B, it is read again there.
+  play({ readings: [[0, 0.081]], pastDeg: 0, turnedDeg: -4.8 });
+  expect(adjustOf(job.now)?.turnedDeg).toBeCloseTo(-4.8, 9);
+  expect(keep(0.06)).toMatchObject({ rule: 'adjust.no-reading' });
+  expect(keep(0.081)).toBeUndefined();
+  const card = makeCard({ ...job.now, events: job.events, job: { number: '1', createdMs: 0 } });
+  expect(card.torque?.readings.at(-1)).toMatchObject({
+    actual: 0.081,
+    unit: 'mm',
+    status: 'good',
+    tool: 'Dial indicator, magnet foot',
+  });
+});
+
+it('out of its window is no Stop: the nut goes to another place of the lock', () => {
+  play({ readings: [[0, 0.15]], pastDeg: 0 });
+  expect(keep(0.15)).toBeUndefined();
+  expect(adjustOf(job.now)?.isNow).toBe(true);
+  play({ readings: [[0, 0.01]], pastDeg: 0 });
+  expect(keep(0.01)).toBeUndefined();
+  expect(adjustOf(job.now)?.isNow).toBe(true);
+});

@@ -1,0 +1,94 @@
+import type { EventBody } from '../schemas/events.ts';
+import {
+  adjustment,
+  type Adjustment,
+  lockStepDeg,
+  pitchOf,
+  type PlayRead,
+  playOf,
+  type PlayWindow,
+  type Stage,
+  stageWindow,
+  walkProcedure,
+} from '../torque/index.ts';
+import { instrumentsInUse, type JobNow, once } from './job-now.ts';
+import { type Refusal, refuse } from './refusal.ts';
+
+/** A nut that sets end play, as far as it has been brought on this job. */
+export interface AdjustNow {
+  stage: Stage;
+  window: PlayWindow;
+  /** The stages before it are done and it is not. */
+  isNow: boolean;
+  /** Undefined with the reason where the thread does not say. */
+  pitchMm?: number;
+  pitchFault?: string;
+  /** Undefined until somebody has counted the marks. */
+  stepDeg?: number;
+  /** Places round the nut, as on record or counted here. */
+  marks?: number;
+  last?: PlayRead & {
+    pastDeg: number;
+    readings: readonly (readonly [number, number])[];
+  };
+  /** Where the lock may go; undefined while something of it is not known. */
+  adjusted?: Adjustment;
+  /** How far the nut was turned since its first reading, tightening positive. */
+  turnedDeg: number;
+}
+
+/** A lock stands in its mark as near as an eye can tell, degrees. Our judgement. */
+const inMarkDeg = 1;
+export const isInMark = (pastDeg: number): boolean => Math.abs(pastDeg) <= inMarkDeg;
+
+/** The end play of this job's nut; undefined where its procedure asks for none. */
+export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
+  const { procedure: p } = job.ctx;
+  const stage = p?.stages.find((s) => s.kind === 'end-play');
+  const limits = stage && stageWindow(stage);
+  if (!p || !limits) return undefined;
+  const walk = walkProcedure(p, job.state.stages);
+  const window = { lowMm: limits.low, highMm: limits.high };
+  const read = job.state.plays.at(-1);
+  const counted = job.state.plays.findLast((x) => x.marks !== undefined)?.marks;
+  const stepDeg = p.locking && lockStepDeg(p.locking, counted);
+  const pitch = pitchOf(p.size);
+  const last = read && { ...playOf(read.readings), pastDeg: read.pastDeg, readings: read.readings };
+  const nut = pitch.ok &&
+    stepDeg !== undefined &&
+    last && { pitchMm: pitch.pitchMm, stepDeg, pastDeg: last.pastDeg };
+  return {
+    stage,
+    window,
+    isNow: p.stages[walk.current]?.id === stage.id,
+    ...(pitch.ok ? { pitchMm: pitch.pitchMm } : { pitchFault: pitch.reason }),
+    ...(stepDeg === undefined ? {} : { stepDeg, marks: Math.round(360 / stepDeg) }),
+    ...(last ? { last } : {}),
+    ...(last && nut ? { adjusted: adjustment(last.meanMm, nut, window) } : {}),
+    turnedDeg: job.state.plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
+  };
+});
+
+/** What the record does not take of a reading of end play. */
+export function playRefusal(b: EventBody<'play-read'>, job: JobNow): Refusal | undefined {
+  const now = adjustOf(job);
+  if (!now?.isNow) return refuse('readings', 'adjust.not-now');
+  if (b.readings.some(([push, pull]) => pull < push)) return refuse('readings', 'adjust.sign');
+  return instrumentsInUse(job).some((i) => i.id === b.instrumentId)
+    ? undefined
+    : refuse('instrumentId', 'kit.instrument', { part: b.instrumentId });
+}
+
+/** Two figures of one reading, mm: no more than rounding. */
+const sameMm = 0.0005;
+
+/** An end play is kept as it was last read, in the place where the nut is locked. */
+export function endPlayRefusal(
+  { actual }: EventBody<'stage-recorded'>,
+  job: JobNow,
+): Refusal | undefined {
+  const last = adjustOf(job)?.last;
+  if (!last || actual === undefined || Math.abs(actual - last.meanMm) > sameMm)
+    return refuse('actual', 'adjust.no-reading');
+  return isInMark(last.pastDeg) ? undefined : refuse('actual', 'adjust.between');
+}
