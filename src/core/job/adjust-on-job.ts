@@ -1,3 +1,4 @@
+import { materials } from '../fits/index.ts';
 import type { EventBody } from '../schemas/events.ts';
 import {
   adjustment,
@@ -10,8 +11,10 @@ import {
   type Stage,
   stageWindow,
   walkProcedure,
+  warmShiftMm,
 } from '../torque/index.ts';
-import { instrumentsInUse, type JobNow, once } from './job-now.ts';
+import { cornerRecord, instrumentsInUse, type JobNow, once } from './job-now.ts';
+import { chosenPart } from './part-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 
 /** A nut that sets end play, as far as it has been brought on this job. */
@@ -20,6 +23,8 @@ export interface AdjustNow {
   window: PlayWindow;
   /** The stages before it are done and it is not. */
   isNow: boolean;
+  /** Read in its window, the lock in a mark. */
+  isDone: boolean;
   /** Undefined with the reason where the thread does not say. */
   pitchMm?: number;
   pitchFault?: string;
@@ -48,6 +53,7 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   const limits = stage && stageWindow(stage);
   if (!p || !limits) return undefined;
   const walk = walkProcedure(p, job.state.stages);
+  const index = p.stages.indexOf(stage);
   const window = { lowMm: limits.low, highMm: limits.high };
   const read = job.state.plays.at(-1);
   const counted = job.state.plays.findLast((x) => x.marks !== undefined)?.marks;
@@ -60,7 +66,8 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   return {
     stage,
     window,
-    isNow: p.stages[walk.current]?.id === stage.id,
+    isNow: walk.current === index,
+    isDone: walk.current > index,
     ...(pitch.ok ? { pitchMm: pitch.pitchMm } : { pitchFault: pitch.reason }),
     ...(stepDeg === undefined ? {} : { stepDeg, marks: Math.round(360 / stepDeg) }),
     ...(last ? { last } : {}),
@@ -68,6 +75,23 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
     turnedDeg: job.state.plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
   };
 });
+
+/** How much warmer hub and spindle run than when they were set, K, and how far the rows are apart, mm. */
+export interface Warmth {
+  hubK: number;
+  spindleK: number;
+  apartMm: number;
+}
+
+/** How the end play changes as it runs warm, mm; undefined where hub or part do not say what they are made like. */
+export function warmShiftOf(job: JobNow, { hubK, spindleK, apartMm }: Warmth): number | undefined {
+  const bearing = chosenPart(job)?.bearing;
+  const hub = cornerRecord(job)?.housing?.material;
+  if (!bearing || !hub || !(bearing.contactAngleDeg > 0)) return undefined;
+  const strain = materials[hub].alphaPerK * hubK - materials.steel.alphaPerK * spindleK;
+  const row = { radiusMm: bearing.pitchMm / 2, cupDeg: bearing.contactAngleDeg };
+  return warmShiftMm(strain, [row, row], apartMm, 'back-to-back');
+}
 
 /** What the record does not take of a reading of end play. */
 export function playRefusal(b: EventBody<'play-read'>, job: JobNow): Refusal | undefined {

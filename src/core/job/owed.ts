@@ -7,14 +7,14 @@ import {
   type Task,
 } from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
-import { dimensionNames, oneRow } from '../matching/index.ts';
+import { dimensionNames } from '../matching/index.ts';
 import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
 import { type Check, checkRule, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { depthOf } from './depth-on-job.ts';
 import { mayLeaveOut } from './depths.ts';
-import { familyCodeOf, familyOf, kindOf, stepsOf, walkOf } from './family-on-job.ts';
+import { familyCodeOf, familyOf, stepsOf, walkOf } from './family-on-job.ts';
 import { fastenersOf, isBegun, isTightened } from './fasteners-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
 import {
@@ -22,6 +22,7 @@ import {
   confirmed,
   conflictsOf,
   encoderState,
+  encoderToRead,
   misfitFound,
   misfitsOf,
   readingsToGo,
@@ -177,8 +178,7 @@ function oldPartOwed(job: JobNow): Owed[] {
   const readings = readingsToGo(job).map(({ d, n }) =>
     owe('match.readings-to-go', { part: dimensionNames[d], value: n }),
   );
-  const unread = !job.state.oldEncoder && !oneRow(kindOf(job));
-  return [...readings, ...when(unread, 'match.encoder-unread')];
+  return [...readings, ...when(encoderToRead(job), 'match.encoder-unread')];
 }
 
 function verdictOwed(seat: SeatKind, job: JobNow): Owed[] {

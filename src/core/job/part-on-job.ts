@@ -13,6 +13,7 @@ import {
   type OldPart,
   readingsNeeded,
   recordBlockers,
+  oneRow,
 } from '../matching/index.ts';
 import { type Misfit, misfits } from '../press/index.ts';
 import type { Found } from '../rules/index.ts';
@@ -37,6 +38,10 @@ export const chosenPart = (job: JobNow): CataloguePart | undefined =>
 /** Where the sensor sits: the unit's record, else the side that the old part's encoder faced; undefined when neither says. */
 export const sensorSide = (job: JobNow): Side | undefined =>
   cornerRecord(job)?.sensorSide ?? job.state.oldEncoder?.side;
+
+/** The old part's encoder is still to be read; parts of one row have none. */
+export const encoderToRead = (job: JobNow): boolean =>
+  !job.state.oldEncoder && !oneRow(kindOf(job));
 
 export type EncoderState = 'no-encoder' | 'side-unknown' | 'unchecked' | 'reversed' | 'right';
 

@@ -38,8 +38,8 @@ describe('a pair set by its nut', () => {
     ]);
     expect(safe?.name).toBe('B');
     expect(places.map((p) => sentence(p.verdict))).toEqual([
-      'Inside; of two places inside, the looser one.',
-      'Inside; of two places inside, the looser one.',
+      'Inside, on the tight side: a looser place is inside too.',
+      'Inside; of the places inside, the looser one.',
       'Over 0.12 mm: too loose.',
     ]);
   });

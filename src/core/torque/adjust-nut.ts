@@ -114,11 +114,13 @@ export function adjustment(
     .filter((p) => near.has(p) || p === safe)
     .map((p, i): JudgedPlace => {
       const found = { value: p.playMm, min: window.lowMm, max: window.highMm, unit: 'mm' as const };
-      const inside = p === safe ? 'good' : 'check';
+      const taken = p === safe;
+      const inside = taken ? 'good' : 'check';
+      const said = { ...found, with: { taken: taken ? 'yes' : '' } };
       return {
         ...p,
         name: String.fromCodePoint(65 + i),
-        verdict: verdict('adjust.place', found, p.inWindow ? inside : 'stop'),
+        verdict: verdict('adjust.place', said, p.inWindow ? inside : 'stop'),
       };
     });
   return { places, safe: places.find((p) => safe && p.turnDeg === safe.turnDeg) };

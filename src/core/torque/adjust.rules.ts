@@ -11,7 +11,9 @@ export const adjustRules = ruleTable({
     sentence: (f) => {
       if (f.value > f.max) return `Over ${f.max} mm: too loose.`;
       if (f.value < f.min) return `Under ${f.min} mm: too tight.`;
-      return 'Inside; of two places inside, the looser one.';
+      return f.is('taken')
+        ? 'Inside; of the places inside, the looser one.'
+        : 'Inside, on the tight side: a looser place is inside too.';
     },
   },
   'adjust.none-fits': {

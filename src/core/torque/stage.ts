@@ -105,8 +105,15 @@ export function stageWindow(s: Stage): { low: number; high: number; ours: boolea
   if (kind === 'turn-hub') return { low: value, high: Infinity, ours: false };
   const own = unitBy[kind] === 'torque' ? ourShare * value : ourDeg;
   const either = tolerance ?? own;
-  return { low: value - either, high: value + either, ours: tolerance === undefined };
+  return {
+    low: printed(value - either),
+    high: printed(value + either),
+    ours: tolerance === undefined,
+  };
 }
+
+/** A figure as it would be printed, without the dust of its sum. */
+const printed = (x: number) => Number(x.toFixed(9));
 
 /** A turn and an angle by the paint mark can be made without a gauge; a torque and an end play cannot. */
 export const mayGoUnmeasured = (s: Stage): boolean =>

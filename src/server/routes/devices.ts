@@ -1,6 +1,7 @@
 import { moodNow, MoodSchema, offers, setMood } from '../offers.ts';
 import { PartNumbersSchema } from '../parts.ts';
 import { ramStream } from '../ram.ts';
+import { playStream } from '../play.ts';
 import { runoutStream } from '../runout.ts';
 import { standInsOn } from '../shop.ts';
 import { indicatorStream } from '../streams.ts';
@@ -49,6 +50,16 @@ export const devicesRoutes: readonly Route[] = [
     async ({ params }) => {
       await standInsOn();
       return runoutStream(params['id']!, params['face']!, params['deg']!, params['turned']!);
+    },
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/play/{end}/{turned}',
+    'Reading of the stand-in dial on an adjusted hub, pushed or pulled, the nut turned by degrees since its first reading (server-sent events)',
+    {},
+    async ({ params }) => {
+      await standInsOn();
+      return playStream(params['id']!, params['end']!, params['turned']!);
     },
   ),
   route(

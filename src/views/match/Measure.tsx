@@ -8,6 +8,7 @@ import {
   type JobNow,
   kindOf,
   oldPart,
+  encoderToRead,
   readingsToGo,
   instrumentsInUse,
 } from '../../core/job/index.ts';
@@ -51,8 +52,15 @@ const turnedOf = ({ ctx, state }: JobNow) =>
 function dueOf(view: JobNow, off: boolean): Open {
   const [next] = readingsToGo(view);
   if (next) return next.d;
-  if (!view.state.oldEncoder) return 'encoder';
+  if (encoderToRead(view)) return 'encoder';
   return off && !turnedOf(view) ? 'bench' : 'points';
+}
+
+/** What is known of the old part's encoder. */
+function encoderSaid(view: JobNow): string {
+  const { oldEncoder } = view.state;
+  if (oldEncoder) return encoderWords(oldEncoder);
+  return encoderToRead(view) ? 'not read' : 'none on this kind';
 }
 
 const atBench = (d: DimensionId, r: Reading): number => (isCount(d) ? r.valueMm : atTwenty(r));
@@ -119,7 +127,7 @@ export function useMeasure({ off }: MeasureProps) {
       </div>
     ),
     side: <Warnings list={[...warningsOf(view, stats), ...(again ? [again.text] : [])]} />,
-    left: toGo.reduce((n, x) => n + x.n, 0) + (state.oldEncoder ? 0 : 1),
+    left: toGo.reduce((n, x) => n + x.n, 0) + Number(encoderToRead(view)),
     list,
     part: chosen,
     instrument: instrumentById(view, state.oldInstrumentId),
@@ -219,7 +227,7 @@ function ReadList({
       dimensionNames[d],
       statsWords(d, stats[d]),
     ]),
-    ['encoder', 'Encoder', state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read'],
+    ['encoder', 'Encoder', encoderSaid(view)],
     ['points', 'Rolls, seals, spacer', pointsWords(state)],
   ];
   if (off)

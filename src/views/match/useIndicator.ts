@@ -23,8 +23,9 @@ export function useIndicator() {
       const r = JSON.parse(e.data) as IndicatorReading;
       setNow(r.valueMm);
       if (r.settled) {
-        onSettled(r.valueMm);
+        // What follows may be the next reading: it is not stopped with this one.
         stop();
+        onSettled(r.valueMm);
       }
     };
     s.onerror = stop;

@@ -1,12 +1,6 @@
 import type { ReactNode } from 'react';
-import {
-  type CautionId,
-  cautions,
-  type FactId,
-  facts,
-  isPressed,
-} from '../../core/families/index.ts';
-import { familyCodeOf, seenNow, walkOf, worksInOneGo } from '../../core/job/index.ts';
+import { type CautionId, cautions, type FactId, facts } from '../../core/families/index.ts';
+import { familyCodeOf, seenNow, strokesOf, worksInOneGo } from '../../core/job/index.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -36,7 +30,6 @@ export function FactBody({
   missing?: string | undefined;
 }) {
   const { view, send } = useJob();
-  const walk = walkOf(view);
   const seen = (id: FactId) => seenNow(view, id);
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
@@ -102,7 +95,11 @@ export function FactBody({
       }
       side={
         <>
-          <FactCall open={open.length} contrary={contrary} pressed={!walk || isPressed(walk)} />
+          <FactCall
+            open={open.length}
+            contrary={contrary}
+            pressed={strokesOf(view).some((o) => !(o in view.state.strokes))}
+          />
           <div className="grow" />
         </>
       }
@@ -132,7 +129,7 @@ function FactCall({
 }: {
   open: number;
   contrary: readonly FactId[];
-  /** Something of this family is pressed. */
+  /** Something is still to be pressed. */
   pressed: boolean;
 }) {
   const [first] = contrary;

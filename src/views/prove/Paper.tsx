@@ -13,6 +13,9 @@ const onlyWords: Record<NonNullable<Card['only']>, string> = {
   practice: 'Practice: simulated instruments were used. This card proves nothing.',
 };
 
+/** A figure of a stage as precise as its instrument shows it. */
+const reading = (value: number, unit: string) => `${fixed(value, unit === 'mm' ? 3 : 0)} ${unit}`;
+
 /** The sheet itself, the same on the screen and on paper. */
 export function Paper(p: { c: Card; tz: string }) {
   return (
@@ -212,10 +215,10 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
                       />
                     </td>
                     <td className="num">
-                      <b>{t.actual === null ? unmeasured(t) : `${fixed(t.actual)} ${t.unit}`}</b>
+                      <b>{t.actual === null ? unmeasured(t) : reading(t.actual, t.unit)}</b>
                     </td>
                     <td className="num">
-                      {t.planned === null ? '' : `plan ${fixed(t.planned)} ${t.unit}`}
+                      {t.planned === null ? '' : `plan ${reading(t.planned, t.unit)}`}
                     </td>
                     <td>{t.tool}</td>
                     <td>

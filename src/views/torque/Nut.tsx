@@ -28,7 +28,16 @@ import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
 import './torque.css';
 
 /** The centre nut, stage by stage; what was read is kept, a correction is a new line. */
-export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedure }) {
+export function Nut({
+  bar,
+  procedure: p,
+  onAdjust,
+}: {
+  bar: ReactNode;
+  procedure: Procedure;
+  /** To where the end play is read. */
+  onAdjust: () => void;
+}) {
   const { view, send } = useJob();
   const { state, ctx, job } = view;
   const walk = walkProcedure(p, state.stages);
@@ -111,7 +120,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
             stage={stage}
             wrench={wrench}
           />
-          {!finished && !unchecked && (
+          {!finished && !unchecked && stage.kind !== 'end-play' && (
             <section className="grid gap-2">
               {wrench && <WrenchPanel wrench={wrench} stage={stage} />}
               {typing && <StageReadingField stage={stage} at={at} text={text} onText={setText} />}
@@ -157,6 +166,7 @@ export function Nut({ bar, procedure: p }: { bar: ReactNode; procedure: Procedur
           actual={pulled?.actual ?? (typing ? actual : undefined)}
           spoilt={wrench?.next === 'spoilt'}
           pulling={wrench?.running ?? false}
+          onAdjust={onAdjust}
           onOwn={() => setOwning(true)}
           onRecord={record}
           onFinish={finish}

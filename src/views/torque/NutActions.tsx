@@ -24,6 +24,7 @@ export function NutActions({
   actual,
   spoilt,
   pulling,
+  onAdjust,
   onOwn,
   onRecord,
   onFinish,
@@ -38,6 +39,7 @@ export function NutActions({
   spoilt: boolean;
   /** A wrench is being read just now. */
   pulling: boolean;
+  onAdjust: () => void;
   onOwn: () => void;
   onRecord: (reading?: Reading) => void;
   onFinish: () => void;
@@ -55,6 +57,7 @@ export function NutActions({
         onAct={() => send('item-marked', { itemId: spent.id, state: 'in-hand' })}
       />
     );
+  if (stage.kind === 'end-play') return <MainAction label="Read the end play" onAct={onAdjust} />;
   if (pulling) return <MainAction label="Record" missing="Let go in the band first" />;
   if (spoilt) return <MainAction label="Record that it is spoilt" onAct={() => onRecord()} />;
   const unit = stageUnit(stage);

@@ -110,6 +110,6 @@ function readingText(p: Procedure, r: StageReading): string {
   const stage = p.stages.find((x) => x.id === r.stageId);
   const unit = stage && stageUnit(stage);
   if (!unit || r.actual === undefined) return unmeasured(r);
-  const shown = both(r.actual, unit);
+  const shown = both(r.actual, unit, unit === 'length' ? 3 : undefined);
   return `${shown.value} ${shown.unit}`;
 }

@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { type AdjustNow, isInMark } from '../../core/job/index.ts';
+import { type JudgedPlace, type PlayPair, playOf } from '../../core/torque/index.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { useDraft, useDraftList } from '../../ui/useDraft.ts';
+import { useIndicator } from '../match/useIndicator.ts';
+import { useJob } from '../shell/useJob.ts';
+
+/** Readings of one end play as they come in: the nut turned or as it stands, pushed and pulled, then kept. */
+export function useAdjust(now: AdjustNow) {
+  const { view, send } = useJob();
+  const key = `${view.job.id}:play:${view.state.plays.length}`;
+  const [flat, setFlat, clear] = useDraftList(`${key}:list`);
+  const [push, setPush] = useDraft(`${key}:push`);
+  const [pull, setPull] = useDraft(`${key}:pull`);
+  const [past, setPast] = useDraft(`${key}:past`);
+  const [marks, setMarks] = useDraft(`${key}:marks`);
+  /** Place that the nut was turned to, and by how much. */
+  const [turned, setTurned, notTurned] = useDraft(`${key}:turned`);
+  const [again, setAgain] = useState(false);
+  const instruments = view.ctx.instruments.filter((i) => !i.retired);
+  const dial = instruments.find((i) => i.id === 'dial') ?? instruments[0];
+  const [picked, setPicked] = useState<string>();
+  const [simulated, setSimulated] = useState(false);
+  const indicator = useIndicator();
+  const [place = '', deg = ''] = turned.split(':');
+  const turnedDeg = turned === '' ? 0 : Number(deg);
+  const pairs: PlayPair[] = Array.from({ length: Math.floor(flat.length / 2) }, (_, i) => [
+    flat[2 * i] ?? 0,
+    flat[2 * i + 1] ?? 0,
+  ]);
+  const read = pairs.length > 0 ? playOf(pairs) : undefined;
+  const [pushed, pulled] = [parseQuantity(push, 'length'), parseQuantity(pull, 'length')];
+  const stands = parseQuantity(past, 'angle');
+  const counted = parseQuantity(marks, 'count');
+  const needsMarks = now.stepDeg === undefined;
+  const asRead = stands.ok ? stands.value : undefined;
+  const pastDeg = turned === '' ? asRead : 0;
+  const reading = !now.last || turned !== '' || again;
+  const add = (a: number, b: number) => setFlat([...flat, rounded(a), rounded(b)]);
+  const take = () => {
+    if (!pushed.ok || !pulled.ok) return;
+    add(pushed.value, pulled.value);
+    setPush('');
+    setPull('');
+  };
+  const byStandIn = () => {
+    setSimulated(true);
+    const at = (now.turnedDeg + turnedDeg).toFixed(2);
+    const path = (end: string) => `/api/jobs/${view.job.id}/play/${end}/${at}`;
+    indicator.readAt(path('push'), (a) => indicator.readAt(path('pull'), (b) => add(a, b)));
+  };
+  const instrumentId = picked ?? dial?.id ?? '';
+  const keep = async () => {
+    if (pairs.length === 0 || pastDeg === undefined) return;
+    const body = {
+      readings: pairs.map(([a, b]): [number, number] => [a, b]),
+      pastDeg,
+      ...(turned === '' ? {} : { turnedDeg }),
+      ...(needsMarks && counted.ok ? { marks: Math.round(counted.value) } : {}),
+      instrumentId,
+      ...(simulated ? { standIn: true } : {}),
+    };
+    if (!(await send('play-read', body))) return;
+    clear();
+    notTurned();
+    setAgain(false);
+    setSimulated(false);
+  };
+  const record = () => {
+    const actual = Number((now.last?.meanMm ?? 0).toFixed(4));
+    return send('stage-recorded', {
+      stageId: now.stage.id,
+      toolId: instrumentId,
+      actual,
+      typed: String(actual),
+      ...(view.state.plays.at(-1)?.standIn ? { standIn: true } : {}),
+    });
+  };
+  return {
+    reading,
+    pairs,
+    read,
+    push: { text: push, set: setPush },
+    pull: { text: pull, set: setPull },
+    ready: pushed.ok && pulled.ok,
+    take,
+    back: () => setFlat(flat.slice(0, -2)),
+    byStandIn,
+    hand: indicator.now,
+    past: { text: past, set: setPast },
+    marks: { text: marks, set: setMarks, needed: needsMarks, ok: counted.ok },
+    pastDeg,
+    place: turned === '' ? undefined : place,
+    turnTo: (p: JudgedPlace) => setTurned(`${p.name}:${p.turnDeg.toFixed(3)}`),
+    notTurned,
+    again: () => setAgain(true),
+    instruments,
+    instrumentId,
+    setPicked,
+    keep,
+    record,
+    inMark: now.last !== undefined && isInMark(now.last.pastDeg),
+  };
+}
+export type Adjusting = ReturnType<typeof useAdjust>;
+
+const rounded = (mm: number) => Number(mm.toFixed(4));
