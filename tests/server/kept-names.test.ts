@@ -47,6 +47,7 @@ const stored = {
     'stage-recorded',
     'runout-read',
     'play-read',
+    'quote-agreed',
     'trace-kept',
     'line-corrected',
     'note-left',

@@ -129,6 +129,8 @@ const documentFields = {
   handsOnMin: Type.Optional(Type.Integer()),
   /** How deep it was worked, where not everything was measured. */
   depth: Type.Optional(oneOf(depths)),
+  /** The customer's yes: who, up to how much. */
+  agreed: Type.Optional(closed({ by: Type.String(), upTo: Type.String(), ...Said })),
   /** Figures of the corner that were read on this job, or taken over. */
   figures: Type.Optional(Lines),
   strokes: Type.Array(StrokeSchema),

@@ -59,7 +59,7 @@ import {
   stageWindow,
   unitSigns,
 } from '../torque/index.ts';
-import { fixed } from '../units/index.ts';
+import { fixed, moneyInWords } from '../units/index.ts';
 import { type CardDocument, type CardLine, type CardStroke, cardVersion } from './card.ts';
 import { turnedBack } from './turned-back.ts';
 
@@ -98,6 +98,7 @@ export function makeCard(source: CardSource): CardDocument {
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
     ...handsOnOf(source),
+    ...agreedOf(source),
     ...(depthOf(source) === 'full' ? {} : { depth: depthOf(source) }),
     ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
     strokes: operations.flatMap((o) => strokeOf(o, source) ?? []),
@@ -119,6 +120,12 @@ export function makeCard(source: CardSource): CardDocument {
       'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
     ...onlyFor(source),
   };
+}
+
+function agreedOf({ state: { agreed } }: CardSource): Pick<CardDocument, 'agreed'> {
+  if (!agreed) return {};
+  const upTo = moneyInWords(agreed.upToMinor, agreed.currency);
+  return { agreed: { by: agreed.who, upTo, ...by(agreed) } };
 }
 
 function handsOnOf({ state }: CardSource): Pick<CardDocument, 'handsOnMin'> {

@@ -13,6 +13,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   chill: 'Bearing chilled',
   soak: 'Penetrant soak',
   film: 'Film on the seat',
+  people: 'Work at it',
   depth: 'Worked',
   capId: 'On the pusher',
   pusherId: 'Pusher',
@@ -26,6 +27,7 @@ const isFilm = (x: unknown): x is Film => films.some((f) => f === x);
 function valueInWords(key: string, value: unknown, job: JobNow): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return value.length > 0 ? value.join(', ') : 'nothing';
+  if (typeof value === 'number') return String(value);
   if (typeof value !== 'string') return 'not chosen';
   switch (key) {
     case 'route':

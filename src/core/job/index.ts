@@ -16,6 +16,7 @@ export * from './lent.ts';
 export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';
+export * from './plan-on-job.ts';
 export * from './practice.ts';
 export * from './press-on-job.ts';
 export * from './refusal.ts';

@@ -4,12 +4,16 @@ import { familyOf, strokesOf } from './family-on-job.ts';
 import { type JobNow, once } from './job-now.ts';
 import { solvedFor } from './press-on-job.ts';
 
-interface Weighed {
+/** A route as it would go here: how long, and what this shop lacks for it. */
+export interface WeighedRoute {
   route: Route;
   /** Strokes that this shop's kit and tools cannot set up on this route, and those whose best stack is no better than Check. */
   gaps: number;
   checks: number;
+  /** To the end, its alignment counted. */
   minutes: number;
+  /** With hands on it. */
+  handsMin: number;
 }
 
 /** The same job planned on another route. */
@@ -22,27 +26,31 @@ const onRoute = (job: JobNow, route: Route['id']): JobNow => ({
   },
 });
 
-function weighed(job: JobNow, route: Route): Weighed {
+function weighed(job: JobNow, route: Route): WeighedRoute {
   const there = onRoute(job, route.id);
   const best = strokesOf(there).map((o) => solvedFor(there, o)?.solutions[0]?.judgement.status);
   const gaps = best.filter((s) => s === undefined).length;
   const checks = best.filter((s) => s === 'check').length;
   const plan = { chill: false, soak: true, ...job.choices.plan?.value, route: route.id };
-  const { endMin } = schedule({ ...plan, family: familyOf(job)?.code });
-  return { route, gaps, checks, minutes: endMin + route.alignmentMin };
+  const { endMin, handsOnMin } = schedule({ ...plan, family: familyOf(job)?.code });
+  return { route, gaps, checks, minutes: endMin + route.alignmentMin, handsMin: handsOnMin };
 }
+
+/** Every route that is walked here, as it would go with this kit. */
+export const weighedRoutes = once((job): WeighedRoute[] =>
+  (familyOf(job)?.routes ?? []).filter((r) => r.walked).map((r) => weighed(job, r)),
+);
 
 /** The route to begin with: the one whose strokes can be set up here and best, then the shorter with its alignment; and why. */
 export const usualRoute = once((job): { id: Route['id']; reason: string } => {
-  const walked = (familyOf(job)?.routes ?? []).filter((r) => r.walked).map((r) => weighed(job, r));
-  const [best, next] = [...walked].sort(
+  const [best, next] = [...weighedRoutes(job)].sort(
     (a, b) => a.gaps - b.gaps || a.checks - b.checks || a.minutes - b.minutes,
   );
   if (!best) return { id: 'bench', reason: '' };
   return { id: best.route.id, reason: `${best.route.name} first: ${reasonFor(best, next)}` };
 });
 
-function reasonFor(best: Weighed, next: Weighed | undefined): string {
+function reasonFor(best: WeighedRoute, next: WeighedRoute | undefined): string {
   if (!next) return 'the only way walked here.';
   const other = `“${next.route.name}”`;
   if (next.gaps > best.gaps) return `the kit here cannot set up every stroke of ${other}.`;

@@ -98,6 +98,8 @@ export interface JobState {
   keptTraces: { before: KeptTraces; after: KeptTraces };
   /** Lines of the signed card that were wrong. */
   corrections: Kept<EventBody<'line-corrected'>>[];
+  /** The customer's last yes. */
+  agreed?: Kept<EventBody<'quote-agreed'>>;
   /** Notes left with the job. */
   notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -361,6 +363,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'line-corrected':
       s.corrections.push({ ...e.body, ...kept });
+      break;
+    case 'quote-agreed':
+      s.agreed = { ...e.body, ...kept };
       break;
     case 'note-left':
       s.notes.push({ ...e.body, ...kept });

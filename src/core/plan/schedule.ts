@@ -1,4 +1,5 @@
-import { type FamilyCode, isPressed, walks, type WalkStep, walkSteps } from '../families/index.ts';
+import { plan, type Plan, planFromNow, type Progress } from './scheduler.ts';
+import { type CornerWork, tasksOf } from './work.ts';
 
 export type Place = 'car' | 'bench' | 'press' | 'freezer';
 
@@ -7,9 +8,13 @@ export interface Bar {
   id: string;
   label: string;
   place: Place;
+  /** Corner it is worked on, where there are several. */
+  corner?: string;
   startMin: number;
   endMin: number;
   handsOn: boolean;
+  /** Whose hands, by number. */
+  by?: number;
 }
 
 export interface Schedule {
@@ -18,78 +23,68 @@ export interface Schedule {
   handsOnMin: number;
   /** Minutes in which a wait leaves the hands idle. */
   idleMin: number;
+  /** No order can be shorter than this. */
+  boundMin: number;
+  /** There is no shorter one. */
+  exact: boolean;
 }
 
-export interface ScheduleOptions {
-  /** A pressed-in bearing on the bench while nothing else is said. */
-  family?: FamilyCode | undefined;
-  route?: string | undefined;
-  chill: boolean;
-  soak: boolean;
+export type ScheduleOptions = CornerWork & {
+  /** How many work at it. */
+  people?: number;
+  /** How far its tasks have come, where it was begun. */
+  progress?: ReadonlyMap<string, Progress>;
+};
+
+const hands = (n: number) => Array.from({ length: n }, (_, i) => String(i + 1));
+
+const placeOf = (place: string): { place: Place; corner?: string } => {
+  const [kind = 'car', corner] = place.split(' ');
+  return { place: kind as Place, ...(corner ? { corner } : {}) };
+};
+
+function barsOf({ placed }: Plan): Bar[] {
+  return placed.flatMap(({ task, startMin, freeMin, endMin, by }): Bar[] => {
+    const where = placeOf(task.place);
+    const work = { id: task.id, label: task.label, ...where, startMin, endMin: freeMin };
+    const wait = {
+      id: `${task.id}:wait`,
+      label: task.handsMin > 0 ? 'soak' : task.label,
+      ...where,
+      startMin: freeMin,
+      endMin,
+      handsOn: false,
+    };
+    return [
+      ...(freeMin > startMin
+        ? [{ ...work, handsOn: true, ...(by ? { by: Number(by) } : {}) }]
+        : []),
+      ...(endMin > freeMin ? [wait] : []),
+    ];
+  });
 }
 
-/** Handling and press times of the bench work, minutes (engineering judgement until the shop has its own history). */
-const benchWork: readonly { id: string; label: string; place: Place; minutes: number }[] = [
-  { id: 'stack', label: 'set up press', place: 'press', minutes: 8 },
-  { id: 'press-out', label: 'press out', place: 'press', minutes: 20 },
-  { id: 'measure', label: 'measure', place: 'bench', minutes: 14 },
-  { id: 'press-in', label: 'press in', place: 'press', minutes: 20 },
-];
-
-/** Bond broken, seat cleaned and judged, the new unit on by hand, minutes (engineering judgement). */
-const unitMinutes = 35;
-
-/** Freezer: a ring is within 2 K of it after about this long (lumped cooling, engineering judgement). */
-export const chillMinutes = 75;
-
-/**
- * One technician on one corner: work in order, each wait started as early as its work allows.
- * The soak runs beside work that does not need it (all before the nut is cracked is on the same corner, so
- * the press is set up meanwhile); the freezer runs beside the strip.
- */
-export function schedule(o: ScheduleOptions): Schedule {
-  const bars: Bar[] = [];
-  let now = 0;
-  let idle = 0;
-  const hands = (id: string, label: string, place: Place, minutes: number) => {
-    bars.push({ id, label, place, startMin: now, endMin: now + minutes, handsOn: true });
-    now += minutes;
-  };
-  const wait = (id: string, label: string, place: Place, minutes: number): number => {
-    bars.push({ id, label, place, startMin: now, endMin: now + minutes, handsOn: false });
-    return now + minutes;
-  };
-  const until = (t: number) => {
-    idle += Math.max(0, t - now);
-    now = Math.max(now, t);
-  };
-  const steps = walks[o.family ?? 'P1']?.steps ?? [];
-  const strip = walkSteps(steps, 'strip', o.route);
-  const sum = (list: readonly WalkStep[]) => list.reduce((a, s) => a + s.minutes, 0);
-  const cold = o.chill ? wait('chill', 'bearing chills', 'freezer', chillMinutes) : 0;
-  const before = strip.findIndex((s) => s.id === 'soak') + 1;
-  hands('prepare', 'start', 'car', sum(strip.slice(0, before)));
-  // A family without a soak in its strip has nothing to wait for.
-  const soaked = o.soak && before > 0 ? wait('soak', 'soak', 'car', 20) : now;
-  const walk = walks[o.family ?? 'P1'];
-  const [stack, ...pressed] = !walk || isPressed(walk) ? benchWork : [];
-  if (stack) hands(stack.id, stack.label, stack.place, stack.minutes);
-  until(soaked);
-  const toBench = stack && o.route !== 'on-car' ? 'strip, parts to the bench' : 'strip';
-  hands('strip', toBench, 'car', sum(strip.slice(before)));
-  if (!stack) hands('unit', 'unit off, seat, unit on', 'car', unitMinutes);
-  for (const b of pressed) {
-    // The cold ring is wanted for the last of them.
-    if (b === pressed.at(-1)) until(cold);
-    hands(b.id, b.label, b.place, b.minutes);
-  }
-  hands('rebuild', 'rebuild', 'car', sum(walkSteps(steps, 'rebuild', o.route)));
-  hands('torque', 'nut', 'car', 10);
-  hands('prove', 'proof', 'car', 25);
+/** The shortest order of the work on some corners, for one or two people, each wait used. */
+export function scheduleAll(
+  corners: readonly CornerWork[],
+  people = 1,
+  progress: ReadonlyMap<string, Progress> = new Map(),
+): Schedule {
+  const tasks = corners.flatMap(tasksOf);
+  const p =
+    progress.size > 0 ? planFromNow(tasks, hands(people), progress) : plan(tasks, hands(people));
+  const bars = barsOf(p);
+  const handsOnMin = bars.reduce((a, b) => a + (b.handsOn ? b.endMin - b.startMin : 0), 0);
   return {
     bars,
-    endMin: now,
-    handsOnMin: bars.filter((b) => b.handsOn).reduce((a, b) => a + b.endMin - b.startMin, 0),
-    idleMin: idle,
+    endMin: p.endMin,
+    handsOnMin,
+    idleMin: people * p.endMin - handsOnMin,
+    boundMin: p.boundMin,
+    exact: p.exact,
   };
 }
+
+/** The same for one corner. */
+export const schedule = ({ people, progress, ...work }: ScheduleOptions): Schedule =>
+  scheduleAll([work], people, progress);

@@ -13,7 +13,7 @@ import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
 import { type Operation, operations } from '../press/operations.ts';
 import { KeptSignalSchema, KeptSpectrumSchema } from '../prove/kept-trace.ts';
-import { closed, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
+import { closed, Currency, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { pullCalls } from '../torque/pull.ts';
 import { ThroughSchema } from '../torque/tools.ts';
@@ -273,6 +273,12 @@ export const eventBodies = {
     signal: Maybe(KeptSignalSchema),
     standIn: Maybe(Type.Boolean()),
   }),
+  /** The customer's yes to a quote: who said it, and up to how much, in minor units. */
+  'quote-agreed': closed({
+    who: Text(60),
+    upToMinor: Type.Integer({ minimum: 1, maximum: 1_000_000_000 }),
+    currency: Currency,
+  }),
   /** Something to know, left with the job; `reckoned`: by the quick page. */
   'note-left': closed({ text: Text(400), reckoned: Maybe(Type.Literal(true)) }),
   /** Hands on the job, and off it. */
@@ -349,6 +355,8 @@ export const choiceBodies = {
     chill: Type.Boolean(),
     soak: Type.Boolean(),
     film: Maybe(oneOf(films)),
+    /** How many work at it; one while nothing is said. */
+    people: Maybe(Type.Integer({ minimum: 1, maximum: 2 })),
   }),
   ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<
     `stack-${Operation}`,

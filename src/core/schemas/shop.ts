@@ -12,6 +12,8 @@ export const ShopSettingsSchema = closed({
   /** Which units come first; metric unless said. */
   units: Maybe(oneOf(unitSystems)),
   currency: Maybe(Currency),
+  /** An hour of hands on a car, in minor units of the currency. */
+  labourRateMinor: Maybe(Type.Integer({ minimum: 1, maximum: 100_000_000 })),
   /** Tax on a quote, per cent. */
   taxPercent: Maybe(Type.Number({ minimum: 0, maximum: 50 })),
   /** IANA name, "Europe/Oslo"; the machine's own unless said. */

@@ -44,12 +44,13 @@ describe('a pair set by its nut', () => {
     ]);
   });
   it('names no place where none is inside: a coarse lock, a narrow window', () => {
-    const { safe, places } = adjustment(
+    const { safe, places, none } = adjustment(
       0.1,
       { pitchMm: 2, stepDeg: 60, pastDeg: 30 },
       { lowMm: 0.09, highMm: 0.11 },
     );
     expect(safe).toBeUndefined();
+    expect(none).toMatchObject({ rule: 'adjust.none-fits', status: 'check' });
     expect(places.every((p) => p.verdict.status === 'stop')).toBe(true);
   });
   it('the place it takes lies inside, and no looser one does', () => {

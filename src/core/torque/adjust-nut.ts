@@ -93,6 +93,8 @@ export interface Adjustment {
   places: readonly JudgedPlace[];
   /** The one to take; undefined: none of them leaves what is asked. */
   safe: JudgedPlace | undefined;
+  /** What to do where none does. */
+  none?: Verdict;
 }
 
 /** So many places are drawn, the nearest ones and the one to take. */
@@ -123,5 +125,9 @@ export function adjustment(
         verdict: verdict('adjust.place', said, p.inWindow ? inside : 'stop'),
       };
     });
-  return { places, safe: places.find((p) => safe && p.turnDeg === safe.turnDeg) };
+  return {
+    places,
+    safe: places.find((p) => safe && p.turnDeg === safe.turnDeg),
+    ...(safe ? {} : { none: verdict('adjust.none-fits', {}) }),
+  };
 }

@@ -1,2 +1,3 @@
 export * from './format.ts';
 export * from './quantity.ts';
+export * from './money.ts';

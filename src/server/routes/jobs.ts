@@ -6,7 +6,9 @@ import { answered } from '../answered.ts';
 import { cardCsv, jobCard } from '../card.ts';
 import { jobRecordAnew, jobView } from '../job-record.ts';
 import { addEvent, setChoice, startJob } from '../jobs.ts';
+import { quoteSettings } from '../quote.ts';
 import { rawJob, TakeBackSchema, takeBack } from '../raw-job.ts';
+import { visitOf } from '../visit.ts';
 import { jobLessons } from '../tables.ts';
 
 import { known, route, type Route, traceLimit } from './route.ts';
@@ -31,6 +33,20 @@ export const jobsRoutes: readonly Route[] = [
   route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
   route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) =>
     jobView(params['id']!),
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/visit',
+    'Other corners of the same car with an open job',
+    {},
+    ({ params }) => visitOf(params['id']!),
+  ),
+  route(
+    'GET',
+    '/api/jobs/{id}/quote-basis',
+    'Rate, tax and earlier minutes for a quote of this job',
+    {},
+    ({ params }) => quoteSettings(params['id']!),
   ),
   route(
     'POST',

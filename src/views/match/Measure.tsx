@@ -52,16 +52,13 @@ const turnedOf = ({ ctx, state }: JobNow) =>
 function dueOf(view: JobNow, off: boolean): Open {
   const [next] = readingsToGo(view);
   if (next) return next.d;
-  if (encoderToRead(view)) return 'encoder';
+  if (encoderAsked(view, off)) return 'encoder';
   return off && !turnedOf(view) ? 'bench' : 'points';
 }
 
-/** What is known of the old part's encoder. */
-function encoderSaid(view: JobNow): string {
-  const { oldEncoder } = view.state;
-  if (oldEncoder) return encoderWords(oldEncoder);
-  return encoderToRead(view) ? 'not read' : 'none on this kind';
-}
+/** On the car every part is looked at for an encoder, for the catalogue tells parts apart by it; off it, only what can have one. */
+const encoderAsked = (view: JobNow, off: boolean): boolean =>
+  off ? encoderToRead(view) : !view.state.oldEncoder;
 
 const atBench = (d: DimensionId, r: Reading): number => (isCount(d) ? r.valueMm : atTwenty(r));
 
@@ -127,7 +124,7 @@ export function useMeasure({ off }: MeasureProps) {
       </div>
     ),
     side: <Warnings list={[...warningsOf(view, stats), ...(again ? [again.text] : [])]} />,
-    left: toGo.reduce((n, x) => n + x.n, 0) + Number(encoderToRead(view)),
+    left: toGo.reduce((n, x) => n + x.n, 0) + Number(encoderAsked(view, off)),
     list,
     part: chosen,
     instrument: instrumentById(view, state.oldInstrumentId),
@@ -227,7 +224,7 @@ function ReadList({
       dimensionNames[d],
       statsWords(d, stats[d]),
     ]),
-    ['encoder', 'Encoder', encoderSaid(view)],
+    ['encoder', 'Encoder', state.oldEncoder ? encoderWords(state.oldEncoder) : 'not read'],
     ['points', 'Rolls, seals, spacer', pointsWords(state)],
   ];
   if (off)

@@ -2,12 +2,23 @@ import type { Bar, Place, Schedule } from '../../core/plan/index.ts';
 import { clockTime } from '../../core/units/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 
-const places: readonly [Place, string][] = [
-  ['car', 'Car'],
-  ['bench', 'Bench'],
-  ['press', 'Press'],
-  ['freezer', 'Freezer'],
-];
+const names: Record<Place, string> = {
+  car: 'Car',
+  bench: 'Bench',
+  press: 'Press',
+  freezer: 'Freezer',
+};
+const inOrder = Object.keys(names) as Place[];
+/** A place, at the car one for each corner that is worked on. */
+const rowOf = ({ place, corner }: Pick<Bar, 'place' | 'corner'>) =>
+  corner ? `${names[place]} ${corner}` : names[place];
+
+/** The rows of a plan: a job done at the car alone has one; another shows where it could go. */
+function rowsOf(bars: readonly Bar[]): string[] {
+  const cars = [...new Set(bars.filter((b) => b.place === 'car').map(rowOf))];
+  const alone = bars.every((b) => b.place === 'car');
+  return alone ? cars : [...cars, ...inOrder.slice(1).map((p) => names[p])];
+}
 const x0 = 84;
 const x1 = 872;
 
@@ -22,11 +33,10 @@ export function Timeline({
   timeZone: string;
 }) {
   const marks = useMarks();
-  // A job that is done at the car alone has one row; another shows where it could go.
-  const rows = plan.bars.every((b) => b.place === 'car') ? places.slice(0, 1) : places;
+  const rows = rowsOf(plan.bars);
   const bottom = 66 + rows.length * 54;
   const X = (min: number) => x0 + ((x1 - x0) * min) / plan.endMin;
-  const Y = (p: Place) => 64 + rows.findIndex(([id]) => id === p) * 54;
+  const Y = (b: Pick<Bar, 'place' | 'corner'>) => 64 + rows.indexOf(rowOf(b)) * 54;
   const start = new Date(startMs);
   const clock = (min: number) => clockTime(startMs + min * 60_000, timeZone);
   const firstHour = Math.ceil((start.getUTCMinutes() + 0.01) / 60) * 60 - start.getUTCMinutes();
@@ -34,13 +44,17 @@ export function Timeline({
     { length: Math.floor((plan.endMin - firstHour) / 60) + 1 },
     (_, i) => firstHour + i * 60,
   ).filter((m) => m > 20 && m < plan.endMin - 24);
-  const hands = plan.bars.filter((b) => b.handsOn);
-  const wayOfHands = hands
-    .map(
-      (b, i) =>
-        `${i === 0 ? 'M' : `L${X(b.startMin)} ${Y(hands[i - 1]!.place) + 20}L`}${X(b.startMin)} ${Y(b.place) + 20}L${X(b.endMin)} ${Y(b.place) + 20}`,
-    )
-    .join('');
+  const people = [...new Set(plan.bars.flatMap((b) => b.by ?? []))].sort((a, b) => a - b);
+  const wayOf = (by: number) =>
+    plan.bars
+      .filter((b) => b.by === by)
+      .map((b, i, own) => {
+        const before = own[i - 1];
+        const to = Y(b) + 20;
+        const from = before ? `L${X(b.startMin)} ${Y(before) + 20}L` : 'M';
+        return `${from}${X(b.startMin)} ${to}L${X(b.endMin)} ${to}`;
+      })
+      .join('');
   return (
     <svg
       className="drawing timeline"
@@ -58,15 +72,17 @@ export function Timeline({
           </text>
         </g>
       ))}
-      {rows.map(([id, name]) => (
-        <g key={id}>
-          <text className="strong" x="0" y={Y(id) + 25}>
+      {rows.map((name, i) => (
+        <g key={name}>
+          <text className="strong" x="0" y={64 + i * 54 + 25}>
             {name}
           </text>
-          <path className="strip-axis" d={`M0 ${Y(id) + 42}H${x1}`} />
+          <path className="strip-axis" d={`M0 ${64 + i * 54 + 42}H${x1}`} />
         </g>
       ))}
-      <path className="hands" d={wayOfHands} />
+      {people.map((by) => (
+        <path key={by} className={by === 1 ? 'hands' : 'hands second'} d={wayOf(by)} />
+      ))}
       {plan.bars.map((b, i) => (
         <BarShape
           key={b.id}
@@ -74,13 +90,13 @@ export function Timeline({
           first={i === plan.bars.findIndex((x) => x.handsOn)}
           x={X(b.startMin)}
           w={X(b.endMin) - X(b.startMin)}
-          y={Y(b.place)}
+          y={Y(b)}
           fill={marks.fill('outer')}
         />
       ))}
       <path className="nowline" d={`M${x0} 46V${bottom}`} />
       <path className="f-blue" d={`M${x0 - 6} 40h12l-6 9z`} />
-      <text className="text-blue" x={x0} y="298" textAnchor="middle">
+      <text className="text-blue" x={x0} y={bottom + 14} textAnchor="middle">
         now {clock(0)}
       </text>
       <path className="endline" d={`M${x1} 34V${bottom}`} />

@@ -165,6 +165,15 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
           )}
         </section>
         <section>
+          {c.agreed && (
+            <>
+              <h3>Agreed</h3>
+              <p>
+                {c.agreed.by} agreed to up to {c.agreed.upTo}, {dayTime(c.agreed.atMs, tz)}, told to{' '}
+                {c.agreed.who}.
+              </p>
+            </>
+          )}
           <h3>Signed</h3>
           <p>
             {c.signed ? (

@@ -7,11 +7,11 @@ import {
   handsOn,
   type JobView,
   spine,
-  type Station,
   stationNames,
   stations,
   timerNow,
 } from '../../core/job/index.ts';
+import { isStation, type JobPage, pageName } from './jobPage.ts';
 import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
@@ -24,7 +24,7 @@ import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useServerClock } from './useTick.ts';
 
-const OpenStation = createContext<Station | 'card'>('card');
+const OpenStation = createContext<JobPage>('card');
 
 export interface SheetProps {
   first: JobView;
@@ -37,7 +37,7 @@ export function JobSheet({
   who,
   station,
   children,
-}: SheetProps & { station: Station | 'card'; children: ReactNode }) {
+}: SheetProps & { station: JobPage; children: ReactNode }) {
   const api = useJobApi(first, who);
   return (
     <JobProvider value={api}>
@@ -60,8 +60,8 @@ export function JobSheet({
 }
 
 /** What verdicts on this screen say of where they were decided. */
-const decidedAt = (view: JobView, station: Station | 'card') => ({
-  what: `Job ${view.job.number}, ${station === 'card' ? 'Job card' : stationNames[station]}`,
+const decidedAt = (view: JobView, station: JobPage) => ({
+  what: `Job ${view.job.number}, ${pageName(station)}`,
   href: `/jobs/${view.job.id}/${station}`,
 });
 
@@ -151,7 +151,7 @@ function openFor(ms: number): string {
     : `${Math.floor(min / 1440)} days`;
 }
 
-function Spine({ open }: { open: Station | 'card' }) {
+function Spine({ open }: { open: JobPage }) {
   const { view } = useJob();
   const marks = spine(view);
   const now = currentStation(view.state.done);
@@ -213,8 +213,9 @@ export function StationBody({
   const now = currentStation(view.state.done);
   // Done stations are read, stations to come are looked at; only the current one takes entries.
   const { closed } = view.state;
-  const away = open !== 'card' && (open !== now || closed !== undefined);
-  const done = open !== 'card' && view.state.done.includes(open);
+  const station = isStation(open) ? open : undefined;
+  const away = station !== undefined && (station !== now || closed !== undefined);
+  const done = station !== undefined && view.state.done.includes(station);
   const there = now ? (
     <a className="btn main" data-main="" href={`/jobs/${view.job.id}/${now}`}>
       To {stationNames[now]}
@@ -260,7 +261,7 @@ export function StationBody({
           aria-label="What is true and what is asked"
           tabIndex={0}
         >
-          {closed !== undefined && open !== 'card' ? (
+          {closed !== undefined && station ? (
             <ClosedJob why={closed} />
           ) : (
             <fieldset className="contents" disabled={away}>
@@ -269,7 +270,7 @@ export function StationBody({
           )}
         </div>
         <div className="acts">
-          {closed !== undefined && open !== 'card' && <OpenAgain />}
+          {closed !== undefined && station && <OpenAgain />}
           {!away && actions}
           {closed === undefined && away && (
             <>
@@ -282,12 +283,12 @@ export function StationBody({
             </>
           )}
         </div>
-        {reopening && open !== 'card' && (
+        {reopening && station && (
           <ReasonDialog
-            title={`Reopen ${stationNames[open]}?`}
+            title={`Reopen ${stationNames[station]}?`}
             text="What was recorded stays. The centre line goes back to here until it is done again."
             onClose={() => setReopening(false)}
-            onReason={(reason) => send('station-reopened', { station: open, reason })}
+            onReason={(reason) => send('station-reopened', { station, reason })}
           />
         )}
       </aside>

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
-import { type Station, stations } from '../../core/job/index.ts';
+import { stations } from '../../core/job/index.ts';
 import { useKept } from '../../ui/kept.ts';
 import { Dialog } from '../../ui/Panels.tsx';
+import { isStation, type JobPage } from './jobPage.ts';
 
 const storeKey = 'keys-off';
 
@@ -9,7 +10,7 @@ const storeKey = 'keys-off';
  * Single-key shortcuts: never while typing, and they can be switched off (WCAG 2.1.4). On a page outside a job there is
  * no centre line to walk.
  */
-export function Keys({ job }: { job?: { id: string; station: Station | 'card' } }) {
+export function Keys({ job }: { job?: { id: string; station: JobPage } }) {
   const { id: jobId, station } = job ?? {};
   const [help, setHelp] = useState(false);
   const [kept, keep] = useKept('localStorage', storeKey);
@@ -28,7 +29,8 @@ export function Keys({ job }: { job?: { id: string; station: Station | 'card' } 
       if (e.key === '?') return setHelp(true);
       if (off) return;
       const beside = (step: 1 | -1) => {
-        const at = station === 'card' ? stations.length : stations.indexOf(station ?? 'complaint');
+        const page = station ?? 'complaint';
+        const at = isStation(page) ? stations.indexOf(page) : stations.length;
         return jobId && stations[at + step];
       };
       const next = e.key === 'ArrowRight' ? beside(1) : e.key === 'ArrowLeft' && beside(-1);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { ShopSettings, ShopView } from '../../core/schemas/shop.ts';
 import type { TabletRow } from '../../core/schemas/tablets.ts';
-import { dayTime, type UnitSystem } from '../../core/units/index.ts';
+import { dayTime, minorPerUnit, readMoney, type UnitSystem } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
@@ -23,12 +23,16 @@ function withText(s: ShopSettings, key: 'currency' | 'timeZone', text: string): 
 /** The same for a number; what is none is left as typed for the server to refuse. */
 function withNumber(
   s: ShopSettings,
-  key: 'taxPercent' | 'recheckKm' | 'recheckDays',
+  key: 'taxPercent' | 'recheckKm' | 'recheckDays' | 'labourRateMinor',
   text: string,
 ): ShopSettings {
   const { [key]: _was, ...rest } = s;
   return text.trim() === '' ? rest : { ...rest, [key]: Number(text.replace(',', '.')) };
 }
+
+/** The rate as it was typed. */
+const rateText = ({ labourRateMinor, currency }: ShopSettings) =>
+  labourRateMinor === undefined ? '' : String(labourRateMinor / minorPerUnit(currency ?? 'EUR'));
 
 /** How this shop works: its name, and whether simulated instruments may be used. */
 export default function Shop({
@@ -49,6 +53,7 @@ export default function Shop({
   const [shop, setShop] = useState(first);
   const [settings, setSettings] = useState(first.settings);
   const [who, setWho] = useState(firstWho);
+  const [rate, setRate] = useState(rateText(first.settings));
   const [tax, setTax] = useState(String(first.settings.taxPercent ?? ''));
   const [recheck, setRecheck] = useState(String(first.settings.recheckKm ?? ''));
   const [days, setDays] = useState(String(first.settings.recheckDays ?? ''));
@@ -113,6 +118,19 @@ export default function Shop({
             }}
           />
         </div>
+        <Field
+          label="An hour of hands on a car"
+          inputMode="decimal"
+          {...(settings.currency ? { unit: settings.currency } : {})}
+          text={rate}
+          onText={(t) => {
+            setRate(t);
+            const minor = readMoney(t, settings.currency ?? 'EUR');
+            setSettings(
+              withNumber(settings, 'labourRateMinor', minor === undefined ? t : String(minor)),
+            );
+          }}
+        />
         <div className="pair-in">
           <Field
             label="Time zone, as Europe/Oslo"

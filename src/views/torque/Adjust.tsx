@@ -2,7 +2,6 @@ import { type ReactNode, useState } from 'react';
 import { type AdjustNow, type Warmth, warmShiftOf } from '../../core/job/index.ts';
 import { spreadVerdict } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
-import { verdict } from '../../core/verdict.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
 import { VerdictWord } from '../../ui/Marks.tsx';
@@ -116,10 +115,11 @@ function AdjustCall({ now, at }: { now: AdjustNow; at: Adjusting }) {
       </Call>
     );
   if (now.pitchFault) return <Call status="check">{now.pitchFault}</Call>;
-  if (now.adjusted && !now.adjusted.safe)
+  const none = now.adjusted?.none;
+  if (none)
     return (
-      <Call status="check">
-        <RuleLink said={verdict('adjust.none-fits', {})} />
+      <Call status={none.status}>
+        <RuleLink said={none} />
       </Call>
     );
   if (at.inMark && now.last && inside(now, now.last.meanMm))

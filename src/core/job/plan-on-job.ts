@@ -1,0 +1,100 @@
+import type { Corner } from '../corner.ts';
+import type { FamilyCode, Route } from '../families/index.ts';
+import type { ChoiceBody } from '../schemas/events.ts';
+import {
+  type CornerWork,
+  type Progress,
+  type Schedule,
+  scheduleAll,
+  tasksOf,
+} from '../plan/index.ts';
+import { familyCodeOf, stepsOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { isRebuilt } from './owed.ts';
+import { usualRoute } from './route-on-job.ts';
+import { timerNow } from './timers.ts';
+
+export type PlanChoice = ChoiceBody<'plan'>;
+
+/** The plan as chosen; the usual route, with the soak and one pair of hands, while nothing is. */
+export const planOf = (job: JobNow): PlanChoice =>
+  job.choices.plan?.value ?? { route: usualRoute(job).id, soak: true, chill: false };
+
+/** Another corner of the same car that has an open job of its own. */
+export interface OnVisit {
+  jobId: string;
+  number: string;
+  corner: Corner;
+  family: FamilyCode | undefined;
+  plan: PlanChoice;
+  /** Its work was begun. */
+  begun: boolean;
+}
+
+const workOn = (
+  family: FamilyCode | undefined,
+  { route, soak, chill }: PlanChoice,
+  corner?: string,
+): CornerWork => ({ family, route, soak, chill, ...(corner ? { corner } : {}) });
+
+/** How far the tasks of this job have come, by what stands in its record; empty before work was begun. */
+export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
+  const { state } = job;
+  const progress = new Map<string, Progress>();
+  if (!state.done.includes('plan')) return progress;
+  const stripped = new Set(state.stepsDone.strip);
+  const strip = stepsOf(job, 'strip').map((s) => s.id);
+  const soak = strip.indexOf('soak') + 1;
+  const all = (ids: readonly string[]) => ids.every((id) => stripped.has(id));
+  const over = (id: string, is: boolean) => is && progress.set(id, { over: true });
+  const timer = (id: string) => state.timers.find((t) => t.id === id);
+  const running = timer('soak');
+  const soaking = running && timerNow(running, nowMs).stand === 'running';
+  if (all(strip.slice(0, soak)))
+    progress.set(
+      'prepare',
+      soaking
+        ? { handsLeftMin: 0, waitLeftMin: Math.ceil((running.endsMs - nowMs) / 60_000) }
+        : { over: true },
+    );
+  const chilling = timer('chill');
+  if (chilling)
+    progress.set(
+      'chill',
+      chilling.endsMs > nowMs
+        ? { handsLeftMin: 0, waitLeftMin: Math.ceil((chilling.endsMs - nowMs) / 60_000) }
+        : { over: true },
+    );
+  over('strip', all(strip));
+  for (const id of ['stack', 'press-out', 'measure', 'unit'])
+    over(id, state.done.includes('press-out'));
+  for (const id of ['press-in', 'unit', 'chill']) over(id, state.done.includes('press-in'));
+  over('rebuild', state.done.includes('press-in') && isRebuilt(job));
+  over('torque', state.done.includes('torque'));
+  over('prove', state.signed !== undefined);
+  return progress;
+}
+
+/** The shortest order of what is left of this job, alone or with other corners of the same car. */
+export function scheduleOf(
+  job: JobNow,
+  nowMs: number,
+  with_: { plan?: PlanChoice; route?: Route['id']; others?: readonly OnVisit[] } = {},
+): Schedule {
+  const { others = [] } = with_;
+  const chosen = with_.plan ?? planOf(job);
+  const plan = with_.route ? { ...chosen, route: with_.route } : chosen;
+  const own = others.length > 0 ? job.ctx.corner : undefined;
+  const works = [
+    workOn(familyCodeOf(job), plan, own),
+    ...others.map((o) => workOn(o.family, o.plan, o.corner)),
+  ];
+  const prefix = own ? `${own}:` : '';
+  const known = new Set(works.flatMap(tasksOf).map((t) => t.id));
+  const progress = new Map(
+    [...progressOf(job, nowMs)]
+      .map(([id, p]): [string, Progress] => [prefix + id, p])
+      .filter(([id]) => known.has(id)),
+  );
+  return scheduleAll(works, plan.people ?? 1, progress);
+}
