@@ -5,6 +5,7 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { v7 as uuid } from 'uuid';
 
 const folder = resolve(dirname(fileURLToPath(import.meta.url)), '../demo-data');
 const read = (name: string) => readFileSync(resolve(folder, name), 'utf8');
@@ -25,7 +26,7 @@ if (intoFile) {
 
 const { importJobs, importTable, importWorkshop } = await import('../src/server/import.ts');
 const { Problem } = await import('../src/server/problem.ts');
-const { markAsDemo, shopName } = await import('../src/server/shop.ts');
+const { changeSettings, markAsDemo, shopName } = await import('../src/server/shop.ts');
 const { store } = await import('../src/server/store.ts');
 
 try {
@@ -41,6 +42,14 @@ try {
       await importWorkshop(JSON.parse(read('workshop.json'))),
       await importJobs(JSON.parse(read('jobs.json'))),
     ];
+    const settings = {
+      name: (await shopName()) ?? '',
+      standIns: true,
+      currency: 'EUR',
+      taxPercent: 20,
+      labourRateMinor: 6800,
+    };
+    await changeSettings({ id: uuid(), byId: 'ines', pin: '2580', version: 0, settings });
     if (intoFile) {
       await db.run('PRAGMA wal_checkpoint(TRUNCATE)');
       db.$client.close();

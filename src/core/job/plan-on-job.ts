@@ -1,5 +1,5 @@
 import type { Corner } from '../corner.ts';
-import type { FamilyCode, Route } from '../families/index.ts';
+import type { FamilyCode } from '../families/index.ts';
 import type { ChoiceBody } from '../schemas/events.ts';
 import {
   type CornerWork,
@@ -75,15 +75,13 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
   return progress;
 }
 
+/** Minutes with hands on this job as planned, from its beginning. */
+export const plannedMinutes = (job: JobNow): number =>
+  scheduleAll([workOn(familyCodeOf(job), planOf(job))]).handsOnMin;
+
 /** The shortest order of what is left of this job, alone or with other corners of the same car. */
-export function scheduleOf(
-  job: JobNow,
-  nowMs: number,
-  with_: { plan?: PlanChoice; route?: Route['id']; others?: readonly OnVisit[] } = {},
-): Schedule {
-  const { others = [] } = with_;
-  const chosen = with_.plan ?? planOf(job);
-  const plan = with_.route ? { ...chosen, route: with_.route } : chosen;
+export function scheduleOf(job: JobNow, nowMs: number, others: readonly OnVisit[] = []): Schedule {
+  const plan = planOf(job);
   const own = others.length > 0 ? job.ctx.corner : undefined;
   const works = [
     workOn(familyCodeOf(job), plan, own),

@@ -10,6 +10,7 @@ export interface WeighedRoute {
   /** Strokes that this shop's kit and tools cannot set up on this route, and those whose best stack is no better than Check. */
   gaps: number;
   checks: number;
+  strokes: number;
   /** To the end, its alignment counted. */
   minutes: number;
   /** With hands on it. */
@@ -33,7 +34,15 @@ function weighed(job: JobNow, route: Route): WeighedRoute {
   const checks = best.filter((s) => s === 'check').length;
   const plan = { chill: false, soak: true, ...job.choices.plan?.value, route: route.id };
   const { endMin, handsOnMin } = schedule({ ...plan, family: familyOf(job)?.code });
-  return { route, gaps, checks, minutes: endMin + route.alignmentMin, handsMin: handsOnMin };
+  const strokes = best.length;
+  return {
+    route,
+    gaps,
+    checks,
+    strokes,
+    minutes: endMin + route.alignmentMin,
+    handsMin: handsOnMin,
+  };
 }
 
 /** Every route that is walked here, as it would go with this kit. */

@@ -39,7 +39,7 @@ export function PickList() {
   });
   const items = itemsOf(familyCodeOf(view));
   return (
-    <div className="pick-list">
+    <>
       <section>
         <h2>Take to the car{stacks.length > 0 ? ' and the press' : ''}</h2>
         <p className="note">{tools.join(', ')}.</p>
@@ -97,6 +97,6 @@ export function PickList() {
         <h2>While it is apart</h2>
         <p className="note">{whileApart.join(' · ')}</p>
       </section>
-    </div>
+    </>
   );
 }

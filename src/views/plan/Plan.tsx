@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import { cautions } from '../../core/families/index.ts';
 import { expansionMm, materials } from '../../core/fits/index.ts';
 import {
@@ -71,7 +72,7 @@ function Body() {
   const plan = planOf(view);
   const visit = useVisit();
   const others = visit.others.filter((o) => visit.with.includes(o.jobId));
-  const s = scheduleOf(view, view.nowMs, { others });
+  const s = scheduleOf(view, view.nowMs, others);
   const strip = stepsOf(view, 'strip');
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
   const walkable = routes.find((r) => r.id === plan.route)?.walked === true;
@@ -95,8 +96,8 @@ function Body() {
       picture={
         <div className="plan-pic">
           <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
-          <HowItIsDone plan={plan} onSet={set} visit={visit} />
           <RouteCompare chosen={plan.route} onRoute={(route) => set({ route })} />
+          <HowItIsDone plan={plan} onSet={set} visit={visit} />
         </div>
       }
       side={
@@ -115,6 +116,12 @@ function Body() {
             </section>
           )}
           {plan.chill && choices.plan && <Freezer />}
+          <section>
+            <h2>What it costs</h2>
+            <a className="btn quiet small" href={`/jobs/${job.id}/quote`}>
+              Quote
+            </a>
+          </section>
           <PickList />
           <OtherSide visit={visit} />
           <section>
@@ -133,9 +140,10 @@ function Body() {
             missing={walkable ? missing : 'Choose a route that can be walked'}
             onAct={start}
           />
-          <a className="btn quiet" href={`/jobs/${job.id}/quote`}>
-            Quote
-          </a>
+          <button type="button" className="btn quiet" onClick={() => window.print()}>
+            <Printer aria-hidden="true" />
+            List
+          </button>
         </>
       }
     />

@@ -7,8 +7,8 @@ import {
   familyCodeOf,
   familyOf,
   type JobView,
+  plannedMinutes,
   planOf,
-  scheduleOf,
 } from '../../core/job/index.ts';
 import {
   branchesOf,
@@ -82,7 +82,7 @@ function Body() {
           currency,
           ratePerHourMinor: rate,
           taxPercent: settings?.taxPercent ?? 0,
-          plannedMin: scheduleOf(view, view.nowMs).handsOnMin || 1,
+          plannedMin: plannedMinutes(view),
           history: settings?.history ?? [],
           alignmentMin: route?.alignmentMin ?? 0,
           parts,

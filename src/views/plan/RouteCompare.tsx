@@ -4,7 +4,8 @@ import { useJob } from '../shell/useJob.ts';
 
 const hours = (min: number) => `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
 
-function kitWords({ gaps, checks }: WeighedRoute): string {
+function kitWords({ gaps, checks, strokes }: WeighedRoute): string {
+  if (strokes === 0) return 'nothing is pressed';
   if (gaps > 0) return `${gaps} ${gaps === 1 ? 'stroke' : 'strokes'} without tools here`;
   return checks > 0
     ? `${checks} ${checks === 1 ? 'stack' : 'stacks'} no better than Check`

@@ -1,0 +1,65 @@
+import { expect, it } from 'vitest';
+import { shopContext } from '../../../tests/shop.ts';
+import { walked, Worked, workThrough } from '../../../tests/technician.ts';
+import { makeCard } from '../card/index.ts';
+import { plannedMinutes, progressOf, scheduleOf } from './index.ts';
+
+const p1 = walked[0]!;
+const { entries } = workThrough(p1);
+const upTo = (station: string) => {
+  const job = new Worked(shopContext(p1.unit, p1.corner));
+  const end = entries.findIndex(
+    (e) => 'type' in e && e.type === 'station-done' && e.body.station === station,
+  );
+  for (const e of entries.slice(0, end + 1)) expect(job.put(e)).toBeUndefined();
+  return job;
+};
+
+it('plans what is left: the whole job before it was begun, less with every station, nothing once it is signed', () => {
+  const left = ['plan', 'press-out', 'press-in', 'torque'].map(
+    (s) => scheduleOf(upTo(s).now, 0).endMin,
+  );
+  expect(left[0]).toBe(plannedMinutes(upTo('plan').now));
+  expect(left).toEqual([...left].sort((a, b) => b - a));
+  expect(left.at(-1)).toBe(25);
+  expect(scheduleOf(workThrough(p1).worked.now, 0).endMin).toBe(0);
+  expect(plannedMinutes(upTo('press-in').now)).toBe(plannedMinutes(upTo('match').now));
+});
+
+it('a soak that runs keeps its own minutes, and what needs it waits for it', () => {
+  const job = upTo('plan');
+  for (const stepId of ['ground', 'soak'])
+    job.put({ type: 'step-done', body: { phase: 'strip', stepId } });
+  job.put({ type: 'timer-started', body: { timerId: 'soak', label: 'soak', minutes: 20 } });
+  const startedMs = job.now.state.timers[0]!.startedMs;
+  expect(progressOf(job.now, startedMs + 5 * 60_000).get('prepare')).toEqual({
+    handsLeftMin: 0,
+    waitLeftMin: 15,
+  });
+  expect(progressOf(job.now, startedMs + 30 * 60_000).get('prepare')).toEqual({ over: true });
+});
+
+it('two corners of a car are planned as one visit, and use each other’s waits', () => {
+  const { now } = upTo('match');
+  const other = {
+    jobId: 'k',
+    number: '2',
+    corner: 'RF' as const,
+    family: 'P1' as const,
+    plan: { route: 'bench' as const, soak: true, chill: false },
+    begun: false,
+  };
+  const alone = scheduleOf(now, 0);
+  const both = scheduleOf(now, 0, [other]);
+  expect(both.endMin).toBeLessThan(2 * alone.endMin);
+  expect(new Set(both.bars.map((b) => b.corner))).toEqual(new Set(['LF', 'RF', undefined]));
+});
+
+it('the customer’s yes stands on the card, to how much and told to whom', () => {
+  const job = upTo('plan');
+  const body = { who: 'Keeper of the pool', upToMinor: 35_000, currency: 'EUR' };
+  expect(job.put({ type: 'quote-agreed', body })).toBeUndefined();
+  const card = makeCard({ ...job.now, events: job.events, job: { number: '1', createdMs: 0 } });
+  expect(card.agreed).toMatchObject({ by: body.who, who: 'ines' });
+  expect(card.agreed?.upTo).toMatch(/350\.00/u);
+});
