@@ -201,6 +201,8 @@ export const CornerRecordSchema = closed({
   seal: Maybe(SealSchema),
   stud: Maybe(StudSchema),
   nut: Maybe(NutSchema),
+  /** What feeds the bearing, where a job changed it: the next hand has to know. */
+  feed: Maybe(oneOf(['grease', 'oil'] as const)),
   /** The vehicle maker's limits for this corner, with where they stand; the wheel's radial load in N. */
   limits: Maybe(
     closed({

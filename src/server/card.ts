@@ -76,6 +76,7 @@ export function cardCsv(c: JobCard): string {
       }),
     ),
     ...(c.fasteners ?? []).map((l) => line('fastener', l)),
+    ...(c.ways ?? []).map((l) => line('way', l)),
     ...c.seen.map((l) => line('seen', l)),
     ...c.turnedBack.map((l) => line('turned back', l)),
     ...c.checks.map((l) => line('check', l)),

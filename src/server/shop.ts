@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { type SchoolId, schoolOption } from '../core/families/index.ts';
 import { closed, Id, Uuid } from '../core/schemas/common.ts';
 import {
   type ShopOfJob,
@@ -33,8 +34,13 @@ export const settingsOf = async (): Promise<ShopSettings> =>
 /** What a job is told of its shop. */
 export async function shopOfJob(db: Db): Promise<ShopOfJob> {
   const demo = await isDemo(db);
-  const { standIns, recheckKm } = (await settingsNow(db)).settings;
-  return { demo, standIns: demo || standIns, ...(recheckKm ? { recheckKm } : {}) };
+  const { standIns, recheckKm, schools } = (await settingsNow(db)).settings;
+  return {
+    demo,
+    standIns: demo || standIns,
+    ...(recheckKm ? { recheckKm } : {}),
+    ...(schools ? { schools } : {}),
+  };
 }
 
 /** Which units this shop reads first. */
@@ -108,6 +114,9 @@ export async function changeSettings({
     throw invalid([
       { field: 'settings.timeZone', reason: `“${settings.timeZone}” is no time zone known here.` },
     ]);
+  for (const [id, chosen = ''] of Object.entries(settings.schools ?? {}))
+    if (!schoolOption(id as SchoolId, chosen))
+      throw invalid([{ field: `settings.schools.${id}`, reason: `No way is called “${chosen}”.` }]);
   await writes.run(async () => {
     const [last] = await allSettings(db);
     if (last?.commandId === id) return;

@@ -48,6 +48,7 @@ const stored = {
     'runout-read',
     'play-read',
     'quote-agreed',
+    'school-chosen',
     'trace-kept',
     'line-corrected',
     'note-left',

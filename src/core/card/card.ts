@@ -125,6 +125,8 @@ const documentFields = {
   oldPart: Lines,
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
+  /** Ways gone where good technicians differ; another than the shop's usual one with its reason. */
+  ways: Type.Optional(Lines),
   /** Minutes that hands were on the job, where its clock was used. */
   handsOnMin: Type.Optional(Type.Integer()),
   /** How deep it was worked, where not everything was measured. */

@@ -27,6 +27,7 @@ export function cardLines(c: CardDocument): NamedLine[] {
       line: t.stage,
       says: t.actual === null ? unmeasured(t) : `${t.actual} ${t.unit}`,
     })),
+    ...named(c.ways),
     ...named(c.seen),
     ...named(c.checks),
   ];

@@ -6,7 +6,13 @@ import {
   suspectsFor,
   testById,
 } from '../diagnosis/index.ts';
-import { facts, itemsOf } from '../families/index.ts';
+import {
+  facts,
+  itemsOf,
+  schoolOption,
+  schools,
+  schoolsOf as schoolsOfFamily,
+} from '../families/index.ts';
 import { type SeatKind, seatMarkNames } from '../fits/index.ts';
 import {
   setupOf,
@@ -30,6 +36,7 @@ import {
   seatResult,
   seatVerdicts,
   stackOf,
+  wayOf,
 } from '../job/index.ts';
 import {
   dimensionNames,
@@ -98,6 +105,7 @@ export function makeCard(source: CardSource): CardDocument {
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
     ...handsOnOf(source),
+    ...waysOf(source),
     ...agreedOf(source),
     ...(depthOf(source) === 'full' ? {} : { depth: depthOf(source) }),
     ...(Object.keys(state.figures).length > 0 ? { figures: figureLines(source) } : {}),
@@ -119,6 +127,24 @@ export function makeCard(source: CardSource): CardDocument {
     caution:
       'True Spindle supports a trained person. The vehicle maker’s instructions, local rules and licensed practice come first.',
     ...onlyFor(source),
+  };
+}
+
+/** The way gone at every question of the family; one that was chosen here with who and why. */
+function waysOf(source: CardSource): Pick<CardDocument, 'ways'> {
+  const ids = schoolsOfFamily(familyCodeOf(source));
+  if (ids.length === 0) return {};
+  return {
+    ways: ids.map((id): CardLine => {
+      const chosen = source.state.schools[id];
+      const way = wayOf(source, id);
+      const value = schoolOption(id, way)?.name ?? way;
+      return {
+        what: schools[id].ask,
+        value: chosen?.reason ? `${value}: ${chosen.reason}` : value,
+        ...(chosen ? by(chosen) : {}),
+      };
+    }),
   };
 }
 

@@ -9,3 +9,4 @@ export { undoneBy, undoneWith } from './order.ts';
 export * from './sections/index.ts';
 export * from './steps.ts';
 export * from './walk.data.ts';
+export * from './schools.data.ts';

@@ -26,6 +26,7 @@ import { chosenPart, partByNumber } from './part-on-job.ts';
 import { figureRefusal } from './figures-on-job.ts';
 import { byStandIn } from './practice.ts';
 import { fittedStrokes, requirementOf } from './press-on-job.ts';
+import { schoolRefusal } from './school-on-job.ts';
 import { tightenedRefusal, toolRefusal } from './fasteners-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on-job.ts';
@@ -202,6 +203,7 @@ const guards: Guards = {
     return toolRefusal(stage.value ?? 0, b, job);
   },
   'play-read': playRefusal,
+  'school-chosen': schoolRefusal,
   'runout-read': (b, job) => {
     const wrong = circleFault(b.readings.map(([deg, mm]) => ({ deg, mm })));
     if (wrong) return { field: 'readings', ...wrong };

@@ -241,6 +241,14 @@ export const interlockRules = ruleTable({
     'A signed card is closed',
     () => 'This job card is signed. A correction is a new job or a line that refers to it.',
   ),
+  'school.none': refuses(
+    'A way of this family',
+    (f) => `“${f.part}” is not asked, or is no way of this family.`,
+  ),
+  'school.reason': refuses(
+    'Another way with its reason',
+    (f) => `Another way than the usual one (${f.part}): say why.`,
+  ),
   'job.not-signed': refuses(
     'Only a signed card is corrected',
     () => 'This card is not signed: read it again, the last reading counts.',

@@ -17,6 +17,12 @@ export interface Learned {
 /** Longest text of a source. */
 export const longestSource = 200;
 
+/** What feeds the bearing from this job on: grease or oil where that was chosen, else what stood on record. */
+function fedBy(job: JobNow): CornerRecord['feed'] {
+  const way = job.state.schools.feed?.option;
+  return way === 'grease' || way === 'oil' ? way : cornerRecord(job)?.feed;
+}
+
 /**
  * The corner's record with what this job read of it, and the procedure that was typed on it; undefined where the record
  * knew it all. What stood there keeps its source; the job is named behind it.
@@ -28,7 +34,9 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
   if (!family || !drawn || job.ctx.corner === 'unknown') return undefined;
   const own = cornerRecord(job);
   const known = own?.family === family;
-  if (known && !procedure && Object.keys(figures).length === 0) return undefined;
+  const feed = fedBy(job);
+  if (known && !procedure && Object.keys(figures).length === 0 && feed === own.feed)
+    return undefined;
   const side = sensorSide(job);
   const part = chosenPart(job);
   const typed = procedure && { ...procedure, id: `job-${jobNumber}` };
@@ -44,6 +52,7 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
       ...record,
       ...(part ? { partNumber: part.number } : {}),
       ...(side ? { sensorSide: side } : {}),
+      ...(feed ? { feed } : {}),
       ...(typed ? { procedureId: typed.id } : {}),
       ...(taken.length > 0 ? { takenOver: taken } : {}),
       ...(drawn.unknown.length > 0 ? { outlined: drawn.unknown.map((f) => f.path) } : {}),

@@ -46,6 +46,7 @@ export const order = {
   'runout-read': { needs: ['nut-done'] },
   'check-recorded': { needs: ['nut-done'] },
   'trace-kept': { needs: ['nut-done-for-after'] },
+  'school-chosen': {},
   'quote-agreed': {},
   'note-left': {},
   'work-started': {},

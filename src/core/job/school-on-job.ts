@@ -1,7 +1,10 @@
+import { type SchoolId, schoolOption, schools, schoolsOf } from '../families/index.ts';
 import type { Film } from '../fits/index.ts';
+import type { EventBody } from '../schemas/events.ts';
 import { freezerC, type School, usualSchool } from '../press/index.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
+import { type Refusal, refuse } from './refusal.ts';
 
 /** Film and cold as chosen at Plan; the usual film and no chill while nothing is chosen, and said so on the strip. */
 export const schoolOf = (job: JobNow): School => ({
@@ -12,3 +15,23 @@ export const schoolOf = (job: JobNow): School => ({
 export const filmOf = (job: JobNow): Film =>
   job.choices.plan?.value.film ?? (familyCodeOf(job) === 'P2' ? 'paste' : usualSchool.film);
 export const filmNames: Record<Film, string> = { oiled: 'thin oil', dry: 'dry', paste: 'paste' };
+
+/** The way that is gone where nothing is chosen on the job: the shop's own, else ours. */
+export const usualWay = ({ ctx }: JobNow, id: SchoolId): string =>
+  ctx.shop?.schools?.[id] ?? schools[id].options[0]?.id ?? '';
+
+/** The way this job goes. */
+export const wayOf = (job: JobNow, id: SchoolId): string =>
+  job.state.schools[id]?.option ?? usualWay(job, id);
+
+/** What the record does not take of a choice. */
+export function schoolRefusal(
+  { school, option, reason }: EventBody<'school-chosen'>,
+  job: JobNow,
+): Refusal | undefined {
+  if (!schoolsOf(familyCodeOf(job)).includes(school) || !schoolOption(school, option))
+    return refuse('option', 'school.none', { part: option });
+  const usual = usualWay(job, school);
+  if (option === usual || (reason ?? '').trim() !== '') return undefined;
+  return refuse('reason', 'school.reason', { part: schoolOption(school, usual)?.name ?? usual });
+}

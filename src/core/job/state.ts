@@ -1,7 +1,7 @@
 import type { Encoder } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
 import type { Complaint, TestResult } from '../diagnosis/index.ts';
-import type { FactId, FamilyCode } from '../families/index.ts';
+import type { FactId, FamilyCode, SchoolId } from '../families/index.ts';
 import {
   atTwenty,
   type CataloguePart,
@@ -98,6 +98,8 @@ export interface JobState {
   keptTraces: { before: KeptTraces; after: KeptTraces };
   /** Lines of the signed card that were wrong. */
   corrections: Kept<EventBody<'line-corrected'>>[];
+  /** Ways chosen for this job. */
+  schools: Partial<Record<SchoolId, Kept<EventBody<'school-chosen'>>>>;
   /** The customer's last yes. */
   agreed?: Kept<EventBody<'quote-agreed'>>;
   /** Notes left with the job. */
@@ -157,6 +159,7 @@ const emptyState = (): JobState => ({
   stages: [],
   runout: {},
   plays: [],
+  schools: {},
   keptTraces: { before: {}, after: {} },
   corrections: [],
   notes: [],
@@ -363,6 +366,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'line-corrected':
       s.corrections.push({ ...e.body, ...kept });
+      break;
+    case 'school-chosen':
+      s.schools[e.body.school] = { ...e.body, ...kept };
       break;
     case 'quote-agreed':
       s.agreed = { ...e.body, ...kept };

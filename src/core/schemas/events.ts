@@ -5,6 +5,7 @@ import { ComplaintSchema } from '../diagnosis/complaint.ts';
 import { TestResultSchema } from '../diagnosis/tests.ts';
 import { factIds } from '../families/facts.data.ts';
 import { familyCodes } from '../families/families.data.ts';
+import { schoolIds } from '../families/schools.data.ts';
 import { grips, seatMarks } from '../fits/felt-seat.ts';
 import { films } from '../fits/pressure.ts';
 import { depths } from '../job/depths.ts';
@@ -273,6 +274,8 @@ export const eventBodies = {
     signal: Maybe(KeptSignalSchema),
     standIn: Maybe(Type.Boolean()),
   }),
+  /** One of several good ways, chosen for this job; another than the default with its reason. */
+  'school-chosen': closed({ school: oneOf(schoolIds), option: Id, reason: Maybe(Text(400)) }),
   /** The customer's yes to a quote: who said it, and up to how much, in minor units. */
   'quote-agreed': closed({
     who: Text(60),

@@ -1,8 +1,9 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { schoolIds, type SchoolId } from '../families/schools.data.ts';
 import type { Instrument } from '../fits/seat.ts';
 import type { Wrench } from '../torque/wrench.ts';
 import { unitSystems } from '../units/index.ts';
-import { closed, Currency, Maybe, oneOf, Text } from './common.ts';
+import { closed, Currency, Id, Maybe, oneOf, Text } from './common.ts';
 
 /** How one workshop works; each change is kept with who made it and when. */
 export const ShopSettingsSchema = closed({
@@ -14,6 +15,13 @@ export const ShopSettingsSchema = closed({
   currency: Maybe(Currency),
   /** An hour of hands on a car, in minor units of the currency. */
   labourRateMinor: Maybe(Type.Integer({ minimum: 1, maximum: 100_000_000 })),
+  /** Ways this shop goes where good technicians differ, by their question; ours where it says nothing. */
+  schools: Maybe(
+    Type.Partial(
+      closed(Object.fromEntries(schoolIds.map((id) => [id, Id])) as Record<SchoolId, typeof Id>),
+      { additionalProperties: false },
+    ),
+  ),
   /** Tax on a quote, per cent. */
   taxPercent: Maybe(Type.Number({ minimum: 0, maximum: 50 })),
   /** IANA name, "Europe/Oslo"; the machine's own unless said. */
@@ -43,4 +51,6 @@ export interface ShopOfJob {
   standIns: boolean;
   /** The shop's own distance to the recheck, km. */
   recheckKm?: number;
+  /** The shop's own ways, by their question. */
+  schools?: Partial<Record<SchoolId, string>>;
 }

@@ -24,6 +24,7 @@ import { HowItIsDone } from './HowItIsDone.tsx';
 import { OtherSide } from './OtherSide.tsx';
 import { PickList } from './PickList.tsx';
 import { RouteCompare } from './RouteCompare.tsx';
+import { Schools } from './Schools.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useVisit } from './useVisit.ts';
 import './plan.css';
@@ -98,6 +99,7 @@ function Body() {
           <Timeline plan={s} startMs={view.nowMs} timeZone={view.timeZone} />
           <RouteCompare chosen={plan.route} onRoute={(route) => set({ route })} />
           <HowItIsDone plan={plan} onSet={set} visit={visit} />
+          <Schools />
         </div>
       }
       side={

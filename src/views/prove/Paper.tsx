@@ -202,6 +202,7 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
         </p>
         <Lines title="Seats" lines={c.seats} />
         {c.figures && <Lines title="Corner, as read" lines={c.figures} />}
+        {c.ways && <Lines title="Ways gone where good technicians differ" lines={c.ways} two />}
         {c.fasteners && <Lines title="Other fasteners" lines={c.fasteners} />}
         {c.torque && (
           <section>

@@ -10,6 +10,7 @@ import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { Instruments } from './Instruments.tsx';
 import { People } from './People.tsx';
+import { ShopSchools } from './ShopSchools.tsx';
 import { Tablets } from './Tablets.tsx';
 import { TorqueTools } from './TorqueTools.tsx';
 import { WholeShop } from './WholeShop.tsx';
@@ -158,6 +159,10 @@ export default function Shop({
             }}
           />
         </div>
+        <ShopSchools
+          chosen={settings.schools ?? {}}
+          onChosen={(next) => setSettings({ ...settings, schools: next })}
+        />
         <section>
           <h2>Simulated instruments</h2>
           {shop.demo ? (

@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
-import { type AdjustNow, type Warmth, warmShiftOf } from '../../core/job/index.ts';
+import { schoolOption, schools } from '../../core/families/index.ts';
+import { type AdjustNow, type Warmth, warmShiftOf, wayOf } from '../../core/job/index.ts';
 import { spreadVerdict } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
@@ -47,6 +48,7 @@ export function Adjust({ bar, now, onNut }: { bar: ReactNode; now: AdjustNow; on
           <AdjustCall now={now} at={at} />
           {at.reading && now.isNow ? <ReadPlay now={now} at={at} /> : <Places now={now} />}
           <Warm warmth={warmth} shiftMm={warmMm} />
+          <School />
           {view.ctx.procedure && <Readings procedure={view.ctx.procedure} />}
           <div className="grow" />
         </>
@@ -298,6 +300,20 @@ function Warm({
           </p>
         </div>
       </details>
+    </section>
+  );
+}
+
+/** Play or tight, as this job goes, and what it asks for. */
+function School() {
+  const { view } = useJob();
+  const way = schoolOption('adjust', wayOf(view, 'adjust'));
+  return (
+    <section>
+      <h2>{schools.adjust.ask}</h2>
+      <p className="note">
+        <b>{way?.name}</b>. {way?.why} <a href={`/jobs/${view.job.id}/plan`}>Chosen at Plan.</a>
+      </p>
     </section>
   );
 }

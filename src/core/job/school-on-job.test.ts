@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { shopContext } from '../../../tests/shop.ts';
+import { walked, Worked, workThrough } from '../../../tests/technician.ts';
+import { makeCard } from '../card/index.ts';
+import { families, schoolIds, schools, schoolsOf } from '../families/index.ts';
+import type { EventBody } from '../schemas/events.ts';
+import { learnedOn, usualWay, wayOf } from './index.ts';
+
+const a3 = walked.find((w) => w.family === 'A3')!;
+const fresh = () => new Worked(shopContext(a3.unit, a3.corner));
+const choose = (job: Worked, body: EventBody<'school-chosen'>) =>
+  job.put({ type: 'school-chosen', body });
+
+describe('where good technicians differ', () => {
+  it('has a default and a reason for every way, and is asked of the families it belongs to', () => {
+    for (const id of schoolIds) {
+      const { options } = schools[id];
+      expect(options.length, id).toBeGreaterThan(1);
+      expect(new Set(options.map((o) => o.id)).size).toBe(options.length);
+      for (const o of options) expect(o.why, `${id} ${o.id}`).not.toBe('');
+      expect(
+        families.some((f) => schoolsOf(f.code).includes(id)),
+        id,
+      ).toBe(true);
+    }
+    expect(schoolsOf('A2')).toContain('collar');
+    expect(schoolsOf('P3')).not.toContain('adjust');
+  });
+  it('takes another way only with its reason, and none that the family does not have', () => {
+    const job = fresh();
+    expect(choose(job, { school: 'collar', option: 'one' })).toMatchObject({ rule: 'school.none' });
+    expect(choose(job, { school: 'adjust', option: 'loose' })).toMatchObject({
+      rule: 'school.none',
+      field: 'option',
+    });
+    expect(choose(job, { school: 'adjust', option: 'tight' })).toMatchObject({
+      rule: 'school.reason',
+      field: 'reason',
+    });
+    expect(choose(job, { school: 'adjust', option: 'tight', reason: 'rough quarry work' })).toBe(
+      undefined,
+    );
+    expect(wayOf(job.now, 'adjust')).toBe('tight');
+    expect(choose(job, { school: 'adjust', option: 'play' })).toBeUndefined();
+    expect(wayOf(job.now, 'adjust')).toBe('play');
+  });
+  it('goes the shop’s own way where a lead has set one: then that needs no reason, and ours does', () => {
+    const job = fresh();
+    const shop = { demo: false, standIns: false, schools: { adjust: 'tight' } };
+    job.now = { ...job.now, ctx: { ...job.now.ctx, shop } };
+    expect(usualWay(job.now, 'adjust')).toBe('tight');
+    expect(choose(job, { school: 'adjust', option: 'tight' })).toBeUndefined();
+    expect(choose(job, { school: 'adjust', option: 'play' })).toMatchObject({
+      rule: 'school.reason',
+    });
+  });
+  it('stands on the card, and a bearing that is fed otherwise from now on is marked on its unit', () => {
+    const { entries } = workThrough(a3);
+    const job = fresh();
+    const body = { school: 'feed', option: 'oil', reason: 'as the other side' } as const;
+    expect(choose(job, body)).toBeUndefined();
+    for (const e of entries) expect(job.put(e)).toBeUndefined();
+    const card = makeCard({ ...job.now, events: job.events, job: { number: '1', createdMs: 0 } });
+    expect(card.ways?.map((l) => l.value)).toEqual(
+      expect.arrayContaining([
+        'axle oil, inner seal left out: as the other side',
+        'small end play by the dial',
+      ]),
+    );
+    expect(learnedOn(job.now, '1')?.corner.feed).toBe('oil');
+    const plain = workThrough(a3).worked;
+    expect(learnedOn(plain.now, '1')).toBeUndefined();
+  });
+});
