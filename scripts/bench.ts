@@ -26,6 +26,7 @@ import { unpaced } from './bench-clients.ts';
 import { compareOrders } from './bench-diagnosis.ts';
 import { bySize, confusion, falseKinds, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
+import { planGaps, sixtyTasksMs, weekOfWork } from './bench-plan.ts';
 import { mannered, strokes } from './bench-strokes.ts';
 import { clear, demoIn, scratchFolder, startBuilt } from './built-server.ts';
 import { reportWrench } from '../src/core/standins/wrench.ts';
@@ -119,6 +120,18 @@ const siftMs = timed(() =>
     judgePiece(p, 'support', worstStroke.setup.requirement.support, worstStroke.setup.forceKn);
   }),
 );
+const gaps = planGaps(1000, Date.now());
+hold('1,000 plans of 11 to 59 tasks, middle one over its bound', gaps.median, 2, '%');
+console.log(`  the farthest ${gaps.worst.toFixed(1)} %`);
+const week = weekOfWork(Date.now());
+hold(
+  'a made-up week of a shop, planned over first come first served',
+  week.planned / week.asTheyCame,
+  1,
+  '×',
+);
+console.log(`  ${week.planned} min planned, ${week.asTheyCame} min as they came`);
+hold('60 tasks for two planned', sixtyTasksMs(Date.now()), 200, 'ms');
 hold(
   'floor of 500 open jobs beside 20,000 closed, against a plain SELECT',
   await floorRatio(),

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { Printer } from 'lucide-react';
 import { cautions } from '../../core/families/index.ts';
 import { expansionMm, materials } from '../../core/fits/index.ts';
@@ -72,8 +73,15 @@ function Body() {
   const routes = familyOf(view)?.routes ?? [];
   const plan = planOf(view);
   const visit = useVisit();
-  const others = visit.others.filter((o) => visit.with.includes(o.jobId));
-  const s = scheduleOf(view, view.nowMs, others);
+  const s = useMemo(
+    () =>
+      scheduleOf(
+        view,
+        view.nowMs,
+        visit.others.filter((o) => visit.with.includes(o.jobId)),
+      ),
+    [view, visit.others, visit.with],
+  );
   const strip = stepsOf(view, 'strip');
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
   const walkable = routes.find((r) => r.id === plan.route)?.walked === true;

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { OnVisit } from '../../core/job/index.ts';
 import { call, useJob } from '../shell/useJob.ts';
 
@@ -17,7 +17,7 @@ export function useVisit() {
     };
   }, [job.id]);
   // A car is in the shop once: its corners belong together until somebody says otherwise.
-  const together = chosen ?? others.map((o) => o.jobId);
+  const together = useMemo(() => chosen ?? others.map((o) => o.jobId), [chosen, others]);
   return { others, with: together, setWith: setChosen };
 }
 export type Visit = ReturnType<typeof useVisit>;

@@ -30,6 +30,12 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
       <h2>
         {cornerNames[corner]}: {familyByCode(record.family)?.name.toLowerCase() ?? record.family}
       </h2>
+      {record.feed && (
+        <p className="note">
+          <b>Fed by {record.feed === 'oil' ? 'axle oil: converted' : 'grease'}</b>, since a job
+          changed it.
+        </p>
+      )}
       <p className="cap">
         From: {record.source}.{' '}
         {changes[0] === undefined
