@@ -99,6 +99,19 @@ async function atRunout(): Promise<string> {
   return `${path}/prove`;
 }
 
+/** The hub of the full-floating axle with its end play read, the lock between two marks. */
+async function atThePlay(): Promise<string> {
+  const path = job('35');
+  const readings = [
+    [0, 0.06],
+    [0.001, 0.063],
+    [0, 0.058],
+  ];
+  const body = { readings, pastDeg: 4.8, instrumentId: 'dial' };
+  await send('POST', `/api${path}/events`, { id: uuid(), type: 'play-read', body, byId: 'rafe' });
+  return `${path}/torque`;
+}
+
 let rolledIn: Promise<string> | undefined;
 const unknownCorner = (): Promise<string> => (rolledIn ??= rollIn());
 
@@ -108,7 +121,6 @@ interface Shot {
   press?: string;
   then?: string;
   size?: [number, number];
-  hear?: boolean;
   /** A pull with the stand-in wrench, and how. */
   pull?: string;
   /** What has to be computed or drawn before the picture is taken. */
@@ -117,7 +129,7 @@ interface Shot {
 const shots: Shot[] = [
   { name: 'floor', path: '/' },
   { name: 'diagnose', path: `${job('04')}/diagnose` },
-  { name: 'ear', path: `${job('04')}/diagnose`, press: 'Ear', hear: true, waitMs: 900 },
+  { name: 'bolt-on', path: `${job('28')}/press-out`, press: 'Unit' },
   { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' },
   { name: 'plan', path: `${job('21')}/plan` },
   { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats', waitMs: 1500 },
@@ -134,8 +146,8 @@ const shots: Shot[] = [
   { name: 'verify', path: '/verify' },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
-  { name: 'shop', path: '/shop' },
-  { name: 'unit', path: '/units/unit-07' },
+  { name: 'adjust', path: atThePlay, press: 'Adjust' },
+  { name: 'quote', path: `${job('21')}/quote`, waitMs: 900 },
   {
     name: 'figures',
     path: async () => `${await unknownCorner()}/press-out`,
@@ -167,11 +179,6 @@ for (const s of shots) {
   await page.locator('astro-island[ssr]').first().waitFor({ state: 'detached' });
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
   if (s.then) await page.getByRole('button', { name: s.then }).click();
-  if (s.hear) {
-    await page.getByLabel(/^Speed, from/u).fill('80');
-    await page.getByRole('button', { name: 'Hear a made-up drive' }).click();
-    await page.locator('.order-chart canvas').nth(1).waitFor();
-  }
   if (s.pull) {
     await page.getByLabel(/^Tool/u).selectOption('digital-340');
     await page.getByLabel('Stand-in wrench').selectOption({ label: s.pull });

@@ -32,6 +32,16 @@ const countWords = [
   'Ten',
 ];
 
+const pages = [
+  { href: '/shop', name: 'Shop' },
+  { href: '/library', name: 'Library' },
+  { href: '/archive', name: 'Archive' },
+  { href: '/verify', name: 'Verify' },
+  { href: '/scratch', name: 'Scratch' },
+  { href: '/parts', name: 'Parts' },
+  { href: '/kit', name: 'Kit' },
+];
+
 /** What needs me now: one row a job. */
 export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
   const [who, setWho] = useState(firstWho);
@@ -80,27 +90,11 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           </p>
         </div>
         <div className="two">
-          <a className="btn quiet" href="/shop">
-            Shop
-          </a>
-          <a className="btn quiet" href="/rules">
-            Rules
-          </a>
-          <a className="btn quiet" href="/archive">
-            Archive
-          </a>
-          <a className="btn quiet" href="/verify">
-            Verify
-          </a>
-          <a className="btn quiet" href="/scratch">
-            Scratch
-          </a>
-          <a className="btn quiet" href="/parts">
-            Parts
-          </a>
-          <a className="btn quiet" href="/kit">
-            Kit
-          </a>
+          {pages.map((p) => (
+            <a key={p.href} className="btn quiet" href={p.href}>
+              {p.name}
+            </a>
+          ))}
           <button type="button" className="btn main" onClick={() => setStarting(true)}>
             <Plus aria-hidden="true" />
             Start a job

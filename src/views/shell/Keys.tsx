@@ -36,6 +36,7 @@ export function Keys({ job }: { job?: { id: string; station: JobPage } }) {
       const next = e.key === 'ArrowRight' ? beside(1) : e.key === 'ArrowLeft' && beside(-1);
       if (next) location.assign(`/jobs/${jobId}/${next}`);
       else if (e.key === 'f') location.assign('/');
+      else if (e.key === 'l') location.assign('/library');
       else if (e.key === 's') location.assign(jobId ? `/scratch?job=${jobId}` : '/scratch');
       else if ((e.key === 'Enter' || e.key === ' ') && target === document.body)
         document.querySelector<HTMLButtonElement>('[data-main]')?.click();
@@ -62,6 +63,7 @@ export function Keys({ job }: { job?: { id: string; station: JobPage } }) {
             ...(job ? [['← →', 'walk the centre line']] : []),
             ['F', 'to the floor'],
             ['S', 'to Scratch: reckon something'],
+            ['L', 'to the Library: look something up'],
             ['Enter or Space', 'the main action, when nothing else has focus'],
             ['?', 'this list'],
           ].map(([k, what]) => (
