@@ -7,20 +7,29 @@ export function useDraft(key: string, initial = ''): [string, (text: string) => 
   return [kept ?? initial, change, () => keep(null)];
 }
 
-const isFigures = (x: unknown): x is number[] =>
-  Array.isArray(x) && x.every((v) => typeof v === 'number' && Number.isFinite(v));
-
-function figuresIn(text: string): number[] {
+function read<T>(text: string, is: (x: unknown) => x is T): T | undefined {
   try {
-    const read: unknown = JSON.parse(text);
-    return isFigures(read) ? read : [];
+    const kept: unknown = JSON.parse(text);
+    return is(kept) ? kept : undefined;
   } catch {
-    return [];
+    return undefined;
   }
 }
 
-/** Figures read so far, kept in the same way. */
-export function useDraftList(key: string): [number[], (list: number[]) => void, () => void] {
+/** Something half-done that is more than a text, kept in the same way; undefined while there is none. */
+export function useDraftOf<T>(
+  key: string,
+  is: (x: unknown) => x is T,
+): [T | undefined, (value: T) => void, () => void] {
   const [text, setText, clear] = useDraft(key);
-  return [figuresIn(text), (list) => setText(JSON.stringify(list)), clear];
+  return [read(text, is), (value) => setText(JSON.stringify(value)), clear];
+}
+
+const isFigures = (x: unknown): x is number[] =>
+  Array.isArray(x) && x.every((v) => typeof v === 'number' && Number.isFinite(v));
+
+/** Figures read so far. */
+export function useDraftList(key: string): [number[], (list: number[]) => void, () => void] {
+  const [list, setList, clear] = useDraftOf(key, isFigures);
+  return [list ?? [], setList, clear];
 }

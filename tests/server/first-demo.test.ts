@@ -39,9 +39,10 @@ const ruledSince = <T extends object>(card: T): T =>
 
 /**
  * The bands of force were not kept with the strokes then: peaks flattened in the seats are counted since, and what comes
- * off is by class. Their verdicts have to be the same all the same. Fasteners of the steps back stand on cards since.
+ * off is by class. Their verdicts have to be the same all the same. Fasteners of the steps back and ways gone stand on
+ * cards since.
  */
-const verdictsOf = ({ fasteners: _since, ...card }: CardDocument) => ({
+const verdictsOf = ({ fasteners: _since, ways: _too, ...card }: CardDocument) => ({
   ...card,
   strokes: card.strokes.map(({ expectedKn: _band, plannedMm, ...s }) => ({
     ...s,

@@ -1,6 +1,10 @@
 const formatOf = (currency: string) =>
   new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'code' });
 
+/** Whether a text can be a currency's code, three letters. */
+export const isCurrency = (code: string | undefined): code is string =>
+  code !== undefined && /^[A-Z]{3}$/u.test(code);
+
 /** How many minor units one unit of a currency has: 100 of most, 1 of some. ISO 4217, by the runtime’s own table. */
 export const minorPerUnit = (currency: string): number =>
   10 ** (formatOf(currency).resolvedOptions().maximumFractionDigits ?? 2);

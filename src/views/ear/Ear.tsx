@@ -10,9 +10,9 @@ import {
 } from '../../core/noise/index.ts';
 import { keptSpectrum } from '../../core/prove/index.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { firstThat } from '../../ui/firstThat.ts';
-import { Call, type CallStatus, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus } from '../../ui/Panels.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
+import { KeepOrUse, type When } from '../prove/KeepOrUse.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { DriveFields } from './DriveFields.tsx';
@@ -57,7 +57,7 @@ export default function Ear({
 }: {
   tabs: ReactNode;
   onDone: () => void;
-  when?: 'before' | 'after';
+  when?: When;
 }) {
   const { view, send } = useJob();
   const { ctx, job } = view;
@@ -183,24 +183,14 @@ export default function Ear({
         </>
       }
       actions={
-        when === 'after' ? (
-          <MainAction
-            label="Keep it beside the one before"
-            missing={a ? undefined : 'No recording yet'}
-            onAct={async () => {
-              if (await keep()) onDone();
-            }}
-          />
-        ) : (
-          <MainAction
-            label="Use as evidence"
-            missing={firstThat(
-              [!a, 'No finding yet'],
-              [a?.finding === 'cannot-tell', 'It tells nothing of the bearing'],
-            )}
-            onAct={use}
-          />
-        )
+        <KeepOrUse
+          when={when}
+          none={a ? undefined : 'No finding yet'}
+          useless={a?.finding === 'cannot-tell' ? 'It tells nothing of the bearing' : undefined}
+          onKeep={keep}
+          onUse={use}
+          onDone={onDone}
+        />
       }
     />
   );

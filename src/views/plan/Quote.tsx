@@ -1,5 +1,4 @@
-import { Printer } from 'lucide-react';
-import { type FormEvent, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { cornerNames } from '../../core/corner.ts';
 import { itemsOf } from '../../core/families/index.ts';
 import {
@@ -16,13 +15,13 @@ import {
   quoteOf,
   type QuoteSettings,
 } from '../../core/plan/index.ts';
-import { dayTime, moneyInWords, readMoney } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
-import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
-import { useDraft } from '../../ui/useDraft.ts';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { call, useJob } from '../shell/useJob.ts';
+import { QuoteAgree } from './QuoteAgree.tsx';
+import { QuoteSheet } from './QuoteSheet.tsx';
+import { usePrices } from './usePrices.ts';
 import './quote.css';
 
 /** What will it cost, and what if? In the customer's words, to print. */
@@ -34,24 +33,6 @@ export default function Quote({ first, who }: { first: JobView; who: string }) {
   );
 }
 
-/** Prices that nobody has on record, typed here by their name. */
-function usePrices(currency: string) {
-  const { job } = useJob().view;
-  const [text, setText] = useDraft(`${job.id}:quote:prices`);
-  const prices = new Map(
-    text
-      .split('\n')
-      .filter(Boolean)
-      .map((line) => line.split('\t') as [string, string]),
-  );
-  const set = (id: string, price: string) => {
-    prices.set(id, price.replaceAll(/[\n\t]/gu, ' '));
-    setText([...prices].map(([k, v]) => `${k}\t${v}`).join('\n'));
-  };
-  const minor = (id: string) => readMoney(prices.get(id) ?? '', currency);
-  return { text: (id: string) => prices.get(id) ?? '', minor, set };
-}
-
 function Body() {
   const { view } = useJob();
   const [settings, setSettings] = useState<QuoteSettings>();
@@ -61,40 +42,44 @@ function Body() {
     );
   }, [view.job.id]);
   const part = chosenPart(view);
-  const currency = settings?.currency ?? part?.currency ?? 'EUR';
+  const currency = settings?.currency ?? part?.currency;
   const prices = usePrices(currency);
-  const items = itemsOf(familyCodeOf(view)).filter((i) => i.singleUse && i.id !== 'bearing');
+  // A bearing that is priced in another currency is priced here, never converted.
+  const known = part && part.currency === currency ? part.priceMinor : undefined;
+  const items = itemsOf(familyCodeOf(view)).filter(
+    (i) => i.singleUse && (i.id !== 'bearing' || known === undefined),
+  );
+  const typed = items.flatMap((i) => {
+    const minor = prices.minor(i.id);
+    return minor === undefined ? [] : [{ what: i.name, minor }];
+  });
   const route = familyOf(view)?.routes.find((r) => r.id === planOf(view).route);
-  const parts = [
-    ...(part && part.currency === currency
-      ? [{ what: `Bearing, ${part.maker}`, minor: part.priceMinor }]
-      : []),
-    ...items.flatMap((i) => {
-      const minor = prices.minor(i.id);
-      return minor === undefined ? [] : [{ what: i.name, minor }];
-    }),
-  ];
   const rate = settings?.ratePerHourMinor;
   const made =
-    rate === undefined
-      ? undefined
-      : quoteOf({
+    settings && rate !== undefined && currency !== undefined
+      ? quoteOf({
           currency,
           ratePerHourMinor: rate,
-          taxPercent: settings?.taxPercent ?? 0,
+          taxPercent: settings.taxPercent ?? 0,
           plannedMin: plannedMinutes(view),
-          history: settings?.history ?? [],
+          history: settings.history,
           alignmentMin: route?.alignmentMin ?? 0,
-          parts,
-        });
-  const open = items.filter((i) => prices.minor(i.id) === undefined);
+          parts: [
+            ...(known === undefined || !part
+              ? []
+              : [{ what: `Bearing, ${part.maker}`, minor: known }]),
+            ...typed,
+          ],
+        })
+      : undefined;
+  const open = items.length - typed.length;
   return (
     <StationBody
       kicker={`Unit ${view.ctx.unit.fleetNo}, ${cornerNames[view.ctx.corner].toLowerCase()}`}
       title="What will it cost, and what if?"
       picture={
-        made ? (
-          <Sheet
+        made && currency ? (
+          <QuoteSheet
             made={made}
             currency={currency}
             taxPercent={settings?.taxPercent}
@@ -110,7 +95,7 @@ function Body() {
       }
       side={
         <>
-          <Call status="to-do">{toldOf(made, settings, open.length)}</Call>
+          <Call status="to-do">{toldOf(made, settings, open)}</Call>
           <section className="grid gap-2">
             <h2>Prices not on record</h2>
             {items.map((i) => (
@@ -118,7 +103,7 @@ function Body() {
                 key={i.id}
                 compact
                 label={i.name}
-                unit={currency}
+                {...(currency ? { unit: currency } : {})}
                 inputMode="decimal"
                 text={prices.text(i.id)}
                 onText={(t) => prices.set(i.id, t)}
@@ -132,7 +117,7 @@ function Body() {
                 key={b.id}
                 compact
                 label={b.what}
-                unit={currency}
+                {...(currency ? { unit: currency } : {})}
                 inputMode="decimal"
                 text={prices.text(`if-${b.id}`)}
                 onText={(t) => prices.set(`if-${b.id}`, t)}
@@ -143,8 +128,8 @@ function Body() {
         </>
       }
       actions={
-        made ? (
-          <Agree made={made} currency={currency} />
+        made && currency ? (
+          <QuoteAgree made={made} currency={currency} />
         ) : (
           <MainAction label="Print" missing="Not reckoned yet" />
         )
@@ -160,170 +145,4 @@ function toldOf(made: Made | undefined, settings: QuoteSettings | undefined, ope
       ? `By ${settings.history.length} earlier jobs of this family here.`
       : `By the plan: ${settings.history.length} of 5 earlier jobs of this family here have their minutes.`;
   return open > 0 ? `${from} ${open} prices are still open.` : from;
-}
-
-/** The sheet for the customer. */
-function Sheet({
-  made,
-  currency,
-  taxPercent,
-  prices,
-}: {
-  made: Made;
-  currency: string;
-  taxPercent: number | undefined;
-  prices: ReturnType<typeof usePrices>;
-}) {
-  const { view } = useJob();
-  const say = (minor: number) => moneyInWords(minor, currency);
-  const { total } = made;
-  const x = (minor: number) => 20 + (minor / (total.high * 1.02)) * 640;
-  const { agreed } = view.state;
-  return (
-    <article className="quote-sheet">
-      <header>
-        <b className="num big">{view.ctx.unit.fleetNo}</b>
-        <p>
-          <b>{view.ctx.unit.name}</b>
-          <br />
-          {familyOf(view)?.name ?? 'Wheel bearing'}, {cornerNames[view.ctx.corner].toLowerCase()}
-          <br />
-          {dayTime(view.nowMs, view.timeZone)}
-        </p>
-        <p className="right">
-          <span>most likely</span>
-          <b className="num total">{say(total.likely)}</b>
-          <span className="num">
-            from {say(total.low)} to {say(total.high)}
-          </span>
-        </p>
-      </header>
-      <svg
-        className="drawing"
-        viewBox="0 0 680 74"
-        role="img"
-        aria-label={`From ${say(total.low)} to ${say(total.high)}, most likely ${say(total.likely)}`}
-      >
-        <path className="out" d="M20 40H660" />
-        <rect
-          className="expected-fill"
-          x={x(total.low)}
-          y="24"
-          width={x(total.high) - x(total.low)}
-          height="32"
-        />
-        <path className="way" d={`M${x(total.likely)} 18v44`} />
-        <text className="cap" x={x(total.low)} y="70" textAnchor="middle">
-          if all goes well
-        </text>
-        <text className="cap" x="660" y="70" textAnchor="end">
-          if it fights back
-        </text>
-      </svg>
-      <table>
-        <thead>
-          <tr>
-            <th />
-            <th className="num">low</th>
-            <th className="num">likely</th>
-            <th className="num">high</th>
-          </tr>
-        </thead>
-        <tbody>
-          {made.lines.map((l) => (
-            <tr key={l.what}>
-              <td>{l.what}</td>
-              {(['low', 'likely', 'high'] as const).map((k) => (
-                <td key={k} className="num">
-                  {say(l.minor[k])}
-                </td>
-              ))}
-            </tr>
-          ))}
-          <tr>
-            <td>{taxPercent === undefined ? 'Tax: not set' : `Tax, ${taxPercent} %`}</td>
-            {(['low', 'likely', 'high'] as const).map((k) => (
-              <td key={k} className="num">
-                {say(made.tax[k])}
-              </td>
-            ))}
-          </tr>
-        </tbody>
-      </table>
-      <section>
-        <h3>What if</h3>
-        {branchesOf(familyCodeOf(view)).map((b) => {
-          const minor = prices.minor(`if-${b.id}`);
-          return (
-            <p key={b.id}>
-              <b>{b.what}</b>: {b.why}{' '}
-              <span className="num">
-                {minor === undefined
-                  ? 'You are asked first.'
-                  : `About ${say(minor)} more, and you are asked first.`}
-              </span>
-            </p>
-          );
-        })}
-      </section>
-      <p className="cap">
-        {made.from === 'history'
-          ? 'Hours by earlier jobs of this kind in this shop.'
-          : 'Hours by the plan of this job; half as long again where rust holds it.'}
-      </p>
-      {agreed && (
-        <p className="agreed">
-          <b>{agreed.who}</b> agreed to up to{' '}
-          <b className="num">{moneyInWords(agreed.upToMinor, agreed.currency)}</b>,{' '}
-          {dayTime(agreed.atMs, view.timeZone)}.
-        </p>
-      )}
-    </article>
-  );
-}
-
-/** The customer's yes: who, and to how much. */
-function Agree({ made, currency }: { made: Made; currency: string }) {
-  const { view, send } = useJob();
-  const [asking, setAsking] = useState(false);
-  const [name, setName] = useDraft(`${view.job.id}:quote:who`);
-  const [upTo, setUpTo] = useDraft(`${view.job.id}:quote:upto`);
-  const minor = readMoney(upTo, currency);
-  const keep = async (e?: FormEvent) => {
-    e?.preventDefault();
-    if (!minor || name.trim() === '') return;
-    if (await send('quote-agreed', { who: name.trim(), upToMinor: minor, currency }))
-      setAsking(false);
-  };
-  if (asking)
-    return (
-      <form className="agree" onSubmit={keep}>
-        <Field compact label="Who said yes" text={name} onText={setName} />
-        <Field
-          compact
-          label={`Up to, likely ${moneyInWords(made.total.likely, currency)}`}
-          unit={currency}
-          inputMode="decimal"
-          text={upTo}
-          onText={setUpTo}
-        />
-        <MainAction
-          label="Agreed"
-          missing={firstThat([name.trim() === '', 'Who said yes'], [!minor, 'Up to how much'])}
-          onAct={() => keep()}
-        />
-      </form>
-    );
-  return (
-    <>
-      <MainAction
-        label={view.state.agreed ? 'Agreed anew' : 'The customer says yes'}
-        onAct={() => setAsking(true)}
-      />
-      <button type="button" className="btn quiet" onClick={() => window.print()}>
-        <Printer aria-hidden="true" />
-        Print
-      </button>
-    </>
-  );
 }

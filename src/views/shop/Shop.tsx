@@ -2,7 +2,13 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { ShopSettings, ShopView } from '../../core/schemas/shop.ts';
 import type { TabletRow } from '../../core/schemas/tablets.ts';
-import { dayTime, minorPerUnit, readMoney, type UnitSystem } from '../../core/units/index.ts';
+import {
+  dayTime,
+  isCurrency,
+  minorPerUnit,
+  readMoney,
+  type UnitSystem,
+} from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
@@ -33,7 +39,9 @@ function withNumber(
 
 /** The rate as it was typed. */
 const rateText = ({ labourRateMinor, currency }: ShopSettings) =>
-  labourRateMinor === undefined ? '' : String(labourRateMinor / minorPerUnit(currency ?? 'EUR'));
+  labourRateMinor === undefined || !currency
+    ? ''
+    : String(labourRateMinor / minorPerUnit(currency));
 
 /** How this shop works: its name, and whether simulated instruments may be used. */
 export default function Shop({
@@ -58,6 +66,7 @@ export default function Shop({
   const [tax, setTax] = useState(String(first.settings.taxPercent ?? ''));
   const [recheck, setRecheck] = useState(String(first.settings.recheckKm ?? ''));
   const [days, setDays] = useState(String(first.settings.recheckDays ?? ''));
+  const money = isCurrency(settings.currency) ? settings.currency : undefined;
   const [pin, setPin] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const person = shop.people.find((p) => p.id === who);
@@ -119,19 +128,22 @@ export default function Shop({
             }}
           />
         </div>
-        <Field
-          label="An hour of hands on a car"
-          inputMode="decimal"
-          {...(settings.currency ? { unit: settings.currency } : {})}
-          text={rate}
-          onText={(t) => {
-            setRate(t);
-            const minor = readMoney(t, settings.currency ?? 'EUR');
-            setSettings(
-              withNumber(settings, 'labourRateMinor', minor === undefined ? t : String(minor)),
-            );
-          }}
-        />
+        {money ? (
+          <Field
+            label="An hour of hands on a car"
+            inputMode="decimal"
+            unit={money}
+            text={rate}
+            onText={(t) => {
+              setRate(t);
+              const minor = readMoney(t, money);
+              const text = minor === undefined ? t : String(minor);
+              setSettings(withNumber(settings, 'labourRateMinor', text));
+            }}
+          />
+        ) : (
+          <p className="note">With a currency the price of an hour is set here, for quotes.</p>
+        )}
         <div className="pair-in">
           <Field
             label="Time zone, as Europe/Oslo"

@@ -2,9 +2,20 @@ import { useState } from 'react';
 import { type AdjustNow, isInMark } from '../../core/job/index.ts';
 import { type JudgedPlace, type PlayPair, playOf } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
-import { useDraft, useDraftList } from '../../ui/useDraft.ts';
+import { useDraft, useDraftList, useDraftOf } from '../../ui/useDraft.ts';
 import { useIndicator } from '../match/useIndicator.ts';
 import { useJob } from '../shell/useJob.ts';
+
+/** The place that the nut was turned to, and by how much. */
+interface Turned {
+  place: string;
+  deg: number;
+}
+const isTurned = (x: unknown): x is Turned =>
+  typeof x === 'object' &&
+  x !== null &&
+  typeof (x as Turned).place === 'string' &&
+  typeof (x as Turned).deg === 'number';
 
 /** Readings of one end play as they come in: the nut turned or as it stands, pushed and pulled, then kept. */
 export function useAdjust(now: AdjustNow) {
@@ -15,16 +26,13 @@ export function useAdjust(now: AdjustNow) {
   const [pull, setPull] = useDraft(`${key}:pull`);
   const [past, setPast] = useDraft(`${key}:past`);
   const [marks, setMarks] = useDraft(`${key}:marks`);
-  /** Place that the nut was turned to, and by how much. */
-  const [turned, setTurned, notTurned] = useDraft(`${key}:turned`);
+  const [turned, setTurned, notTurned] = useDraftOf(`${key}:turned`, isTurned);
   const [again, setAgain] = useState(false);
   const instruments = view.ctx.instruments.filter((i) => !i.retired);
   const dial = instruments.find((i) => i.id === 'dial') ?? instruments[0];
   const [picked, setPicked] = useState<string>();
   const [simulated, setSimulated] = useState(false);
   const indicator = useIndicator();
-  const [place = '', deg = ''] = turned.split(':');
-  const turnedDeg = turned === '' ? 0 : Number(deg);
   const pairs: PlayPair[] = Array.from({ length: Math.floor(flat.length / 2) }, (_, i) => [
     flat[2 * i] ?? 0,
     flat[2 * i + 1] ?? 0,
@@ -35,8 +43,8 @@ export function useAdjust(now: AdjustNow) {
   const counted = parseQuantity(marks, 'count');
   const needsMarks = now.stepDeg === undefined;
   const asRead = stands.ok ? stands.value : undefined;
-  const pastDeg = turned === '' ? asRead : 0;
-  const reading = !now.last || turned !== '' || again;
+  const pastDeg = turned ? 0 : asRead;
+  const reading = !now.last || turned !== undefined || again;
   const add = (a: number, b: number) => setFlat([...flat, rounded(a), rounded(b)]);
   const take = () => {
     if (!pushed.ok || !pulled.ok) return;
@@ -46,7 +54,7 @@ export function useAdjust(now: AdjustNow) {
   };
   const byStandIn = () => {
     setSimulated(true);
-    const at = (now.turnedDeg + turnedDeg).toFixed(2);
+    const at = (now.turnedDeg + (turned?.deg ?? 0)).toFixed(2);
     const path = (end: string) => `/api/jobs/${view.job.id}/play/${end}/${at}`;
     indicator.readAt(path('push'), (a) => indicator.readAt(path('pull'), (b) => add(a, b)));
   };
@@ -56,7 +64,7 @@ export function useAdjust(now: AdjustNow) {
     const body = {
       readings: pairs.map(([a, b]): [number, number] => [a, b]),
       pastDeg,
-      ...(turned === '' ? {} : { turnedDeg }),
+      ...(turned ? { turnedDeg: turned.deg } : {}),
       ...(needsMarks && counted.ok ? { marks: Math.round(counted.value) } : {}),
       instrumentId,
       ...(simulated ? { standIn: true } : {}),
@@ -91,8 +99,8 @@ export function useAdjust(now: AdjustNow) {
     past: { text: past, set: setPast },
     marks: { text: marks, set: setMarks, needed: needsMarks, ok: counted.ok },
     pastDeg,
-    place: turned === '' ? undefined : place,
-    turnTo: (p: JudgedPlace) => setTurned(`${p.name}:${p.turnDeg.toFixed(3)}`),
+    place: turned?.place,
+    turnTo: (p: JudgedPlace) => setTurned({ place: p.name, deg: Number(p.turnDeg.toFixed(3)) }),
     notTurned,
     again: () => setAgain(true),
     instruments,

@@ -16,11 +16,11 @@ import {
 } from '../../core/wheel-speed/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { firstThat } from '../../ui/firstThat.ts';
-import { Call, type CallStatus, Choices, MainAction } from '../../ui/Panels.tsx';
+import { Call, type CallStatus, Choices } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { saveCsv } from '../../ui/saveFile.ts';
 import { useDraft } from '../../ui/useDraft.ts';
+import { KeepOrUse, type When } from '../prove/KeepOrUse.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { standInNote, useStandIns } from '../shell/useStandIns.ts';
 import { speedAndTyre } from '../shell/speedAndTyre.ts';
@@ -74,8 +74,7 @@ export default function Signal({
 }: {
   tabs: ReactNode;
   onDone: () => void;
-  /** At Diagnose it is evidence; once all is done it is kept beside the one before. */
-  when?: 'before' | 'after';
+  when?: When;
 }) {
   const { view, send } = useJob();
   const { ctx, job } = view;
@@ -307,27 +306,18 @@ export default function Signal({
         </>
       }
       actions={
-        when === 'after' ? (
-          <MainAction
-            label="Keep it beside the one before"
-            missing={read ? undefined : 'Nothing read yet'}
-            onAct={async () => {
-              if (await keep()) onDone();
-            }}
-          />
-        ) : (
-          <MainAction
-            label="Use as evidence"
-            missing={firstThat(
-              [!read, 'Nothing read yet'],
-              [
-                read?.wheels.every((w) => asTestResult(w.kind) === undefined),
-                'None of the four can be read',
-              ],
-            )}
-            onAct={use}
-          />
-        )
+        <KeepOrUse
+          when={when}
+          none={read ? undefined : 'Nothing read yet'}
+          useless={
+            read?.wheels.every((w) => asTestResult(w.kind) === undefined)
+              ? 'None of the four can be read'
+              : undefined
+          }
+          onKeep={keep}
+          onUse={use}
+          onDone={onDone}
+        />
       }
     />
   );
