@@ -52,6 +52,9 @@ it('two corners of a car are planned as one visit, and use each other’s waits'
   const alone = scheduleOf(now, 0);
   const both = scheduleOf(now, 0, [other]);
   expect(both.endMin).toBeLessThan(2 * alone.endMin);
+  // A second job on a corner that is planned already is not planned beside itself.
+  const again = [other, { ...other, jobId: 'l' }, { ...other, jobId: 'm', corner: 'LF' as const }];
+  expect(scheduleOf(now, 0, again).endMin).toBe(both.endMin);
   expect(new Set(both.bars.map((b) => b.corner))).toEqual(new Set(['LF', 'RF', undefined]));
 });
 

@@ -1,4 +1,4 @@
-import type { Corner } from '../corner.ts';
+import type { Corner, JobCorner } from '../corner.ts';
 import type { FamilyCode } from '../families/index.ts';
 import type { ChoiceBody } from '../schemas/events.ts';
 import {
@@ -79,9 +79,14 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
 export const plannedMinutes = (job: JobNow): number =>
   scheduleAll([workOn(familyCodeOf(job), planOf(job))]).handsOnMin;
 
+/** A corner is worked on once at a time: of several jobs on one of them the first is planned. */
+const oneEach = (list: readonly OnVisit[], own: JobCorner): OnVisit[] =>
+  list.filter((o, i) => o.corner !== own && list.findIndex((x) => x.corner === o.corner) === i);
+
 /** The shortest order of what is left of this job, alone or with other corners of the same car. */
-export function scheduleOf(job: JobNow, nowMs: number, others: readonly OnVisit[] = []): Schedule {
+export function scheduleOf(job: JobNow, nowMs: number, beside: readonly OnVisit[] = []): Schedule {
   const plan = planOf(job);
+  const others = oneEach(beside, job.ctx.corner);
   const own = others.length > 0 ? job.ctx.corner : undefined;
   const works = [
     workOn(familyCodeOf(job), plan, own),
