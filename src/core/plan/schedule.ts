@@ -49,7 +49,7 @@ function barsOf({ placed }: Plan): Bar[] {
     const work = { id: task.id, label: task.label, ...where, startMin, endMin: freeMin };
     const wait = {
       id: `${task.id}:wait`,
-      label: task.handsMin > 0 ? 'soak' : task.label,
+      label: task.waitLabel ?? task.label,
       ...where,
       startMin: freeMin,
       endMin,

@@ -9,6 +9,8 @@ export interface Task {
   handsMin: number;
   /** By itself afterwards, before what follows it may begin. */
   waitMin: number;
+  /** What works by itself then; the task's own name where it is left out. */
+  waitLabel?: string;
   /** Ids of the tasks that come first. */
   after: readonly string[];
   /** Only this one may do it. */

@@ -43,7 +43,19 @@ export function tasksOf(o: CornerWork): Task[] {
   ): Task => ({ id: name(id), label, place, handsMin, waitMin, after: after.map(name) });
   const began = soaks > 0;
   const prepare = began
-    ? [task('prepare', 'start', car, sum(strip.slice(0, soaks)), [], o.soak ? soakMinutes : 0)]
+    ? [
+        {
+          ...task(
+            'prepare',
+            'start',
+            car,
+            sum(strip.slice(0, soaks)),
+            [],
+            o.soak ? soakMinutes : 0,
+          ),
+          waitLabel: 'soak',
+        },
+      ]
     : [];
   const rest = sum(strip.slice(soaks));
   const before = began ? ['prepare'] : [];
