@@ -65,3 +65,11 @@ it('out of its window is no Stop: the nut goes to another place of the lock', ()
   expect(keep(0.01)).toBeUndefined();
   expect(adjustOf(job.now)?.isNow).toBe(true);
 });
+
+it('does not stand for a nut that was pulled again since: it is read anew', () => {
+  expect(play({ readings: [[0, 0.08]], pastDeg: 0 })).toBeUndefined();
+  const again = entries.filter((e) => 'type' in e && e.type === 'stage-recorded').slice(0, 4);
+  for (const e of again) expect(job.put(e)).toBeUndefined();
+  expect(adjustOf(job.now)).not.toHaveProperty('last');
+  expect(keep(0.08)).toMatchObject({ rule: 'adjust.no-reading' });
+});

@@ -46,6 +46,12 @@ export interface AdjustNow {
 const inMarkDeg = 1;
 export const isInMark = (pastDeg: number): boolean => Math.abs(pastDeg) <= inMarkDeg;
 
+/** Readings of the nut as it stands: one that was pulled or turned again by an earlier stage is read anew. */
+function playsSince({ state }: JobNow, before: readonly Stage[]) {
+  const pulled = state.stages.findLast((r) => before.some((s) => s.id === r.stageId));
+  return state.plays.filter((x) => x.seq > (pulled?.seq ?? 0));
+}
+
 /** The end play of this job's nut; undefined where its procedure asks for none. */
 export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   const { procedure: p } = job.ctx;
@@ -55,7 +61,8 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   const walk = walkProcedure(p, job.state.stages);
   const index = p.stages.indexOf(stage);
   const window = { lowMm: limits.low, highMm: limits.high };
-  const read = job.state.plays.at(-1);
+  const plays = playsSince(job, p.stages.slice(0, index));
+  const read = plays.at(-1);
   const counted = job.state.plays.findLast((x) => x.marks !== undefined)?.marks;
   const stepDeg = p.locking && lockStepDeg(p.locking, counted);
   const pitch = pitchOf(p.size);
@@ -72,7 +79,7 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
     ...(stepDeg === undefined ? {} : { stepDeg, marks: Math.round(360 / stepDeg) }),
     ...(last ? { last } : {}),
     ...(last && nut ? { adjusted: adjustment(last.meanMm, nut, window) } : {}),
-    turnedDeg: job.state.plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
+    turnedDeg: plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
   };
 });
 

@@ -66,8 +66,7 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
         : { over: true },
     );
   over('strip', all(strip));
-  for (const id of ['stack', 'press-out', 'measure', 'unit'])
-    over(id, state.done.includes('press-out'));
+  for (const id of ['stack', 'press-out', 'measure']) over(id, state.done.includes('press-out'));
   for (const id of ['press-in', 'unit', 'chill']) over(id, state.done.includes('press-in'));
   over('rebuild', state.done.includes('press-in') && isRebuilt(job));
   over('torque', state.done.includes('torque'));

@@ -90,8 +90,8 @@ export interface JobState {
   procedure?: Procedure;
   /** Readings of the procedure, with their place in the record. */
   stages: (Kept<EventBody<'stage-recorded'>> & { seq: number })[];
-  /** Readings of end play, in the order they were made. */
-  plays: Kept<EventBody<'play-read'>>[];
+  /** Readings of end play, in the order they were made, with their place in the record. */
+  plays: (Kept<EventBody<'play-read'>> & { seq: number })[];
   /** Last readings of each face. */
   runout: { hub?: Kept<EventBody<'runout-read'>>; disc?: Kept<EventBody<'runout-read'>> };
   /** The last sound and signal kept from Diagnose, and from after the work. */
@@ -351,7 +351,7 @@ function apply(s: JobState, e: JobEvent): void {
       s.stages.push({ ...e.body, ...kept, seq: e.seq });
       break;
     case 'play-read':
-      s.plays.push({ ...e.body, ...kept });
+      s.plays.push({ ...e.body, ...kept, seq: e.seq });
       break;
     case 'runout-read':
       s.runout[e.body.face] = { ...e.body, ...kept };

@@ -314,7 +314,7 @@ export const eventBodies = {
     ),
   }),
   /** A line of the signed card that was wrong, by its name and what it said. */
-  'line-corrected': closed({ line: Text(200), was: Text(400), is: Text(200), reason: Text(400) }),
+  'line-corrected': closed({ line: Text(200), was: Text(800), is: Text(200), reason: Text(400) }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
   'job-closed': closed({ reason: Text(400) }),
   'job-reopened': closed({ reason: Text(400) }),

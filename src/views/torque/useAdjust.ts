@@ -29,7 +29,8 @@ export function useAdjust(now: AdjustNow) {
   const [turned, setTurned, notTurned] = useDraftOf(`${key}:turned`, isTurned);
   const [again, setAgain] = useState(false);
   const instruments = view.ctx.instruments.filter((i) => !i.retired);
-  const dial = instruments.find((i) => i.id === 'dial') ?? instruments[0];
+  const { plays, runout } = view.state;
+  const lastUsed = plays.at(-1)?.instrumentId ?? runout.hub?.instrumentId;
   const [picked, setPicked] = useState<string>();
   const [simulated, setSimulated] = useState(false);
   const indicator = useIndicator();
@@ -58,7 +59,7 @@ export function useAdjust(now: AdjustNow) {
     const path = (end: string) => `/api/jobs/${view.job.id}/play/${end}/${at}`;
     indicator.readAt(path('push'), (a) => indicator.readAt(path('pull'), (b) => add(a, b)));
   };
-  const instrumentId = picked ?? dial?.id ?? '';
+  const instrumentId = picked ?? lastUsed ?? instruments[0]?.id ?? '';
   const keep = async () => {
     if (pairs.length === 0 || pastDeg === undefined) return;
     const body = {
@@ -82,7 +83,7 @@ export function useAdjust(now: AdjustNow) {
       toolId: instrumentId,
       actual,
       typed: String(actual),
-      ...(view.state.plays.at(-1)?.standIn ? { standIn: true } : {}),
+      ...(plays.at(-1)?.standIn ? { standIn: true } : {}),
     });
   };
   return {
