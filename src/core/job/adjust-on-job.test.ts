@@ -42,10 +42,13 @@ it('is kept only as it was read, and with the lock in a mark', () => {
     name: 'B',
     playMm: expect.closeTo(0.08, 6),
   });
+  expect(adjustOf(job.now)).toMatchObject({ mayLock: false, turnTo: { name: 'B' } });
   expect(keep(0.06)).toMatchObject({ rule: 'adjust.between' });
   // Turned to B, it is read again there.
   play({ readings: [[0, 0.081]], pastDeg: 0, turnedDeg: -4.8 });
   expect(adjustOf(job.now)?.turnedDeg).toBeCloseTo(-4.8, 9);
+  expect(adjustOf(job.now)).toMatchObject({ mayLock: true });
+  expect(adjustOf(job.now)).not.toHaveProperty('turnTo');
   expect(keep(0.06)).toMatchObject({ rule: 'adjust.no-reading' });
   expect(keep(0.081)).toBeUndefined();
   const card = makeCard({ ...job.now, events: job.events, job: { number: '1', createdMs: 0 } });

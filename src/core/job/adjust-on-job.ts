@@ -3,6 +3,7 @@ import type { EventBody } from '../schemas/events.ts';
 import {
   adjustment,
   type Adjustment,
+  type JudgedPlace,
   lockStepDeg,
   pitchOf,
   type PlayRead,
@@ -36,6 +37,10 @@ export interface AdjustNow {
     pastDeg: number;
     readings: readonly (readonly [number, number])[];
   };
+  /** As it was last read it may be locked: inside its window, with the lock in a mark. */
+  mayLock: boolean;
+  /** Where the nut goes next; undefined where it stands there, or no place is inside. */
+  turnTo?: JudgedPlace;
   /** Where the lock may go; undefined while something of it is not known. */
   adjusted?: Adjustment;
   /** How far the nut was turned since its first reading, tightening positive. */
@@ -70,15 +75,24 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   const nut = pitch.ok &&
     stepDeg !== undefined &&
     last && { pitchMm: pitch.pitchMm, stepDeg, pastDeg: last.pastDeg };
+  const adjusted = last && nut ? adjustment(last.meanMm, nut, window) : undefined;
+  const mayLock =
+    last !== undefined &&
+    isInMark(last.pastDeg) &&
+    last.meanMm >= limits.low &&
+    last.meanMm <= limits.high;
+  const safe = adjusted?.safe;
   return {
     stage,
     window,
+    mayLock,
+    ...(safe && !mayLock && !isInMark(safe.turnDeg) ? { turnTo: safe } : {}),
     isNow: walk.current === index,
     isDone: walk.current > index,
     ...(pitch.ok ? { pitchMm: pitch.pitchMm } : { pitchFault: pitch.reason }),
     ...(stepDeg === undefined ? {} : { stepDeg, marks: Math.round(360 / stepDeg) }),
     ...(last ? { last } : {}),
-    ...(last && nut ? { adjusted: adjustment(last.meanMm, nut, window) } : {}),
+    ...(adjusted ? { adjusted } : {}),
     turnedDeg: plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
   };
 });

@@ -11,14 +11,14 @@ import {
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { isRebuilt } from './owed.ts';
-import { usualRoute } from './route-on-job.ts';
+import { unchosen, usualRoute } from './route-on-job.ts';
 import { timerNow } from './timers.ts';
 
 export type PlanChoice = ChoiceBody<'plan'>;
 
 /** The plan as chosen; the usual route, with the soak and one pair of hands, while nothing is. */
 export const planOf = (job: JobNow): PlanChoice =>
-  job.choices.plan?.value ?? { route: usualRoute(job).id, soak: true, chill: false };
+  job.choices.plan?.value ?? { route: usualRoute(job).id, ...unchosen };
 
 /** Another corner of the same car that has an open job of its own. */
 export interface OnVisit {
@@ -47,24 +47,13 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
   const soak = strip.indexOf('soak') + 1;
   const all = (ids: readonly string[]) => ids.every((id) => stripped.has(id));
   const over = (id: string, is: boolean) => is && progress.set(id, { over: true });
-  const timer = (id: string) => state.timers.find((t) => t.id === id);
-  const running = timer('soak');
-  const soaking = running && timerNow(running, nowMs).stand === 'running';
-  if (all(strip.slice(0, soak)))
-    progress.set(
-      'prepare',
-      soaking
-        ? { handsLeftMin: 0, waitLeftMin: Math.ceil((running.endsMs - nowMs) / 60_000) }
-        : { over: true },
-    );
-  const chilling = timer('chill');
-  if (chilling)
-    progress.set(
-      'chill',
-      chilling.endsMs > nowMs
-        ? { handsLeftMin: 0, waitLeftMin: Math.ceil((chilling.endsMs - nowMs) / 60_000) }
-        : { over: true },
-    );
+  const waits = (timerId: string): Progress => {
+    const timer = state.timers.find((t) => t.id === timerId);
+    if (!timer || timerNow(timer, nowMs).stand !== 'running') return { over: true };
+    return { handsLeftMin: 0, waitLeftMin: Math.ceil((timer.endsMs - nowMs) / 60_000) };
+  };
+  if (all(strip.slice(0, soak))) progress.set('prepare', waits('soak'));
+  if (state.timers.some((t) => t.id === 'chill')) progress.set('chill', waits('chill'));
   over('strip', all(strip));
   for (const id of ['stack', 'press-out', 'measure']) over(id, state.done.includes('press-out'));
   for (const id of ['press-in', 'unit', 'chill']) over(id, state.done.includes('press-in'));

@@ -17,13 +17,16 @@ export interface WeighedRoute {
   handsMin: number;
 }
 
+/** How it is planned while nothing is chosen: the penetrant has its time, nothing is chilled. */
+export const unchosen = { soak: true, chill: false };
+
 /** The same job planned on another route. */
 const onRoute = (job: JobNow, route: Route['id']): JobNow => ({
   ctx: job.ctx,
   state: job.state,
   choices: {
     ...job.choices,
-    plan: { version: 0, value: { chill: false, soak: true, ...job.choices.plan?.value, route } },
+    plan: { version: 0, value: { ...unchosen, ...job.choices.plan?.value, route } },
   },
 });
 
@@ -32,7 +35,7 @@ function weighed(job: JobNow, route: Route): WeighedRoute {
   const best = strokesOf(there).map((o) => solvedFor(there, o)?.solutions[0]?.judgement.status);
   const gaps = best.filter((s) => s === undefined).length;
   const checks = best.filter((s) => s === 'check').length;
-  const plan = { chill: false, soak: true, ...job.choices.plan?.value, route: route.id };
+  const plan = { ...unchosen, ...job.choices.plan?.value, route: route.id };
   const { endMin, handsOnMin } = schedule({ ...plan, family: familyOf(job)?.code });
   const strokes = best.length;
   return {

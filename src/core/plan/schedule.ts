@@ -32,8 +32,6 @@ export interface Schedule {
 export type ScheduleOptions = CornerWork & {
   /** How many work at it. */
   people?: number;
-  /** How far its tasks have come, where it was begun. */
-  progress?: ReadonlyMap<string, Progress>;
 };
 
 const hands = (n: number) => Array.from({ length: n }, (_, i) => String(i + 1));
@@ -86,5 +84,5 @@ export function scheduleAll(
 }
 
 /** The same for one corner. */
-export const schedule = ({ people, progress, ...work }: ScheduleOptions): Schedule =>
-  scheduleAll([work], people, progress);
+export const schedule = ({ people, ...work }: ScheduleOptions): Schedule =>
+  scheduleAll([work], people);

@@ -24,7 +24,8 @@ export function playOf(pairs: readonly PlayPair[]): PlayRead {
   const eachMm = pairs.map(([push, pull]) => pull - push);
   return {
     eachMm,
-    meanMm: eachMm.reduce((sum, mm) => sum + mm, 0) / eachMm.length,
+    // To a tenth of what a dial shows, as it goes on record.
+    meanMm: Number((eachMm.reduce((sum, mm) => sum + mm, 0) / eachMm.length).toFixed(4)),
     spreadMm: Math.max(...eachMm) - Math.min(...eachMm),
   };
 }
@@ -89,6 +90,8 @@ export interface JudgedPlace extends LockPlace {
 }
 
 export interface Adjustment {
+  /** Along its axis from one place of the lock to the next, mm. */
+  stepMm: number;
   /** From tight to loose. */
   places: readonly JudgedPlace[];
   /** The one to take; undefined: none of them leaves what is asked. */
@@ -107,7 +110,8 @@ export function adjustment(
   window: PlayWindow,
 ): Adjustment {
   const toEndsMm = Math.max(...[window.lowMm, window.highMm].map((mm) => Math.abs(mm - playMm)));
-  const around = Math.ceil(toEndsMm / endPlayMm(nut.pitchMm, nut.stepDeg)) + shown;
+  const stepMm = endPlayMm(nut.pitchMm, nut.stepDeg);
+  const around = Math.ceil(toEndsMm / stepMm) + shown;
   const every = lockPlaces(playMm, nut, window, around);
   const safe = safePlace(every);
   const nearest = [...every].sort((a, b) => Math.abs(a.turnDeg) - Math.abs(b.turnDeg));
@@ -126,6 +130,7 @@ export function adjustment(
       };
     });
   return {
+    stepMm,
     places,
     safe: places.find((p) => safe && p.turnDeg === safe.turnDeg),
     ...(safe ? {} : { none: verdict('adjust.none-fits', {}) }),

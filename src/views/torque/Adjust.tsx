@@ -70,17 +70,16 @@ function Figures({
   at: Adjusting;
   playMm: number | undefined;
 }) {
-  const safe = at.reading ? undefined : now.adjusted?.safe;
+  const to = at.reading ? undefined : now.turnTo;
   const play = playMm === undefined ? undefined : both(playMm, 'length', 3);
-  const turn = safe && Math.abs(safe.turnDeg) > 0.5 ? safe.turnDeg : undefined;
   return (
     <div className="adjust-figures">
-      {turn !== undefined && safe && (
+      {to && (
         <p className="turn">
           <span>turn the nut</span>
-          <b className="num">{Math.abs(turn).toFixed(1)}°</b>
+          <b className="num">{Math.abs(to.turnDeg).toFixed(1)}°</b>
           <span>
-            {turn < 0 ? 'loosen' : 'tighten'}, to {safe.name}
+            {to.turnDeg < 0 ? 'loosen' : 'tighten'}, to {to.name}
           </span>
         </p>
       )}
@@ -121,13 +120,9 @@ function AdjustCall({ now, at }: { now: AdjustNow; at: Adjusting }) {
         <RuleLink said={none} />
       </Call>
     );
-  if (at.inMark && now.last && inside(now, now.last.meanMm))
-    return <Call status="good">Inside, and the lock stands in a place.</Call>;
+  if (now.mayLock) return <Call status="good">Inside, and the lock stands in a place.</Call>;
   return <Call status="to-do">Turn to the blue place and read again.</Call>;
 }
-
-const inside = ({ window }: AdjustNow, mm: number) =>
-  mm >= window.lowMm - 1e-9 && mm <= window.highMm + 1e-9;
 
 /** Play or tight, as this job goes, and what it asks for. */
 function School() {
@@ -165,23 +160,20 @@ function AdjustActions({ now, at, onNut }: { now: AdjustNow; at: Adjusting; onNu
         )}
       </>
     );
-  const { last, adjusted } = now;
-  const stands = at.inMark && last !== undefined && inside(now, last.meanMm);
-  const safe = adjusted?.safe;
-  const there = safe && Math.abs(safe.turnDeg) <= 0.5;
+  const { last, turnTo } = now;
   return (
     <>
-      {safe && !there && !stands ? (
-        <MainAction label={`At ${safe.name}, read again`} onAct={() => at.turnTo(safe)} />
+      {turnTo ? (
+        <MainAction label={`At ${turnTo.name}, read again`} onAct={() => at.turnTo(turnTo)} />
       ) : (
         <MainAction
           label={`Keep ${last?.meanMm.toFixed(3) ?? ''} mm, lock it`}
-          missing={stands ? undefined : 'No place is inside'}
+          missing={now.mayLock ? undefined : 'No place is inside'}
           onAct={at.record}
         />
       )}
       <button type="button" className="btn quiet" onClick={at.again}>
-        {safe ? 'Read again' : 'Washer changed, read again'}
+        {now.adjusted?.safe ? 'Read again' : 'Washer changed, read again'}
       </button>
     </>
   );

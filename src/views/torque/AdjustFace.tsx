@@ -54,7 +54,7 @@ export function AdjustFace({ now }: { now: AdjustNow }) {
           </g>
         );
       })}
-      {safe && Math.abs(turn) > 0.5 && (
+      {now.turnTo && (
         <path
           className="turn-arrow"
           markerEnd="url(#adjust-arrow)"
@@ -67,9 +67,7 @@ export function AdjustFace({ now }: { now: AdjustNow }) {
         </marker>
       </defs>
       <text className="cap" x="0" y="430">
-        {stepDeg > 0 && now.pitchMm !== undefined
-          ? `${marks} places: ${stepDeg.toFixed(0)}° = ${((now.pitchMm * stepDeg) / 360).toFixed(3)} mm`
-          : ''}
+        {adjusted && `${marks} places: ${stepDeg.toFixed(0)}° = ${adjusted.stepMm.toFixed(3)} mm`}
       </text>
     </svg>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type AdjustNow, isInMark } from '../../core/job/index.ts';
+import type { AdjustNow } from '../../core/job/index.ts';
 import { type JudgedPlace, type PlayPair, playOf } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { useDraft, useDraftList, useDraftOf } from '../../ui/useDraft.ts';
@@ -77,8 +77,9 @@ export function useAdjust(now: AdjustNow) {
     setSimulated(false);
   };
   const record = () => {
-    const actual = Number((now.last?.meanMm ?? 0).toFixed(4));
-    return send('stage-recorded', {
+    const actual = now.last?.meanMm;
+    if (actual === undefined) return;
+    void send('stage-recorded', {
       stageId: now.stage.id,
       toolId: instrumentId,
       actual,
@@ -109,7 +110,6 @@ export function useAdjust(now: AdjustNow) {
     setPicked,
     keep,
     record,
-    inMark: now.last !== undefined && isInMark(now.last.pastDeg),
   };
 }
 export type Adjusting = ReturnType<typeof useAdjust>;
