@@ -59,6 +59,7 @@ import { type Check, judgeCheck } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
 import {
+  dragInWords,
   fastenerInWords,
   judgeStage,
   type Procedure,
@@ -389,7 +390,7 @@ function torqueOf(procedure: Procedure, source: CardSource): NonNullable<CardDoc
         actual: s.actual ?? null,
         ...(s.asSaid ? { asSaid: true } : {}),
         typed: s.typed ?? null,
-        tool: toolName(s.toolId),
+        tool: s.drag ? `spring scale: ${dragInWords(s.drag)}` : toolName(s.toolId),
         status: judgeStage(procedure, stage, s).status,
         ...by(s),
       };

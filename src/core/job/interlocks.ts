@@ -29,6 +29,7 @@ import { fittedStrokes, requirementOf } from './press-on-job.ts';
 import { schoolRefusal } from './school-on-job.ts';
 import { tightenedRefusal, toolRefusal } from './fasteners-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
+import { dragRefusal, stageTools } from './stage-tools.ts';
 import { bareSeat, seatAnswered, seatOf, seatVerdicts, workOf } from './seats-on-job.ts';
 import { overrideOf, samplesOf } from './state.ts';
 import { stations } from './stations.ts';
@@ -185,8 +186,7 @@ const guards: Guards = {
     const { ctx, state } = job;
     if (!ctx.procedure) return refuse('stageId', 'torque.no-procedure');
     const stage = ctx.procedure.stages.find((s) => s.id === b.stageId);
-    const tools = stage?.kind === 'end-play' ? instrumentsInUse(job) : ctx.wrenches;
-    if (!tools.some((t) => t.id === b.toolId && !t.retired))
+    if (!stageTools(job, stage, b).some((t) => t.id === b.toolId && !t.retired))
       return refuse('toolId', 'kit.tool', { part: b.toolId });
     const order = orderFault(ctx.procedure, walkProcedure(ctx.procedure, state.stages), b.stageId);
     if (order) return { field: 'stageId', ...order };
@@ -198,6 +198,7 @@ const guards: Guards = {
     if (b.pull && stage && pullVerdict(stage.kind, b.pull)) return undefined;
     if (b.asSaid && b.actual === undefined && stage && mayGoUnmeasured(stage)) return undefined;
     if (b.actual === undefined) return refuse('actual', 'torque.no-reading');
+    if (stage?.kind === 'drag' && b.drag) return dragRefusal(b.drag, b.actual);
     if (b.actual < 0) return refuse('actual', 'torque.sign');
     if (!stage || stageUnit(stage) !== 'torque' || stage.kind === 'drag') return undefined;
     return toolRefusal(stage.value ?? 0, b, job);

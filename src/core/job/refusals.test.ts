@@ -11,6 +11,10 @@ const pressing = [
   { operation: 'bearing-in', travelMm: 1, forceKn: 1, typed: '1' },
 ] as const;
 const reuse = { seat: 'bore', decision: 'reuse' } as const;
+const dragged = {
+  ...withNut(),
+  procedure: { ...nut, stages: [{ ...nut.stages[0]!, id: 'd', kind: 'drag' as const, value: 1 }] },
+};
 const smooth = { checkId: 'smooth', ok: true };
 
 interface Refused<T extends EventType = EventType> {
@@ -193,6 +197,46 @@ describe('what may not be recorded', () => {
       'torque.no-reading',
       'actual',
       { ctx: withNut() },
+    ),
+    ...(
+      [
+        [
+          'of which only the start was read',
+          { forcesN: [18], radiusMm: 57 },
+          0.5,
+          'torque.drag-once',
+          'drag',
+        ],
+        [
+          'under that of its seal',
+          { forcesN: [18, 8], radiusMm: 57, sealNm: 1 },
+          0,
+          'torque.drag-seal',
+          'drag',
+        ],
+        [
+          'other than its readings',
+          { forcesN: [18, 8], radiusMm: 57 },
+          0.5,
+          'torque.drag-typed',
+          'actual',
+        ],
+        ['without its readings, by no tool of the shop', undefined, 0.5, 'kit.tool', 'toolId'],
+      ] as const
+    ).map(([what, drag, actual, rule, field]) =>
+      refused(
+        `a drag ${what}`,
+        'stage-recorded',
+        {
+          stageId: 'd',
+          toolId: 'spring-scale',
+          actual,
+          ...(drag && { drag: { ...drag, forcesN: [...drag.forcesN] } }),
+        },
+        rule,
+        field,
+        { ctx: dragged },
+      ),
     ),
     refused(
       'a fitting stroke of which only the peak was read',

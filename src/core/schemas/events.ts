@@ -222,6 +222,18 @@ export const eventBodies = {
         { maxItems: 80 },
       ),
     ),
+    /** How a drag was read: what a spring scale showed, newtons, its first movement first, and the arm it pulled at. */
+    drag: Maybe(
+      closed({
+        forcesN: Type.Array(Type.Number({ minimum: 0, maximum: 1000 }), {
+          minItems: 1,
+          maxItems: 12,
+        }),
+        radiusMm: Mm(),
+        /** Drag of the seal alone, N·m, where it was read before. */
+        sealNm: Maybe(Type.Number({ minimum: 0, maximum: 50 })),
+      }),
+    ),
     /** What the wrench saw of the nut while it was pulled. */
     pull: Maybe(oneOf(pullCalls)),
     /** Read by the simulated wrench. */

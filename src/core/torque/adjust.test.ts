@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { angleForMm, dragNm, endPlayMm, lockPlaces, safePlace, warmShiftMm } from './index.ts';
+import { angleForMm, endPlayMm, lockPlaces, safePlace, warmShiftMm } from './index.ts';
 
 // Common practice for a grease-packed taper pair, no published source.
 const window = { lowMm: 0.025, highMm: 0.127 };
@@ -65,10 +65,4 @@ it('a warm hub is looser by its cones, tighter by its length', () => {
   expect(() => warmShiftMm(1e-4, [row, { ...row, cupDeg: 0 }], 60, 'back-to-back')).toThrow(
     /cupDeg/u,
   );
-});
-
-it('drag is what turns on, less the seal’s own', () => {
-  // Statics: 10 N at 57 mm are 0.57 N·m; the 18 N that started it are not read.
-  expect(dragNm([18, 10, 10], 57, 0.2)).toBeCloseTo(0.37, 9);
-  expect(() => dragNm([18], 57)).toThrow(/forcesN/u);
 });

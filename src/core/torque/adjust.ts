@@ -75,12 +75,3 @@ export function warmShiftMm(
   }, 0);
   return strain * (cones + (mounted === 'back-to-back' ? -distanceMm : distanceMm));
 }
-
-/** Drag of a preloaded pair by a spring scale on a lever, N·m: the first movement is not read, the seal's own drag is taken off. */
-export function dragNm(forcesN: readonly number[], radiusMm: number, sealNm = 0): number {
-  const [, ...turning] = forcesN;
-  if (turning.length === 0)
-    throw new RangeError('forcesN: the first movement and at least one reading after it');
-  const mean = turning.reduce((a, f) => a + f, 0) / turning.length;
-  return (mean * radiusMm) / 1000 - sealNm;
-}

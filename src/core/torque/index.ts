@@ -1,5 +1,6 @@
 export * from './adjust-nut.ts';
 export * from './adjust.ts';
+export * from './drag.ts';
 export * from './after-pull.ts';
 export * from './arithmetic.ts';
 export * from './castle.ts';

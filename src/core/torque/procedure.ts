@@ -1,4 +1,4 @@
-import { type Found, type Said, saying } from '../rules/index.ts';
+import { type Found, type RuleId, type Said, saying } from '../rules/index.ts';
 import { judgement } from '../rules/rule.ts';
 import { verdict, type Verdict, worst } from '../verdict.ts';
 import { pullVerdict } from './after-pull.ts';
@@ -13,6 +13,17 @@ export interface StageReading {
   /** What the wrench saw of the nut while it was pulled. */
   pull?: PullCall;
 }
+
+const anyOutside = {
+  under: 'torque.below',
+  over: 'torque.over',
+  overStretch: 'torque.over-stretch',
+} as const;
+/** What lies outside the window of a play or a drag is no pull too far. */
+const outside = {
+  'end-play': { under: 'adjust.tight', over: 'adjust.loose', overStretch: 'adjust.loose' },
+  drag: { under: 'torque.drag-under', over: 'torque.drag-over', overStretch: 'torque.drag-over' },
+} as const satisfies Partial<Record<Stage['kind'], Record<keyof typeof anyOutside, RuleId>>>;
 
 /**
  * Judges one reading of one stage. `actual` is in the stage's unit; a lock has none and is seen or not, a turn may be
@@ -38,10 +49,9 @@ export function judgeStage(
     source: ours ? `${p.source}; window ${judgement}, none is printed` : p.source,
   };
   if (actual === undefined) return verdict('torque.no-reading', found, 'stop');
-  if (s.kind === 'end-play' && actual < low) return verdict('adjust.tight', found);
-  if (s.kind === 'end-play' && actual > high) return verdict('adjust.loose', found);
-  if (actual < low) return verdict('torque.below', found);
-  if (actual > high) return verdict(p.stretch ? 'torque.over-stretch' : 'torque.over', found);
+  const rules = s.kind === 'end-play' || s.kind === 'drag' ? outside[s.kind] : anyOutside;
+  if (actual < low) return verdict(rules.under, found);
+  if (actual > high) return verdict(p.stretch ? rules.overStretch : rules.over, found);
   return verdict('torque.in-window', found);
 }
 

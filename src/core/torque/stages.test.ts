@@ -109,8 +109,11 @@ describe('a stage', () => {
     expect([0, 2, 2.1].map((actual) => say(drag, { actual }))).toEqual([
       'torque.in-window',
       'torque.in-window',
-      'torque.over',
+      'torque.drag-over',
     ]);
+    const between = stage('d', 'drag', { value: 2, tolerance: 1 });
+    expect(sentence(judgeStage(p, between, { actual: 0.95 }))).toMatch(/^0\.05 N·m too little/u);
+    expect(sentence(judgeStage(p, between, { actual: 3.12 }))).toMatch(/^0\.12 N·m too much/u);
     const recheck = stage('r', 'recheck', { value: 100 });
     expect([90, 100].map((actual) => say(recheck, { actual }))).toEqual([
       'torque.below',

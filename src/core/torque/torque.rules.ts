@@ -51,6 +51,42 @@ export const torqueRules = ruleTable({
     digits: 0,
     sentence: () => 'In the window.',
   },
+  'torque.drag-once': {
+    title: 'The first movement of a drag is not read',
+    says: ['refuses'],
+    source: practice,
+    sentence: () =>
+      'What starts the hub is not its drag: pull on, and read the scale at least once while it turns.',
+  },
+  'torque.drag-typed': {
+    title: 'A drag is what its readings say',
+    says: ['refuses'],
+    source: geometry,
+    sentence: (f) => `The scale gives ${f.is('read')} N·m, and ${f.value} was sent with it.`,
+  },
+  'torque.drag-over': {
+    title: 'Not more drag than the procedure lets',
+    says: ['stop'],
+    source: maker,
+    digits: 2,
+    sentence: (f) =>
+      `${(f.value - f.max).toFixed(2)} N·m too much: the rows are clamped too hard. Slacken, begin again at stage 1.`,
+  },
+  'torque.drag-under': {
+    title: 'Not less drag than the procedure asks',
+    says: ['check'],
+    source: maker,
+    digits: 2,
+    sentence: (f) =>
+      `${(f.min - f.value).toFixed(2)} N·m too little: tighten a little, turn the hub, and read again.`,
+  },
+  'torque.drag-seal': {
+    title: 'A seal drags less than the hub with it',
+    says: ['refuses'],
+    source: geometry,
+    sentence: (f) =>
+      `The seal alone was read at ${f.is('seal')} N·m, more than the hub with it: one of the two readings is wrong.`,
+  },
   'torque.slipped': {
     title: 'A socket that slipped',
     says: ['stop'],

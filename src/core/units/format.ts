@@ -45,6 +45,8 @@ function metricFirst(value: number, dimension: Dimension, decimals: number): Bot
         unit: 'kN',
         other: `${fixed(roundTo((value * 1000) / LBF_N, 10))} lbf`,
       };
+    case 'pull':
+      return { value: first, unit: 'N', other: `${fixed(value / LBF_N, decimals)} lbf` };
     case 'pressure':
       return { value: first, unit: 'kPa', other: `${fixed(value / INHG_KPA, decimals)} inHg` };
     case 'temperature':
@@ -73,6 +75,7 @@ const defaultDecimals: Record<Dimension, number> = {
   torque: 0,
   pressure: 1,
   force: 1,
+  pull: 1,
   angle: 0,
   temperature: 0,
   rise: 0,

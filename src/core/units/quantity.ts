@@ -7,6 +7,8 @@ export type Dimension =
   | 'torque'
   | 'pressure'
   | 'force'
+  /** What a hand on a spring scale pulls: a press is read in kN, this in N. */
+  | 'pull'
   | 'angle'
   | 'temperature'
   /** How much warmer one thing is than another: no zero of a scale comes in. */
@@ -87,6 +89,15 @@ const scales: Record<Dimension, Scale> = {
       { names: ['kgf'], factor: KGF_M / 1000 },
       { names: ['shortton', 'ustonf', 'uston'], factor: SHORT_TON_N / 1000 },
       { names: ['tonne', 'tonnes', 'metricton', 'tf'], factor: TONNE_N / 1000 },
+    ],
+  },
+  pull: {
+    core: 'N',
+    units: [
+      { names: ['n', ''], factor: 1 },
+      { names: ['lbf', 'lb', 'lbs'], factor: LBF_N },
+      { names: ['kgf', 'kg'], factor: KGF_M },
+      { names: ['ozf', 'oz'], factor: LBF_N / 16 },
     ],
   },
   angle: {

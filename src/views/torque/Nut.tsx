@@ -2,6 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { cornerRecord, procedureUnchecked } from '../../core/job/index.ts';
 import {
   type Procedure,
+  springScale,
   stageUnit,
   threadOnNut,
   walkProcedure,
@@ -16,12 +17,14 @@ import { useStandIns } from '../shell/useStandIns.ts';
 import { LockPicture } from './LockPicture.tsx';
 import { NutActions, type Reading, readingOf } from './NutActions.tsx';
 import { NutFace } from './NutFace.tsx';
+import { DragReading } from './DragReading.tsx';
 import { KeepOffGround, StageCall } from './StageCall.tsx';
 import { StageList } from './StageList.tsx';
 import { ProcedureSource, Readings, StageReadingField } from './StageRecord.tsx';
 import { ThreadBars } from './ThreadBars.tsx';
 import { ToolAtHand, useToolAtHand } from './ToolAtHand.tsx';
 import { spokenStage } from './stageFigure.ts';
+import { useDrag } from './useDrag.ts';
 import { useSpoken } from './useSpoken.ts';
 import { useWrench } from './useWrench.ts';
 import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
@@ -66,18 +69,22 @@ export function Nut({
   // What a wrench could not tell is told by the paint mark.
   const typing = !wrench?.running && pulled === undefined;
   const typed = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
-  const record = async (reading: Reading = pulled ?? typed) => {
-    if (!tool) return;
+  const scale = useDrag(stage);
+  const drag = stage.kind === 'drag' && !finished ? scale : undefined;
+  const record = async (reading: Reading = drag?.reading ?? pulled ?? typed) => {
+    const toolId = drag ? springScale : tool?.id;
+    if (!toolId) return;
     if (
       !(await send('stage-recorded', {
         stageId: stage.id,
-        toolId: tool.id,
+        toolId,
         ...(way && Object.keys(way.through).length > 0 ? { through: way.through } : {}),
         ...reading,
       }))
     )
       return;
     clear();
+    drag?.clear();
     streamed?.forget();
   };
   const finish = async () => {
@@ -103,6 +110,7 @@ export function Nut({
                 stage={finished ? undefined : stage}
                 actual={wrench?.value ?? actual}
                 wrench={finished ? undefined : wrench}
+                drag={drag}
                 studs={cornerRecord(view)?.hub?.studs ?? 0}
               />
             )}
@@ -123,13 +131,21 @@ export function Nut({
           {!finished && !unchecked && stage.kind !== 'end-play' && (
             <section className="grid gap-2">
               {wrench && <WrenchPanel wrench={wrench} stage={stage} />}
-              {typing && <StageReadingField stage={stage} at={at} text={text} onText={setText} />}
-              <ToolAtHand
-                at={hand}
-                nm={nm}
-                angleDeg={stage.kind === 'angle' ? stage.value : undefined}
-                tools={ctx.wrenches}
-              />
+              {drag ? (
+                <DragReading at={drag} />
+              ) : (
+                <>
+                  {typing && (
+                    <StageReadingField stage={stage} at={at} text={text} onText={setText} />
+                  )}
+                  <ToolAtHand
+                    at={hand}
+                    nm={nm}
+                    angleDeg={stage.kind === 'angle' ? stage.value : undefined}
+                    tools={ctx.wrenches}
+                  />
+                </>
+              )}
             </section>
           )}
           {thread && !unchecked && !finished && (
@@ -163,7 +179,8 @@ export function Nut({
           finished={finished}
           restart={walk.restart}
           stage={stage}
-          actual={pulled?.actual ?? (typing ? actual : undefined)}
+          actual={drag ? drag.reading?.actual : (pulled?.actual ?? (typing ? actual : undefined))}
+          missing={drag?.missing}
           spoilt={wrench?.next === 'spoilt'}
           pulling={wrench?.running ?? false}
           onAdjust={onAdjust}

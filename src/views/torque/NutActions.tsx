@@ -4,6 +4,7 @@ import { mayGoUnmeasured, type Stage, stageUnit } from '../../core/torque/index.
 import { MainAction } from '../../ui/Panels.tsx';
 import { both } from '../../ui/units.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readingDecimals } from './stageFigure.ts';
 import type { WrenchHandle } from './useWrench.ts';
 
 export type Reading = Omit<EventBody<'stage-recorded'>, 'stageId' | 'toolId'>;
@@ -22,6 +23,7 @@ export function NutActions({
   restart,
   stage,
   actual,
+  missing,
   spoilt,
   pulling,
   onAdjust,
@@ -35,6 +37,8 @@ export function NutActions({
   restart: boolean;
   stage: Stage;
   actual: number | undefined;
+  /** Why there is no figure yet, where it is more than that none was typed. */
+  missing?: string | undefined;
   /** The wrench saw what no figure mends. */
   spoilt: boolean;
   /** A wrench is being read just now. */
@@ -66,7 +70,13 @@ export function NutActions({
   if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
   return (
     <>
-      <RecordFigure stage={stage} unit={unit} actual={actual} onRecord={onRecord} />
+      <RecordFigure
+        stage={stage}
+        unit={unit}
+        actual={actual}
+        missing={missing}
+        onRecord={onRecord}
+      />
       {stage.kind === 'angle' && (
         <button type="button" className="btn quiet" onClick={() => onRecord({ pull: 'slipped' })}>
           It slipped
@@ -80,21 +90,23 @@ function RecordFigure({
   stage,
   unit,
   actual,
+  missing = 'Type the reading',
   onRecord,
 }: {
   stage: Stage;
   unit: NonNullable<ReturnType<typeof stageUnit>>;
   actual: number | undefined;
+  missing?: string | undefined;
   onRecord: (reading?: Reading) => void;
 }) {
   if (actual !== undefined) {
-    const shown = both(actual, unit);
+    const shown = both(actual, unit, readingDecimals[stage.kind]);
     return <MainAction label={`Record ${shown.value} ${shown.unit}`} onAct={() => onRecord()} />;
   }
   return mayGoUnmeasured(stage) ? (
     <MainAction label="Done as said, not measured" onAct={() => onRecord({ asSaid: true })} />
   ) : (
-    <MainAction label="Record" missing="Type the reading" />
+    <MainAction label="Record" missing={missing} />
   );
 }
 

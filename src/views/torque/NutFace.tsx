@@ -1,6 +1,8 @@
 import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { roundOf } from '../../ui/section/round.ts';
+import { DragScale } from './DragScale.tsx';
+import type { Dragging } from './useDrag.ts';
 import type { WrenchHandle } from './useWrench.ts';
 import { HubHeld } from './HubHeld.tsx';
 import { stageFigure } from './stageFigure.ts';
@@ -60,12 +62,15 @@ export function NutFace({
   stage,
   actual,
   wrench,
+  drag,
   studs,
 }: {
   stage: Stage | undefined;
   actual: number | undefined;
   /** A wrench that is read, where there is one. */
   wrench?: WrenchHandle | undefined;
+  /** A drag that is read by a scale. */
+  drag?: Dragging | undefined;
   studs: number;
 }) {
   const marks = useMarks();
@@ -161,6 +166,14 @@ export function NutFace({
       <circle className="out f-sheet" cx={cx} cy={cy} r="34" />
       <circle className="thin" cx={cx} cy={cy} r="29" />
       <circle className="out thin2 f-paper" cx={cx} cy={cy} r="7" />
+      {drag && (
+        <DragScale
+          hub={[cx, cy]}
+          stud={polar(178, 90)}
+          forceN={drag.forcesN.at(-1)}
+          radiusMm={drag.radiusMm}
+        />
+      )}
       {f && (
         <text className="giant" x="0" y="84">
           {wrench?.big?.value ?? f.value}

@@ -10,13 +10,13 @@ import { clockTime } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { both } from '../../ui/units.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { readingDecimals } from './stageFigure.ts';
 
 const hints: Partial<Record<Stage['kind'], string>> = {
   torque: 'What the wrench showed, N·m or lb·ft',
   angle: 'Degrees past the mark',
   'back-off': 'Degrees past the mark',
   'turn-hub': 'Turns by hand',
-  drag: 'What the scale showed by its lever, N·m',
   recheck: 'What the wrench showed, N·m or lb·ft',
 };
 
@@ -110,6 +110,6 @@ function readingText(p: Procedure, r: StageReading): string {
   const stage = p.stages.find((x) => x.id === r.stageId);
   const unit = stage && stageUnit(stage);
   if (!unit || r.actual === undefined) return unmeasured(r);
-  const shown = both(r.actual, unit, unit === 'length' ? 3 : undefined);
+  const shown = both(r.actual, unit, readingDecimals[stage.kind]);
   return `${shown.value} ${shown.unit}`;
 }

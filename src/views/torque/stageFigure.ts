@@ -1,6 +1,9 @@
 import { type Stage, stageWindow } from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
 
+/** Decimals of a reading where its unit's own do not do. */
+export const readingDecimals: Partial<Record<Stage['kind'], number>> = { drag: 2, 'end-play': 3 };
+
 /** A stage as it is read from across the bench. */
 export function stageFigure(s: Stage): { value: string; unit: string; other: string } {
   switch (s.kind) {
@@ -18,7 +21,7 @@ export function stageFigure(s: Stage): { value: string; unit: string; other: str
       return { value: String(s.value), unit: 'min', other: '' };
     case 'drag':
     case 'recheck': {
-      const b = both(s.value ?? 0, 'torque', s.kind === 'drag' ? 1 : 0);
+      const b = both(s.value ?? 0, 'torque', readingDecimals[s.kind] ?? 0);
       return { value: b.value, unit: b.unit, other: b.other };
     }
     case 'end-play': {
