@@ -196,9 +196,13 @@ export const WrenchSchema = closed({
   extensionMm: Type.Number({ minimum: 0, maximum: 2000 }),
   angleDeg: Type.Number({ minimum: -180, maximum: 180 }),
 });
-export const wrench = (b: Static<typeof WrenchSchema>) => ({
-  setNm: wrenchSetting(b.wantedNm, b.wrenchMm, b.extensionMm, b.angleDeg),
-});
+export const wrench = (b: Static<typeof WrenchSchema>) =>
+  torqueTool({
+    wantedNm: b.wantedNm,
+    wrenchLengthMm: b.wrenchMm,
+    offsetMm: b.extensionMm,
+    offsetAngleDeg: b.angleDeg,
+  });
 
 export const TorqueToolSchema = closed({
   wantedNm: WrenchSchema.properties.wantedNm,

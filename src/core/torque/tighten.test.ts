@@ -131,6 +131,8 @@ describe('which of the tools', () => {
     expect(set(0)).toBeCloseTo(80, 9);
     expect(set(90)).toBeCloseTo(100, 9);
     expect(set(180)).toBeCloseTo(133.333, 3);
+    const behind = settingOf(100, wrench, { offsetMm: 2000, offsetAngleDeg: 180 }, [], '');
+    expect(behind.verdicts).toMatchObject([{ rule: 'wrench.behind', status: 'stop' }]);
     const unknown = settingOf(100, tool('w', { maxNm: 200 }), { offsetMm: 50 }, [], '');
     expect(unknown.lengthUnknown).toBe(true);
   });

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { closed, Id, Maybe, Mm } from '../schemas/common.ts';
-import type { Verdict } from '../verdict.ts';
-import { standWithBarM, wrenchSetting } from './arithmetic.ts';
+import { verdict, type Verdict } from '../verdict.ts';
+import { armMm, standWithBarM, wrenchSetting } from './arithmetic.ts';
 import { judgeWrench, type Wrench } from './wrench.ts';
 
 /** Which of the shop's tools gives a torque, and what is set on it. */
@@ -49,6 +49,17 @@ export function settingOf(
     (multiplier?.ratio ?? 1) * (multiplier ? (multiplier.efficiency ?? usualEfficiency) : 1);
   const { offsetMm = 0, offsetAngleDeg = 0 } = through;
   const put = nm / gain;
+  if (
+    offsetMm > 0 &&
+    wrench.lengthMm !== undefined &&
+    armMm(wrench.lengthMm, offsetMm, offsetAngleDeg) <= 0
+  )
+    return {
+      wrench,
+      through,
+      setNm: put,
+      verdicts: [verdict('wrench.behind', { part: wrench.name }, 'stop')],
+    };
   const lengthUnknown = offsetMm > 0 && wrench.lengthMm === undefined;
   const setNm =
     offsetMm > 0 && wrench.lengthMm !== undefined

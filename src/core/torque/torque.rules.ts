@@ -251,6 +251,13 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       `An offset changes what is set by the length of ${f.part} from square to grip: that length is not on its record.`,
   },
+  'wrench.behind': {
+    title: 'A nut before the grip',
+    says: ['stop'],
+    source: geometry,
+    sentence: (f) =>
+      `Turned back so far, the offset brings the nut behind the grip of ${f.part}: it would turn the other way.`,
+  },
   'wrench.none': {
     title: 'A tool that shows torque',
     says: ['stop'],

@@ -22,6 +22,7 @@ describe('torque arithmetic', () => {
     expect(wrenchSetting(100, 400, 100)).toBeCloseTo(80, 9); // Machinery's Handbook, T L/(L+E) (memory)
     expect(wrenchSetting(120, 500, 150, 57)).toBeCloseTo(103.1, 1);
     expect(wrenchSetting(100, 400, 100, 90)).toBeCloseTo(100, 9);
+    expect(() => wrenchSetting(100, 400, 500, 180)).toThrow(/^offsetMm: /u);
   });
   it('steps a castle nut', () => {
     // geometry, 360/lcm
