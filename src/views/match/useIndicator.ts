@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { type DeviceStream, readDevice } from '../shell/deviceStream.ts';
 
 interface IndicatorReading {
   valueMm: number;
@@ -7,7 +8,7 @@ interface IndicatorReading {
 
 /** Reads the stand-in indicator until it stands still; the last figure is handed over. */
 export function useIndicator() {
-  const source = useRef<EventSource>(undefined);
+  const source = useRef<DeviceStream>(undefined);
   const [now, setNow] = useState<number>();
   const stop = () => {
     source.current?.close();
@@ -17,10 +18,7 @@ export function useIndicator() {
   useEffect(() => stop, []);
   const readAt = (path: string, onSettled: (mm: number) => void) => {
     stop();
-    const s = new EventSource(path);
-    source.current = s;
-    s.onmessage = (e: MessageEvent<string>) => {
-      const r = JSON.parse(e.data) as IndicatorReading;
+    const take = (r: IndicatorReading) => {
       setNow(r.valueMm);
       if (r.settled) {
         // What follows may be the next reading: it is not stopped with this one.
@@ -28,7 +26,7 @@ export function useIndicator() {
         onSettled(r.valueMm);
       }
     };
-    s.onerror = stop;
+    source.current = readDevice(path, take, stop);
   };
   const read = (nominalMm: number, onSettled: (mm: number) => void) =>
     readAt(`/api/devices/indicator/${nominalMm}`, onSettled);

@@ -12,6 +12,7 @@ import {
 import type { EventBody } from '../../core/schemas/events.ts';
 import type { Told } from '../shell/useJob.ts';
 import { soundCall } from './soundCall.ts';
+import { type DeviceStream, readDevice } from '../shell/deviceStream.ts';
 
 /** Silence after which the gauge is said to be lost, ms. */
 const silentMs = 500;
@@ -47,7 +48,7 @@ const still: GaugeState = {
 export class Gauge {
   #state = still;
   #listeners = new Set<() => void>();
-  #source: EventSource | undefined;
+  #source: DeviceStream | undefined;
   #samples: TraceSample[] = [];
   #call: LiveCall | undefined;
   #frame = 0;
@@ -85,11 +86,9 @@ export class Gauge {
     this.#begin();
     this.#set({ running: true, fault: undefined });
     const follow = follower(setup);
-    const source = new EventSource(`/api/jobs/${this.#jobId}/ram/${this.#operation}/${setting}`);
-    this.#source = source;
     this.#lastAt = performance.now();
-    source.onmessage = (e: MessageEvent<string>) => {
-      const sample = keptSample(JSON.parse(e.data) as TraceSample);
+    const take = (read: TraceSample) => {
+      const sample = keptSample(read);
       this.#lastAt = performance.now();
       this.#samples.push(sample);
       const next = follow(sample);
@@ -97,11 +96,13 @@ export class Gauge {
       this.#call = next;
       if (endsStroke(next.call)) this.release();
     };
-    source.onerror = () => {
+    const lost = () => {
       const dead = 'The gauge does not answer, or another tablet reads it.';
       if (this.#samples.length === 0) this.#set({ fault: dead });
       this.release();
     };
+    const path = `/api/jobs/${this.#jobId}/ram/${this.#operation}/${setting}`;
+    this.#source = readDevice(path, take, lost);
     this.#frame = requestAnimationFrame(this.#publish);
   }
 

@@ -4,6 +4,7 @@ import {
   type PullSample,
   type WrenchMessage,
 } from '../../core/torque/index.ts';
+import { type DeviceStream, readDevice } from '../shell/deviceStream.ts';
 
 /** Silence after which the wrench is said to be lost, ms. */
 const silentMs = 700;
@@ -32,7 +33,7 @@ const still: WrenchState = {
 export class WrenchFeed {
   #state = still;
   #listeners = new Set<() => void>();
-  #source: EventSource | undefined;
+  #source: DeviceStream | undefined;
   #samples: PullSample[] = [];
   #seen = 0;
   #lastAt = 0;
@@ -58,13 +59,11 @@ export class WrenchFeed {
     this.#seen = 0;
     this.#lastAt = performance.now();
     this.#set({ ...still, running: true });
-    const source = new EventSource(path);
-    this.#source = source;
-    source.onmessage = (e: MessageEvent<string>) => {
+    const take = (message: WrenchMessage) => {
       this.#lastAt = performance.now();
-      this.#take(JSON.parse(e.data) as WrenchMessage);
+      this.#take(message);
     };
-    source.onerror = () => this.#end();
+    this.#source = readDevice(path, take, () => this.#end());
     this.#frame = requestAnimationFrame(this.#publish);
   }
 
