@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // One worker fewer than processors is one worker on a small machine.
+    maxWorkers: '100%',
     projects: [
       {
         test: {

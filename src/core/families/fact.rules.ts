@@ -59,6 +59,10 @@ export const factRules = ruleTable({
     'Track on the shaft felt',
     'The track on the shaft has not been felt: a new bearing on a pitted track is noisy at once.',
   ),
+  'press.shaft-good': seenFirst(
+    'Journal, track and straightness of the shaft',
+    'The shaft has not been looked at: a groove under the lip leaks, a bent shaft eats the next bearing.',
+  ),
   'press.shell-oiled': seenFirst(
     'Shell oiled, marked end out',
     'Shell not oiled, or its marked end not looked for.',

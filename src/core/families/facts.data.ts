@@ -23,6 +23,7 @@ export const factIds = [
   'ring-to-bearing',
   'shell-drawn',
   'track-good',
+  'shaft-good',
   'shell-oiled',
   'lip-oiled',
   'note-changed',
@@ -251,6 +252,17 @@ export const facts: Record<FactId, Fact> = {
     },
     lit: ['shaft'],
     ...lock('press.track', 'shell-in'),
+  },
+  'shaft-good': {
+    ask: 'Journal and track of the seal felt with a fingernail, shaft turned in V-blocks',
+    why: 'The lip runs on this track and the bearing sits on this journal: a groove leaks, a bent shaft eats the next bearing.',
+    done: 'Smooth and straight',
+    opposite: {
+      seen: 'A groove, a nick or a bend',
+      then: 'A sleeve over a groove under the lip, or a new shaft. A bent or nicked shaft does not go back.',
+    },
+    lit: ['shaft'],
+    ...lock('press.shaft-good', 'shaft-bearing-on'),
   },
   'shell-oiled': {
     ask: 'Bore dressed, shell oiled outside, marked end out',

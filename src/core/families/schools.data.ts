@@ -21,6 +21,7 @@ export const schoolIds = [
   'crack-nut',
   'hub',
   'stuck-ring',
+  'bond',
   'nut-load',
   'collar',
   'gun',
@@ -63,6 +64,32 @@ export const schools: Readonly<Record<SchoolId, SchoolQuestion>> = {
       option('heat', 'heat and drop', 'Only on a hub that is scrapped or measured again.'),
     ],
     of: ['P1'],
+  },
+  bond: {
+    ask: 'Breaking the rust bond of the unit, gentlest first',
+    options: [
+      option(
+        'soak',
+        'soak 20 min, then turn it in its bore',
+        'Nothing is hurt: blows from side to side on the outer flange only.',
+      ),
+      option(
+        'bolt',
+        'press or air hammer on a bolt left in by a few threads',
+        'Goes through the outer flange into the knuckle: the bolt is scrap, the knuckle thread looked at.',
+      ),
+      option(
+        'through-balls',
+        'slide hammer on the wheel flange',
+        'Every blow goes through the balls: only where the unit is scrap. Knuckle and joints take it too.',
+      ),
+      option(
+        'cut',
+        'knuckle off, unit pressed out',
+        'Where nothing else moves it: the knuckle is carried at its bore, never at its arms.',
+      ),
+    ],
+    of: ['P3', 'P3L'],
   },
   'nut-load': {
     ask: 'Last torque of the nut where the procedure is silent',

@@ -164,7 +164,14 @@ export const walks: Readonly<Record<FamilyCode, Walk>> = {
     ],
     in: [
       verdict,
-      see('plate', 'Plate, seal', 'What goes on before the bearing', 'retainer-on', 'axle-seal-on'),
+      see(
+        'plate',
+        'Plate, seal',
+        'What goes on before the bearing',
+        'shaft-good',
+        'retainer-on',
+        'axle-seal-on',
+      ),
       stroke('bearing', 'Bearing', 'shaft-bearing-on'),
       stroke('ring', 'Press ring', 'press-ring-on'),
       turn('ring-to-bearing'),

@@ -20,6 +20,7 @@ export * from './plan-on-job.ts';
 export * from './practice.ts';
 export * from './press-on-job.ts';
 export * from './refusal.ts';
+export * from './ring-on-job.ts';
 export * from './route-on-job.ts';
 export * from './runout-on-job.ts';
 export * from './school-on-job.ts';

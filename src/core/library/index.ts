@@ -7,11 +7,19 @@ import {
   schools,
 } from '../families/index.ts';
 import { calculators } from '../scratch/index.ts';
+import { figureTables } from './figures.ts';
 import { rules } from '../rules/index.ts';
 
 /** What can be looked up without a job: each with its source, found by its words. */
 
-export const kinds = ['families', 'schools', 'cautions', 'calculations', 'rules'] as const;
+export const kinds = [
+  'families',
+  'schools',
+  'cautions',
+  'calculations',
+  'figures',
+  'rules',
+] as const;
 export type EntryKind = (typeof kinds)[number];
 
 export interface LibraryEntry {
@@ -73,6 +81,8 @@ const calculations = calculators.map((c): LibraryEntry => ({
   href: `/scratch?c=${c.id}`,
 }));
 
+const figures_ = figureTables.map((f): LibraryEntry => ({ kind: 'figures', ...f }));
+
 const rules_ = Object.entries(rules).map(([id, r]): LibraryEntry => ({
   kind: 'rules',
   id,
@@ -87,6 +97,7 @@ export const library: readonly LibraryEntry[] = [
   ...schools_,
   ...cautions_,
   ...calculations,
+  ...figures_,
   ...rules_,
 ];
 

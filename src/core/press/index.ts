@@ -14,6 +14,7 @@ export * from './open.ts';
 export * from './operations.ts';
 export type * from './picture.ts';
 export * from './reasons.ts';
+export * from './ring-holds.ts';
 export * from './requirement.ts';
 export * from './score.ts';
 export * from './screw.ts';

@@ -406,6 +406,15 @@ export const stackRules = ruleTable({
 
 /** Where the force runs. */
 export const pathRules = ruleTable({
+  'press.ring-holds': {
+    title: 'A press ring that holds a hard bend',
+    says: ['good', 'check', 'stop'],
+    source: judgement,
+    sentence: (f) => {
+      const says = `The ring holds ${f.value.toFixed(1)} kN at least, a bend at 0.8 g pulls ${f.min.toFixed(1)} kN: factor ${f.is('factor')}.`;
+      return f.value < f.min ? `${says} It would slide: not on this shaft.` : says;
+    },
+  },
   'press.no-path': {
     title: 'An unbroken way from ram to bed',
     says: ['stop'],

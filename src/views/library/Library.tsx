@@ -9,6 +9,7 @@ const kindNames = {
   schools: 'Where good technicians differ',
   cautions: 'Cautions',
   calculations: 'Calculations',
+  figures: 'Reference figures',
   rules: 'Rules',
 } as const;
 

@@ -1,11 +1,12 @@
 import { Printer } from 'lucide-react';
 import { useRef } from 'react';
 import { cautions } from '../../core/families/index.ts';
-import { dangerOf } from '../../core/job/index.ts';
+import { dangerOf, ringHolds } from '../../core/job/index.ts';
 import {
   type Setup,
   impactAdvice,
   type Judgement,
+  type Operation,
   operationNames,
   type Press,
   screws,
@@ -14,6 +15,7 @@ import {
   type Stack,
 } from '../../core/press/index.ts';
 import { sentence } from '../../core/rules/index.ts';
+import { VerdictLines } from '../../ui/Panels.tsx';
 import { both } from '../../ui/units.ts';
 import { savePng, saveSvg } from '../../ui/exportSvg.ts';
 import { stackList } from '../../ui/section/cutaway/stackList.ts';
@@ -91,8 +93,30 @@ export function SetupSheet({
           <b>{cautions[danger].text}</b> {cautions[danger].why}
         </p>
       </div>
+      <Holds operation={r.operation} />
       <ScrewTorques setup={setup} presses={view.ctx.presses} />
     </section>
+  );
+}
+
+/** What will hold the shaft in its axle once the ring is on. */
+function Holds({ operation }: { operation: Operation }) {
+  const { view } = useJob();
+  const holds = ringHolds(view, operation);
+  if (!holds) return null;
+  const { value, other } = both(holds.holdsKn, 'force', 1);
+  return (
+    <div className="holds no-print">
+      <h2>Holds the shaft</h2>
+      {holds.verdict ? (
+        <VerdictLines verdicts={[holds.verdict]} />
+      ) : (
+        <p className="cap">
+          {value} kN / {other} at least. The load of this axle is not on the unit’s record: a bend
+          cannot be held against it.
+        </p>
+      )}
+    </div>
   );
 }
 
