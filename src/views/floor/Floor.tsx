@@ -14,6 +14,7 @@ import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { Keys } from '../shell/Keys.tsx';
 import { ShiftPin } from '../shell/ShiftPin.tsx';
+import { useRings } from '../shell/useRings.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
@@ -52,6 +53,10 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   const due = first.rows.filter((r) => r.recheck);
   const stopped = open.filter((r) => r.spine.some((m) => m.mark === 'blocked'));
   const waiting = open.filter((r) => r.timers.length > 0);
+  useRings(
+    waiting.flatMap((r) => r.timers.map((timer) => ({ jobId: r.id, timer }))),
+    now,
+  );
   return (
     <div className="frame floor">
       <Keys />

@@ -9,6 +9,7 @@ import {
   spine,
   stationNames,
   stations,
+  laterMin,
   timerNow,
 } from '../../core/job/index.ts';
 import { isStation, type JobPage, pageName } from './jobPage.ts';
@@ -22,6 +23,7 @@ import { Keys } from './Keys.tsx';
 import { ShiftPin } from './ShiftPin.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
+import { useRings } from './useRings.ts';
 import { useServerClock } from './useTick.ts';
 
 const OpenStation = createContext<JobPage>('card');
@@ -99,16 +101,32 @@ function Head() {
 function Clock() {
   const { view } = useJob();
   const at = useServerClock(view.nowMs);
-  const timer = view.state.timers[0];
-  if (timer)
+  const { timers } = view.state;
+  const { later } = useRings(
+    timers.map((timer) => ({ jobId: view.job.id, timer })),
+    at,
+  );
+  const timer = timers[0];
+  if (timer) {
+    const { stand, words } = timerNow(timer, at);
     return (
       <div className="cell clock">
         <p>
           <span>{timer.label}</span>
-          <b className="num">{timerNow(timer, at).words}</b>
+          <b className="num">{words}</b>
         </p>
+        {stand === 'over' && (
+          <button
+            type="button"
+            className="btn quiet small"
+            onClick={() => later({ jobId: view.job.id, timer })}
+          >
+            Ring in {laterMin} min
+          </button>
+        )}
       </div>
     );
+  }
   const open = Math.max(0, (view.state.signed?.atMs ?? at) - view.job.createdMs);
   return (
     <div className="cell clock">
