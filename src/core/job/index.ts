@@ -11,6 +11,7 @@ export * from './fasteners-on-job.ts';
 export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';
+export * from './layout-doubt.ts';
 export * from './learned.ts';
 export * from './lent.ts';
 export * from './needs.ts';

@@ -100,6 +100,13 @@ export const interlockRules = ruleTable({
     'What was typed and its figure',
     (f) => `“${f.is('typed')}” was typed, and ${f.value} sent with it: they are not the same.`,
   ),
+  'match.layout': {
+    title: 'A kind of bearing that can stand there',
+    says: ['check'],
+    source: practice,
+    sentence: (f) =>
+      `${f.part} stands on ${f.is('on')}; the ${f.is('corner')} of this unit is on record as ${f.is('unit')}. One of the two is wrong: look at the axle, then name the bearing by what is seen, or have a lead mend the unit.`,
+  },
   'prove.clock-back': refuses(
     'A clock that goes on',
     (f) =>

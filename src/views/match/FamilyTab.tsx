@@ -10,10 +10,10 @@ import {
   strokesInWords,
   sureEnough,
 } from '../../core/families/index.ts';
-import { cornerRecord, familyOf, partByNumber } from '../../core/job/index.ts';
+import { cornerRecord, familyOf, layoutDoubt, partByNumber } from '../../core/job/index.ts';
 import { wholePercents } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
-import { Call, MainAction } from '../../ui/Panels.tsx';
+import { Call, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
@@ -31,6 +31,8 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
   const percents = wholePercents(ranked.map((f) => f.probability));
   const given = Object.entries(answers);
   const record = cornerRecord(view);
+  const doubt =
+    ctx.corner === 'unknown' ? undefined : layoutDoubt(known?.code, ctx.unit.layout, ctx.corner);
   const back = () => setAnswers(Object.fromEntries(given.slice(0, -1)));
   const name = async (code: FamilyCode) => {
     if (
@@ -78,6 +80,11 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
                 ? `Seen: ${known.name.toLowerCase()}. The record says ${familyByCode(record.family)?.name.toLowerCase()}: tell the lead.`
                 : known.seen}
             </Call>
+            {doubt && (
+              <section>
+                <VerdictLines verdicts={[doubt]} />
+              </section>
+            )}
             <section>
               <h2>Grips or slides</h2>
               <p className="note">{known.grips}</p>

@@ -1,5 +1,7 @@
 import { type Corner, cornerNames } from '../../core/corner.ts';
 import { familyByCode } from '../../core/families/index.ts';
+import { layoutDoubt } from '../../core/job/index.ts';
+import { VerdictLines } from '../../ui/Panels.tsx';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
@@ -25,11 +27,13 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
     );
   const { known, unknown } = cornerKnown(record);
   const procedure = procedures[corner];
+  const doubt = layoutDoubt(familyByCode(record.family)?.code, unit.layout, corner);
   return (
     <section>
       <h2>
         {cornerNames[corner]}: {familyByCode(record.family)?.name.toLowerCase() ?? record.family}
       </h2>
+      {doubt && <VerdictLines verdicts={[doubt]} />}
       {record.feed && (
         <p className="note">
           <b>Fed by {record.feed === 'oil' ? 'axle oil: converted' : 'grease'}</b>, since a job
