@@ -39,6 +39,7 @@ try {
       await importTable('parts', read('parts.csv'), false),
       await importTable('consumables', read('consumables.csv'), false),
       await importTable('adapters', read('kit.csv'), false),
+      await importTable('lives', read('lives.csv'), false),
       await importWorkshop(JSON.parse(read('workshop.json'))),
       await importJobs(JSON.parse(read('jobs.json'))),
     ];

@@ -1,3 +1,4 @@
+import { groupLives, lifeFault, logRank } from '../core/logbook/index.ts';
 import { type Static, Type } from '@sinclair/typebox';
 import type {} from '../core/corner-record.ts';
 import { BearingSchema, CornerRecordSchema } from '../core/corner-record.ts';
@@ -348,5 +349,40 @@ export function stacks(b: Static<typeof StackSolveSchema>) {
     verdicts: judged.verdicts,
     path: judged.path.nodes,
     throughBalls: judged.path.throughBalls,
+  };
+}
+
+/** Answers stay as long as can be read: a curve of very many steps is thinned. */
+const mostSteps = 2000;
+
+const LifeBody = closed({
+  time: Type.Number({ minimum: 0, maximum: 1e9 }),
+  failed: Type.Boolean(),
+  /** When it came under watch. */
+  entry: Type.Optional(Type.Number({ minimum: 0, maximum: 1e9 })),
+});
+export const SurvivalSchema = closed({
+  groups: Type.Array(
+    closed({ name: Text(60), lives: Type.Array(LifeBody, { minItems: 1, maxItems: 100_000 }) }),
+    { minItems: 1, maxItems: 12 },
+  ),
+});
+export function survival({ groups }: Static<typeof SurvivalSchema>) {
+  const faults = groups.flatMap((g, i) =>
+    g.lives.flatMap((l, j) => {
+      const reason = lifeFault(l);
+      return reason ? [{ field: `groups.${i}.lives.${j}.time`, reason }] : [];
+    }),
+  );
+  if (faults.length > 0) throw invalid(faults.slice(0, 20));
+  const test = logRank(groups.map((g) => g.lives));
+  return {
+    groups: groups.map(({ name, lives }) => {
+      const g = groupLives({ name, exact: lives, intervals: [] });
+      const step = Math.ceil(g.curve.length / mostSteps);
+      return { ...g, curve: g.curve.filter((_, i) => i % step === 0 || i === g.curve.length - 1) };
+    }),
+    logRank: test ? { chi2: test.chi2, p: test.p } : null,
+    ...(test ? {} : { noLogRank: 'It takes two groups, and a failure while both were watched.' }),
   };
 }

@@ -4,6 +4,7 @@ import { JobCornerId } from '../core/corner.ts';
 import { classFaults } from '../core/fits/index.ts';
 import { InstrumentSchema } from '../core/fits/seat.ts';
 import { PartSchema } from '../core/matching/catalogue-part.ts';
+import { type LifeRecord, lifeFaults, LifeSchema } from '../core/logbook/life.ts';
 import { bearingFaults } from '../core/matching/index.ts';
 import { adapterFaults, pressFaults } from '../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
@@ -37,9 +38,10 @@ export const leadKinds: readonly string[] = [
   'presses',
   'wrenches',
   'instruments',
+  'lives',
 ];
 export const leadSays =
-  'People, units, procedures, presses, torque tools and instruments are changed by a lead, with PIN.';
+  'People, units, procedures, presses, torque tools, instruments and lives are changed by a lead, with PIN.';
 
 /** Reads a workshop file and imports it; without a lead it may hold parts and pieces alone. */
 export async function importText(json: string, asLead: boolean): Promise<Record<string, number>> {
@@ -97,6 +99,7 @@ const faultsBy: { [K in WorkshopKind]?: (record: RecordOf<K>) => FieldFault[] } 
   units: ({ corners }) => classFaults(corners, 'corners.'),
   adapters: adapterFaults,
   presses: pressFaults,
+  lives: lifeFaults,
   parts: ({ bearing }) =>
     bearingFaults(bearing).map((f) => ({ ...f, field: `bearing.${f.field}` })),
 };
@@ -141,6 +144,7 @@ export const tableKinds = [
   'consumables',
   'wrenches',
   'instruments',
+  'lives',
 ] as const;
 export type TableKind = (typeof tableKinds)[number];
 const rowSchemas: Record<TableKind, TSchema> = {
@@ -150,6 +154,7 @@ const rowSchemas: Record<TableKind, TSchema> = {
   consumables: ConsumableSchema,
   wrenches: WrenchSchema,
   instruments: InstrumentSchema,
+  lives: LifeSchema,
 };
 
 /** Lines of a CSV table that can be taken, and what is wrong with the others. Line 1 holds the heads. */
@@ -183,6 +188,7 @@ export function checkTable(kind: TableKind, csv: string): TableCheck {
     throw invalid([{ field: 'line 2', reason: 'There is no line under the heads of this table.' }]);
   const torn = new Map(parsed.errors.map((e) => [e.row ?? 0, e.message]));
   const records = parsed.data.map(nested);
+  if (kind === 'lives') oneDistance(records as Partial<LifeRecord>[]);
   const twice = repeats(records);
   const out: TableCheck = { good: [], faults: [], bad: 0 };
   records.forEach((record, i) => {
@@ -204,6 +210,18 @@ export function checkTable(kind: TableKind, csv: string): TableCheck {
       );
   });
   return out;
+}
+
+/** Kilometres in one line and miles in the next are a table put together from two: nobody says which line is wrong. */
+function oneDistance(lives: readonly Partial<LifeRecord>[]): void {
+  const units = new Set(lives.map((l) => l.distance ?? 'km'));
+  if (units.size > 1)
+    throw invalid([
+      {
+        field: 'column distance',
+        reason: 'Two units of distance in one table. Bring km and mi in as two tables.',
+      },
+    ]);
 }
 
 /** Takes a table: all of it, or nothing and the faults with the number of lines that could be taken; with `rest` the good lines alone. */
@@ -260,10 +278,24 @@ function nested(row: Record<string, string | readonly string[]>): Record<string,
   return out;
 }
 
+const textHeads: readonly string[] = [
+  'id',
+  'number',
+  'partner',
+  'name',
+  'maker',
+  'note',
+  'retired',
+  'sizeText',
+  'unit',
+  'part',
+  'job',
+  'cause',
+];
+
 /** Numbers and yes/no by the look of the cell; names stay text even when they look like numbers. */
 const cell = (head: string, text: string): unknown => {
-  if (['id', 'number', 'partner', 'name', 'maker', 'note', 'retired', 'sizeText'].includes(head))
-    return text;
+  if (textHeads.includes(head)) return text;
   if (text === 'true' || text === 'false') return text === 'true';
   return /^-?\d+(\.\d+)?$/u.test(text) ? Number(text) : text;
 };

@@ -1,14 +1,15 @@
 import { makeCard } from '../core/card/index.ts';
-import { strokesIn } from '../core/families/index.ts';
 import {
+  bearingFitted,
   chosenPart,
   fastenersLearned,
   isPractice,
   learnedOn,
+  lifeBegun,
+  lifeEnded,
   partFound,
   type JobNow,
   project,
-  walkOf,
 } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
@@ -16,10 +17,12 @@ import type { UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
 import { putOutcome } from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
-import { getRecord, putRecord } from '../db/records.ts';
+import { getRecord, listRecords, putRecord } from '../db/records.ts';
 import { putCard, putSnapshot, signedWithoutCard } from '../db/signed.ts';
+import { isoDay } from '../core/units/index.ts';
 import { sha256 } from './chain.ts';
 import { type JobRecord, recordIn } from './job-record.ts';
+import { zoneOf } from './shop.ts';
 import { snapshotVersion } from './snapshot.ts';
 
 /** What is kept of a job when it is signed, as it is stored. */
@@ -63,11 +66,23 @@ export async function noteUnit(
 
 /** The bearing that this job put on its corner, for the unit's record; nothing when none was pressed in. */
 function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] {
-  const { ctx, state } = now;
+  const { ctx } = now;
   const part = chosenPart(now);
-  const pressedIn = strokesIn(walkOf(now)?.in ?? []).some((o) => state.strokes[o]);
-  if (ctx.corner === 'unknown' || !part || !pressedIn) return {};
+  if (ctx.corner === 'unknown' || !part || !bearingFitted(now)) return {};
   return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };
+}
+
+/** The life that this job begins, and the end of the one before it on the corner. */
+async function lifeWrites(db: Db, job: JobRow, now: JobNow, atKm: number, atMs: number) {
+  const day = isoDay(atMs, await zoneOf(db));
+  const begun = lifeBegun(now, { number: job.number, atKm, day, atMs });
+  if (!begun) return [];
+  const before = (await listRecords(db, 'lives')).filter(
+    (l) => l.unit === begun.unit && l.corner === begun.corner && l.end === 'running',
+  );
+  return [...before.map((l) => lifeEnded(l, now, { atKm, day })), begun].map((l) =>
+    putRecord(db, 'lives', l.id, 0, l),
+  );
 }
 
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
@@ -107,6 +122,7 @@ export async function signingWrites(
     ...(learned?.procedure
       ? [putRecord(db, 'procedures', learned.procedure.id, 0, learned.procedure)]
       : []),
+    ...(await lifeWrites(db, job, now, odometerKm, atMs)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];

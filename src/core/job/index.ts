@@ -14,6 +14,7 @@ export type * from './job-view.ts';
 export * from './layout-doubt.ts';
 export * from './learned.ts';
 export * from './lent.ts';
+export * from './life-on-job.ts';
 export * from './needs.ts';
 export * from './owed.ts';
 export * from './part-on-job.ts';

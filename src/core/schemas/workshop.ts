@@ -2,6 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import { CornerRecordSchema, NutSchema } from '../corner-record.ts';
 import { exposures } from '../diagnosis/history.ts';
 import { InstrumentSchema } from '../fits/seat.ts';
+import { LifeSchema } from '../logbook/life.ts';
 import { PartSchema } from '../matching/catalogue-part.ts';
 import { AdapterSchema, PressSchema } from '../press/kit.ts';
 import { FastenerSchema } from '../torque/fastener.ts';
@@ -111,6 +112,7 @@ export const WorkshopSchema = closed({
   procedures: Maybe(Type.Array(ProcedureSchema)),
   wrenches: Maybe(Type.Array(WrenchSchema)),
   instruments: Maybe(Type.Array(InstrumentSchema)),
+  lives: Maybe(Type.Array(LifeSchema)),
 });
 export type WorkshopFile = Static<typeof WorkshopSchema>;
 export type UnitRecord = Static<typeof UnitSchema>;
@@ -125,6 +127,7 @@ export const workshopKinds = [
   'procedures',
   'wrenches',
   'instruments',
+  'lives',
 ] as const;
 export type WorkshopKind = (typeof workshopKinds)[number];
 

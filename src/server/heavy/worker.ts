@@ -1,4 +1,4 @@
-import { noise, stacks } from '../compute.ts';
+import { noise, stacks, survival } from '../compute.ts';
 import { importTable, importText, type TableKind } from '../import.ts';
 import { kitGaps } from '../kit.ts';
 import { Problem } from '../problem.ts';
@@ -9,6 +9,7 @@ export const tasks = {
   noise: ({ recording, settings }: { recording: ArrayBuffer; settings: string }) =>
     noise(recording, settings),
   stacks,
+  survival,
   signals,
   gaps: () => kitGaps(),
   table: ({ kind, csv, rest }: { kind: TableKind; csv: string; rest: boolean }) =>

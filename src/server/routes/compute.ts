@@ -12,6 +12,7 @@ import {
   screw,
   ScrewSchema,
   StackSolveSchema,
+  SurvivalSchema,
   testList,
   ThreadSchema,
   threadSizes,
@@ -95,6 +96,13 @@ export const computeRoutes: readonly Route[] = [
     'Best stacks of a kit for one stroke, or the verdict on one laid by hand',
     { body: StackSolveSchema, limit: traceLimit },
     ({ body, request }) => heavy('stacks', body, { signal: request.signal }),
+  ),
+  route(
+    'POST',
+    '/api/compute/survival',
+    'How long lives last: share still running, median, Weibull, and whether groups differ',
+    { body: SurvivalSchema, limit: signalsLimit },
+    ({ body, request }) => heavy('survival', body, { signal: request.signal }),
   ),
   route(
     'POST',

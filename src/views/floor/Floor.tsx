@@ -35,6 +35,7 @@ const countWords = [
 
 const pages = [
   { href: '/shop', name: 'Shop' },
+  { href: '/logbook', name: 'Logbook' },
   { href: '/library', name: 'Library' },
   { href: '/archive', name: 'Archive' },
   { href: '/verify', name: 'Verify' },

@@ -1,0 +1,66 @@
+import { isPressed, schoolsOf, strokesIn } from '../families/index.ts';
+import type { LifeRecord } from '../logbook/index.ts';
+import { familyCodeOf, walkOf } from './family-on-job.ts';
+import type { JobNow } from './job-now.ts';
+import { chosenPart } from './part-on-job.ts';
+import { plannedMinutes } from './plan-on-job.ts';
+import { wayOf } from './school-on-job.ts';
+import { MILE_KM } from '../units/index.ts';
+import { handsOn } from './work-clock.ts';
+
+/** Whether this job put a new bearing on its corner: pressed in, or bolted on by a family that presses nothing. */
+export function bearingFitted(job: JobNow): boolean {
+  const walk = walkOf(job);
+  if (!walk || job.ctx.corner === 'unknown' || !chosenPart(job)) return false;
+  return !isPressed(walk) || strokesIn(walk.in).some((o) => job.state.strokes[o]);
+}
+
+/** What the bench said of the bearing that came off: undefined while nobody looked. */
+const foundBad = ({ ctx, state }: JobNow): boolean | undefined => {
+  const bench = state.results.findLast(
+    (r) => r.testId === 'bench' && r.place === ctx.corner && !r.skipped,
+  );
+  return bench && bench.result === 'sandy';
+};
+
+/** The life that begins with this job; undefined where no bearing was fitted. `day`: of the signature. */
+export function lifeBegun(
+  job: JobNow,
+  signed: { number: string; atKm: number; day: string; atMs: number },
+): LifeRecord | undefined {
+  const { ctx, state } = job;
+  const family = familyCodeOf(job);
+  const part = chosenPart(job);
+  if (!bearingFitted(job) || !family || ctx.corner === 'unknown' || !part) return undefined;
+  const said = state.diagnosis;
+  const right = foundBad(job);
+  const worked = Math.round(handsOn(state.work, signed.atMs).ms / 60_000);
+  return {
+    id: `job-${signed.number}`,
+    unit: ctx.unit.fleetNo,
+    corner: ctx.corner,
+    family,
+    maker: part.maker,
+    part: part.number,
+    job: signed.number,
+    fittedOn: signed.day,
+    fittedAt: signed.atKm,
+    end: 'running',
+    schools: Object.fromEntries(schoolsOf(family).map((id) => [id, wayOf(job, id)])),
+    ...(job.choices.plan ? { route: job.choices.plan.value.route } : {}),
+    ...(said && right !== undefined ? { call: { said: said.probability, right } } : {}),
+    ...(worked > 0 ? { minutes: { planned: plannedMinutes(job), worked } } : {}),
+  };
+}
+
+/** The life before it on the same corner, ended by this job: failed only where somebody saw that it had. */
+export const lifeEnded = (
+  before: LifeRecord,
+  job: JobNow,
+  { atKm, day }: { atKm: number; day: string },
+): LifeRecord => ({
+  ...before,
+  end: foundBad(job) ? 'failed' : 'suspicion',
+  endedOn: day,
+  endedAt: before.distance === 'mi' ? atKm / MILE_KM : atKm,
+});
