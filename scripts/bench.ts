@@ -26,6 +26,7 @@ import { unpaced } from './bench-clients.ts';
 import { compareOrders } from './bench-diagnosis.ts';
 import { bySize, confusion, falseKinds, drawDrive } from './bench-ear.ts';
 import { floorRatio } from './bench-floor.ts';
+import { livesRatio } from './bench-lives.ts';
 import { planGaps, sixtyTasksMs, weekOfWork } from './bench-plan.ts';
 import { mannered, strokes } from './bench-strokes.ts';
 import { clear, demoIn, scratchFolder, startBuilt } from './built-server.ts';
@@ -131,6 +132,7 @@ hold(
   '×',
 );
 console.log(`  ${week.planned} min planned, ${week.asTheyCame} min as they came`);
+hold('100,000 lives told, over sorting them', livesRatio(Date.now()), 3, 'times');
 hold('60 tasks for two planned', sixtyTasksMs(Date.now()), 200, 'ms');
 hold(
   'floor of 500 open jobs beside 20,000 closed, against a plain SELECT',

@@ -4,7 +4,7 @@ import { JobCornerId } from '../core/corner.ts';
 import { classFaults } from '../core/fits/index.ts';
 import { InstrumentSchema } from '../core/fits/seat.ts';
 import { PartSchema } from '../core/matching/catalogue-part.ts';
-import { type LifeRecord, lifeFaults, LifeSchema } from '../core/logbook/life.ts';
+import { inKm, type LifeRecord, lifeFaults, LifeSchema } from '../core/logbook/life.ts';
 import { bearingFaults } from '../core/matching/index.ts';
 import { adapterFaults, pressFaults } from '../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../core/press/kit.ts';
@@ -72,7 +72,8 @@ async function putWorkshop(file: WorkshopFile): Promise<Record<string, number>> 
     ...(file.name ? [putMeta(db, 'shop', file.name)] : []),
     ...people.map((p) => putTechnician(db, p)),
     ...workshopKinds.flatMap((kind) => {
-      const rows = (file[kind] ?? []).map((r, position) => ({
+      const list = kind === 'lives' ? file.lives?.map(inKm) : file[kind];
+      const rows = (list ?? []).map((r, position) => ({
         kind,
         id: keyOf(r),
         position,

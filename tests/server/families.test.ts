@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { strokesIn } from '../../src/core/families/index.ts';
+import type { LifeRecord } from '../../src/core/logbook/index.ts';
 import { walkOf } from '../../src/core/job/index.ts';
 import { figureAt } from '../../src/core/press/index.ts';
 import { shopContext } from '../shop.ts';
@@ -26,6 +27,13 @@ it.each(walked)(
     expect(card.strokes.map((s) => s.operation).sort()).toEqual([...own].sort());
     expect(card.strokes.filter((s) => s.status === 'stop')).toEqual([]);
     expect(card.seal.verified).toBe(true);
+    // The bearing begins its life in the shop's book, and ends the one before it on its corner.
+    const lives = (await ask('GET', '/api/records/lives')).json.filter(
+      (l: LifeRecord) => l.unit === view.ctx.unit.fleetNo && l.corner === w.corner,
+    );
+    expect(lives.filter((l: LifeRecord) => l.end === 'running')).toMatchObject([
+      { job: view.job.number, family: w.family, end: 'running' },
+    ]);
   },
   60_000,
 );

@@ -46,6 +46,48 @@ describe('import', () => {
     );
     expect(r.json.errors[0].field).toBe('line 2, innerMm');
   });
+  it('refuses lives of two units of distance, one that ends before it begins, and one told by nobody', async () => {
+    const heads = 'id,unit,corner,family,fittedAt,end,endedAt,distance';
+    const send = (...rows: string[]) =>
+      ask('POST', '/api/import/lives', [heads, ...rows].join('\n'), {
+        'content-type': 'text/csv',
+        ...lead,
+      });
+    const two = await send('l1,07,LF,P1,1000,failed,2000,km', 'l2,07,RF,P1,1000,failed,2000,mi');
+    expect(fieldsOf(two.json)).toEqual(['column distance']);
+    expect(fieldsOf((await send('l1,07,LF,P1,3000,failed,2000,km')).json)).toEqual([
+      'line 2, endedAt',
+    ]);
+    expect(fieldsOf((await send('l1,07,LF,P1,-5,failed,2000,km')).json)).toEqual([
+      'line 2, fittedAt',
+    ]);
+    expect((await send('l1,07,LF,P1,1000,failed,2000,mi')).json).toEqual({ lives: 1 });
+    const asked = await ask('POST', '/api/import/lives', `${heads}\nl3,07,LF,P1,1,failed,2,km`, {
+      'content-type': 'text/csv',
+    });
+    expect(asked.status).toBe(403);
+  });
+  it('tells how long lives last, and refuses what cannot be one', async () => {
+    const at = (time: number, failed = true, entry?: number) => ({
+      time,
+      failed,
+      ...(entry === undefined ? {} : { entry }),
+    });
+    const send = (...groups: object[][]) =>
+      ask('POST', '/api/compute/survival', {
+        groups: groups.map((lives, i) => ({ name: `g${i}`, lives })),
+      });
+    const { json } = await send([at(6), at(9, false), at(10)], [at(1), at(2), at(3)]);
+    expect(json.groups[0]).toMatchObject({ median: { time: 10 }, curve: [{ atRisk: 3 }, {}] });
+    expect(json.logRank.p).toBeLessThan(0.1);
+    expect((await send([at(5), at(5)])).json).toMatchObject({
+      groups: [{ weibull: null, noWeibull: expect.stringMatching(/two different/u) }],
+      logRank: null,
+    });
+    expect((await send([at(4, false)])).json.groups[0]).toMatchObject({ curve: [], failed: 0 });
+    expect(fieldsOf((await send([at(5, true, 6)])).json)).toEqual(['groups.0.lives.0.time']);
+    expect(fieldsOf((await send([at(-1)])).json)).toEqual(['groups.0.lives.0.time']);
+  });
   it.each(tableKinds)('gives %s out as it takes them in', async (kind) => {
     const r = await dispatch(new Request(`http://127.0.0.1/api/export/${kind}.csv`));
     const before = (await ask('GET', `/api/records/${kind}`)).json;

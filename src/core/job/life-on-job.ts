@@ -5,7 +5,6 @@ import type { JobNow } from './job-now.ts';
 import { chosenPart } from './part-on-job.ts';
 import { plannedMinutes } from './plan-on-job.ts';
 import { wayOf } from './school-on-job.ts';
-import { MILE_KM } from '../units/index.ts';
 import { handsOn } from './work-clock.ts';
 
 /** Whether this job put a new bearing on its corner: pressed in, or bolted on by a family that presses nothing. */
@@ -62,5 +61,5 @@ export const lifeEnded = (
   ...before,
   end: foundBad(job) ? 'failed' : 'suspicion',
   endedOn: day,
-  endedAt: before.distance === 'mi' ? atKm / MILE_KM : atKm,
+  endedAt: atKm,
 });

@@ -31,7 +31,7 @@ export const LifeSchema = closed({
   endedAt: Maybe(Clock),
   /** The reading by which it had failed, where only that is known. */
   endedBy: Maybe(Clock),
-  /** Unit of its readings; kilometres unless said. */
+  /** Unit of its readings in a table; kilometres unless said, and always in the book. */
   distance: Maybe(oneOf(['km', 'mi'] as const)),
   schools: Maybe(
     Type.Partial(
@@ -95,18 +95,24 @@ export interface Span {
   interval?: IntervalLife;
 }
 
-const kmOf = (l: LifeRecord) => (l.distance === 'mi' ? MILE_KM : 1);
+/** The same life in kilometres, as the book keeps it; a table brings miles too. */
+export function inKm({ distance, ...l }: LifeRecord): LifeRecord {
+  const of = (x: number | undefined) => (x === undefined ? undefined : x * MILE_KM);
+  if (distance !== 'mi') return l;
+  const read = { watchedFrom: of(l.watchedFrom), endedAt: of(l.endedAt), endedBy: of(l.endedBy) };
+  const known = Object.entries(read).filter(([, x]) => x !== undefined);
+  return { ...l, fittedAt: l.fittedAt * MILE_KM, ...Object.fromEntries(known) };
+}
 
 /** The span of a life: one that runs is known to run until the clock of its unit, km. */
 export function spanOf(life: LifeRecord, clockKm: number | undefined): Span | undefined {
-  const km = kmOf(life);
-  const from = life.fittedAt * km;
-  const endKm = life.endedAt === undefined ? clockKm : life.endedAt * km;
+  const from = life.fittedAt;
+  const endKm = life.endedAt ?? clockKm;
   if (endKm === undefined || endKm < from) return undefined;
   const time = endKm - from;
   if (life.endedBy !== undefined)
-    return { life, interval: { from: time, to: life.endedBy * km - from } };
-  const entry = life.watchedFrom === undefined ? 0 : life.watchedFrom * km - from;
+    return { life, interval: { from: time, to: life.endedBy - from } };
+  const entry = life.watchedFrom === undefined ? 0 : life.watchedFrom - from;
   if (entry > 0 && entry >= time) return undefined;
   return { life, exact: { time, failed: life.end === 'failed', ...(entry > 0 ? { entry } : {}) } };
 }
@@ -121,7 +127,7 @@ export function clockJumps(lives: readonly LifeRecord[]): string[] {
       .sort((a, b) => (a.fittedOn ?? '').localeCompare(b.fittedOn ?? ''));
     return own.some((l, i) => {
       const before = own[i - 1];
-      return before !== undefined && l.fittedAt * kmOf(l) < before.fittedAt * kmOf(before);
+      return before !== undefined && l.fittedAt < before.fittedAt;
     });
   });
 }

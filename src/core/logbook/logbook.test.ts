@@ -4,6 +4,7 @@ import {
   clockJumps,
   comebacks,
   hungryCorners,
+  inKm,
   lifeFaults,
   type LifeRecord,
   logbookView,
@@ -46,7 +47,7 @@ describe('a life', () => {
     expect(spanOf(runs, 80_000)?.exact).toEqual({ time: 30_000, failed: false });
     expect([spanOf(runs, undefined), spanOf(runs, 10)]).toEqual([undefined, undefined]);
     const miles = life({ distance: 'mi', fittedAt: 1000, endedAt: 2000, watchedFrom: 1500 });
-    expect(spanOf(miles, undefined)?.exact).toEqual({
+    expect(spanOf(inKm(miles), undefined)?.exact).toEqual({
       time: expect.closeTo(1609.344, 6),
       entry: expect.closeTo(804.672, 6),
       failed: true,

@@ -22,6 +22,14 @@ const balls = lives(
   '17.88 28.92 33.00 41.52 42.12 45.60 48.40 51.84 51.96 54.12 55.56 67.80 68.64 68.64 68.88 84.12 93.12 98.64 105.12 105.84 127.92 128.04 173.40',
 );
 
+function seeded(seed: number) {
+  let state = seed;
+  return () => {
+    state = (state * 1664525 + 1013904223) % 2 ** 32;
+    return (state + 0.5) / 2 ** 32;
+  };
+}
+
 describe('share still running', () => {
   it('is that of the remission trial', () => {
     const curve = survivalCurve(drug);
@@ -114,12 +122,23 @@ describe('Weibull', () => {
     expect(fitWeibull(lives('5 5 5 7+'))).toBeUndefined();
     expect(fitWeibull(lives('5+ 9+'))).toBeUndefined();
   });
+  it('tells very many lives by the curvature as fewer by the likelihood', () => {
+    const random = seeded(5);
+    const many = Array.from({ length: 5001 }, (_, i): Life => {
+      const time = 90 * (-Math.log(random())) ** (1 / 1.6);
+      return { time: Math.min(time, 120) + 10, failed: time <= 120, entry: i % 3 === 0 ? 5 : 0 };
+    });
+    const [by, fewer] = [fitWeibull(many)!, fitWeibull(many.slice(0, 5000))!];
+    const near = (a: number, b: number) => expect(Math.abs(a / b - 1)).toBeLessThan(2e-3);
+    near(by.shape, fewer.shape);
+    near(by.scale, fewer.scale);
+    for (const i of [0, 1] as const) {
+      near(by.shapeRange[i], fewer.shapeRange[i]);
+      near(by.scaleRange[i], fewer.scaleRange[i]);
+    }
+  });
   it('holds the truth in its interval as often as it says', () => {
-    let state = 20261127;
-    const random = () => {
-      state = (state * 1664525 + 1013904223) % 2 ** 32;
-      return (state + 0.5) / 2 ** 32;
-    };
+    const random = seeded(20261127);
     const [runs, shape, scale] = [2000, 1.6, 90];
     let held = 0;
     for (let r = 0; r < runs; r += 1) {

@@ -45,7 +45,9 @@ export function lifeFault({ time, entry = 0 }: Life): string | undefined {
  */
 export function survivalCurve(lives: readonly Life[]): CurvePoint[] {
   const exits = sortedTimes(lives, (l) => l.time);
-  const entries = sortedTimes(lives, (l) => l.entry ?? 0);
+  const late = lives.filter((l) => l.entry !== undefined && l.entry > 0);
+  const entries = sortedTimes(late, (l) => l.entry ?? 0);
+  const fromStart = lives.length - late.length;
   const fails = sortedTimes(
     lives.filter((l) => l.failed),
     (l) => l.time,
@@ -59,9 +61,9 @@ export function survivalCurve(lives: readonly Life[]): CurvePoint[] {
       failed += 1;
       i += 1;
     }
-    while (in_ < entries.length && (entries[in_]! < time || entries[in_] === 0)) in_ += 1;
+    while (in_ < entries.length && entries[in_]! < time) in_ += 1;
     while (out < exits.length && exits[out]! < time) out += 1;
-    const atRisk = in_ - out;
+    const atRisk = fromStart + in_ - out;
     survival *= 1 - failed / atRisk;
     // Sums of shares leave dust where the last one fails.
     if (atRisk === failed) survival = 0;

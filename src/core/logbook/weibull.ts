@@ -27,27 +27,35 @@ class Sample {
   readonly #entries: Float64Array;
   readonly #intervals: readonly (readonly [number, number])[];
   readonly failed: number;
-  readonly #sumLogFailed: number;
+  readonly sumLogFailed: number;
   readonly unit: number;
   readonly count: number;
+  /** Failures at two different times at least. */
+  readonly hasSpread: boolean;
 
   constructor(lives: readonly Life[], intervals: readonly IntervalLife[]) {
-    this.unit = Math.max(
-      ...[0],
-      lives.reduce((m, l) => Math.max(m, l.time), 0),
-      ...intervals.map((i) => i.to),
-    );
-    const log = (t: number) => Math.log(t / this.unit);
+    let unit = intervals.reduce((m, i) => Math.max(m, i.to), 0);
+    for (const l of lives) unit = Math.max(unit, l.time);
+    this.unit = unit;
+    const log = (t: number) => Math.log(t / unit);
     const lasting = lives.filter((l) => l.time > 0);
     this.#logs = Float64Array.from(lasting, (l) => log(l.time));
     this.#entries = Float64Array.from(
-      lasting.filter((l) => (l.entry ?? 0) > 0),
+      lasting.filter((l) => l.entry !== undefined && l.entry > 0),
       (l) => log(l.entry ?? 0),
     );
     this.#intervals = intervals.map((i) => [i.from > 0 ? log(i.from) : -Infinity, log(i.to)]);
-    const ended = lasting.filter((l) => l.failed);
-    this.failed = ended.length;
-    this.#sumLogFailed = ended.reduce((s, l) => s + log(l.time), 0);
+    let [failed, sum, first, spread] = [0, 0, Number.NaN, intervals.length > 1];
+    lasting.forEach((l, i) => {
+      if (!l.failed) return;
+      failed += 1;
+      sum += this.#logs[i] ?? 0;
+      if (failed === 1) first = l.time;
+      else if (l.time !== first) spread = true;
+    });
+    this.failed = failed;
+    this.sumLogFailed = sum;
+    this.hasSpread = spread || (failed > 0 && intervals.length > 0);
     this.count = lasting.length + intervals.length;
   }
   get hasIntervals(): boolean {
@@ -60,11 +68,28 @@ class Sample {
     for (const x of this.#entries) sum -= Math.exp(k * x);
     return sum;
   }
+  /** Σ tᵏ, Σ tᵏ ln t and Σ tᵏ ln² t over the time under watch. */
+  moments(k: number): [number, number, number] {
+    let [s0, s1, s2] = [0, 0, 0];
+    for (const x of this.#logs) {
+      const p = Math.exp(k * x);
+      s0 += p;
+      s1 += p * x;
+      s2 += p * x * x;
+    }
+    for (const x of this.#entries) {
+      const p = Math.exp(k * x);
+      s0 -= p;
+      s1 -= p * x;
+      s2 -= p * x * x;
+    }
+    return [s0, s1, s2];
+  }
   /** Log-likelihood of shape and log of the scale; `exposure` of that shape where it is known. */
   likelihood(k: number, logScale: number, exposure = this.#exposure(k)): number {
     let sum =
       this.failed * (Math.log(k) - k * logScale) +
-      (k - 1) * this.#sumLogFailed -
+      (k - 1) * this.sumLogFailed -
       exposure * Math.exp(-k * logScale);
     for (const [a, b] of this.#intervals) {
       const [ha, hb] = [Math.exp(k * (a - logScale)), Math.exp(k * (b - logScale))];
@@ -132,20 +157,13 @@ export function fitWeibull(
   lives: readonly Life[],
   intervals: readonly IntervalLife[] = [],
 ): Weibull | undefined {
-  const times = new Set(lives.filter((l) => l.failed && l.time > 0).map((l) => l.time));
-  if (times.size + intervals.length < 2) return undefined;
   const s = new Sample(lives, intervals);
-  const profile = (x: number) => s.best(Math.exp(x)).value;
-  const topLog = s.count > manyLives ? narrowed(profile) : highest(profile, logK.least, logK.most);
-  const shape = Math.exp(topLog);
-  const { logScale, value } = s.best(shape);
+  if (!s.hasSpread) return undefined;
+  const top = s.count > manyLives && !s.hasIntervals ? byCurvature(s) : byLikelihood(s);
+  const { topLog, logScale, range } = top;
   const scaleOf = (x: number) => Math.exp(x) * s.unit;
-  const range =
-    s.count > manyLives
-      ? curvature(s, topLog, logScale)
-      : within(s, profile, { topLog, logScale, level: value - chi95 / 2 });
   return {
-    shape,
+    shape: Math.exp(topLog),
     scale: scaleOf(logScale),
     shapeRange: [Math.exp(range.shape[0]), Math.exp(range.shape[1])],
     scaleRange: [scaleOf(range.scale[0]), scaleOf(range.scale[1])],
@@ -157,50 +175,56 @@ interface Range {
   scale: readonly [number, number];
 }
 
-function within(
-  s: Sample,
-  profile: (x: number) => number,
-  { topLog, logScale, level }: { topLog: number; logScale: number; level: number },
-): Range {
+function byLikelihood(s: Sample): { topLog: number; logScale: number; range: Range } {
+  const byShape = (x: number) => s.best(Math.exp(x)).value;
   const byScale = (x: number) => s.bestShape(x);
+  const topLog = highest(byShape, logK.least, logK.most);
+  const { logScale, value } = s.best(Math.exp(topLog));
+  const level = value - chi95 / 2;
   return {
-    shape: [
-      crossing(profile, topLog, logK.least, level),
-      crossing(profile, topLog, logK.most, level),
-    ],
-    scale: [
-      crossing(byScale, logScale, logScale - 8, level),
-      crossing(byScale, logScale, logScale + 8, level),
-    ],
+    topLog,
+    logScale,
+    range: {
+      shape: [
+        crossing(byShape, topLog, logK.least, level),
+        crossing(byShape, topLog, logK.most, level),
+      ],
+      scale: [
+        crossing(byScale, logScale, logScale - 8, level),
+        crossing(byScale, logScale, logScale + 8, level),
+      ],
+    },
   };
 }
 
-/** The top of a smooth likelihood of very many lives, by parabolas: few looks, each of which costs. */
-function narrowed(f: (x: number) => number): number {
-  const step = 1e-3;
-  let x = 0;
-  for (let i = 0; i < 12; i += 1) {
-    const [a, b, c] = [f(x - step), f(x), f(x + step)];
-    const slope = (c - a) / (2 * step);
-    const bend = (c - 2 * b + a) / step ** 2;
-    const move = bend < 0 ? Math.max(-1, Math.min(1, -slope / bend)) : Math.sign(slope);
-    x = Math.min(logK.most, Math.max(logK.least, x + move));
-    if (Math.abs(move) < 1e-7) break;
+/**
+ * Very many lives with known ends: the shape by Newton's steps, and both intervals from the curvature at the top (Wald),
+ * on the logarithms of shape and scale. One look at the lives a step.
+ */
+function byCurvature(s: Sample): { topLog: number; logScale: number; range: Range } {
+  const r = s.failed;
+  let k = 1;
+  for (let i = 0; i < 50; i += 1) {
+    const [s0, s1, s2] = s.moments(k);
+    const slope = s1 / s0 - 1 / k - s.sumLogFailed / r;
+    const move = slope / (s2 / s0 - (s1 / s0) ** 2 + 1 / k ** 2);
+    k = Math.min(50, Math.max(k / 2, k - move));
+    if (Math.abs(move) < 1e-8 * k) break;
   }
-  return x;
-}
-
-/** The interval from the curvature at the top (Wald), on the logarithms of both. */
-function curvature(s: Sample, x: number, y: number): Range {
-  const h = 1e-3;
-  const f = (dx: number, dy: number) => s.likelihood(Math.exp(x + dx * h), y + dy * h);
-  const middle = f(0, 0);
-  const xx = -(f(1, 0) - 2 * middle + f(-1, 0)) / h ** 2;
-  const yy = -(f(0, 1) - 2 * middle + f(0, -1)) / h ** 2;
-  const xy = -(f(1, 1) - f(1, -1) - f(-1, 1) + f(-1, -1)) / (4 * h ** 2);
+  const [s0, s1, s2] = s.moments(k);
+  const logScale = Math.log(s0 / r) / k;
+  // Sums over (t/η)ᵏ, weighted by ln(t/η) and its square.
+  const w1 = (r * s1) / s0 - r * logScale;
+  const w2 = (r * s2) / s0 - 2 * logScale * ((r * s1) / s0) + r * logScale ** 2;
+  const [xx, xy, yy] = [r + k ** 2 * w2, -(k ** 2) * w1, k ** 2 * r];
   const det = xx * yy - xy ** 2;
-  const [sx, sy] = [z95 * Math.sqrt(yy / det), z95 * Math.sqrt(xx / det)];
-  return { shape: [x - sx, x + sx], scale: [y - sy, y + sy] };
+  const [dx, dy] = [z95 * Math.sqrt(yy / det), z95 * Math.sqrt(xx / det)];
+  const x = Math.log(k);
+  return {
+    topLog: x,
+    logScale,
+    range: { shape: [x - dx, x + dx], scale: [logScale - dy, logScale + dy] },
+  };
 }
 
 /** What a shape says of why they fail, where its interval leaves one answer. */

@@ -205,9 +205,7 @@ function Behind({ lives }: { lives: readonly LifeRecord[] }) {
                 </span>
               </td>
               <td className="num">{l.fittedOn}</td>
-              <td className="figure">
-                {ran ? `${ran.value} ${l.distance ?? 'km'}` : 'still running'}
-              </td>
+              <td className="figure">{ran ? `${ran.value} ${ran.unit}` : 'still running'}</td>
               <td>
                 {endWords[l.end]}
                 {l.endedAt !== undefined &&
