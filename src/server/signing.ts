@@ -10,6 +10,7 @@ import {
   partFound,
   type JobNow,
   project,
+  racewaysBad,
 } from '../core/job/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
@@ -124,7 +125,9 @@ export async function signingWrites(
       : []),
     ...(await lifeWrites(db, job, now, odometerKm, atMs)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
-    ...(seen?.result === 'sandy' ? [putOutcome(db, job.id, atMs, outcome)] : []),
+    ...((racewaysBad(now) ?? seen?.result === 'sandy')
+      ? [putOutcome(db, job.id, atMs, outcome)]
+      : []),
   ];
 }
 

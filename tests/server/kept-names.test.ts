@@ -27,6 +27,7 @@ const stored = {
     'fact-seen',
     'family-named',
     'old-part-read',
+    'raceways-read',
     'points-read',
     'part-entered',
     'damage-read',

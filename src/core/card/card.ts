@@ -123,6 +123,8 @@ const documentFields = {
   part: Nullable(PartOnCard),
   items: Lines,
   oldPart: Lines,
+  /** How the old part looked, and what was taken for the cause. */
+  raceways: Type.Optional(Lines),
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
   /** Ways gone where good technicians differ; another than the shop's usual one with its reason. */

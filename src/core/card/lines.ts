@@ -16,6 +16,7 @@ export function cardLines(c: CardDocument): NamedLine[] {
     ...named(c.findings),
     ...named(c.items),
     ...named(c.oldPart),
+    ...named(c.raceways ?? []),
     ...named(c.seats),
     ...named(c.figures),
     ...c.strokes.flatMap((s): NamedLine[] => [

@@ -1,3 +1,4 @@
+import { causes, looks, placeInWords, placeNames, severityWords } from '../old-part/index.ts';
 import { cornerNames } from '../corner.ts';
 import {
   complaintInShort,
@@ -103,6 +104,7 @@ export function makeCard(source: CardSource): CardDocument {
     part: partOf(source),
     items: itemLines(source),
     oldPart: oldPartLines(source),
+    ...racewaysOf(source),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
     ...handsOnOf(source),
@@ -278,6 +280,34 @@ function oldPartLines(source: CardSource): CardLine[] {
       ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }),
     };
   });
+}
+
+function racewaysOf(source: CardSource): Pick<CardDocument, 'raceways'> {
+  const read = source.state.raceways;
+  if (!read) return {};
+  const family = familyCodeOf(source);
+  const marks = read.marks.map((m): CardLine => ({
+    what: `Old ${placeNames[m.on]}${m.row ? `, ${m.row}` : ''}`,
+    value: [
+      looks[m.look].name.toLowerCase(),
+      placeInWords(m, family),
+      m.gapDeg === undefined ? undefined : `${m.gapDeg}° apart`,
+      severityWords[m.severity - 1],
+    ]
+      .filter((x) => x !== undefined)
+      .join(', '),
+    ...by(read),
+  }));
+  const cause = read.cause && causes[read.cause];
+  return {
+    raceways: [
+      ...marks,
+      ...(cause
+        ? [{ what: 'Taken for the cause', value: cause.name.toLowerCase(), ...by(read) }]
+        : []),
+      ...(cause ? cause.advice.map((a) => ({ what: 'On this car', value: a })) : []),
+    ],
+  };
 }
 
 function seatLines(kind: SeatKind, source: CardSource): CardLine[] {

@@ -21,6 +21,7 @@ export * from './part-on-job.ts';
 export * from './plan-on-job.ts';
 export * from './practice.ts';
 export * from './press-on-job.ts';
+export * from './raceways-on-job.ts';
 export * from './refusal.ts';
 export * from './ring-on-job.ts';
 export * from './route-on-job.ts';

@@ -1,7 +1,9 @@
 import { isPressed, schoolsOf, strokesIn } from '../families/index.ts';
 import type { LifeRecord } from '../logbook/index.ts';
+import { causes } from '../old-part/index.ts';
 import { familyCodeOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
+import { racewaysBad } from './raceways-on-job.ts';
 import { chosenPart } from './part-on-job.ts';
 import { plannedMinutes } from './plan-on-job.ts';
 import { wayOf } from './school-on-job.ts';
@@ -15,7 +17,10 @@ export function bearingFitted(job: JobNow): boolean {
 }
 
 /** What the bench said of the bearing that came off: undefined while nobody looked. */
-const foundBad = ({ ctx, state }: JobNow): boolean | undefined => {
+const foundBad = (job: JobNow): boolean | undefined => {
+  const { ctx, state } = job;
+  const read = racewaysBad(job);
+  if (read !== undefined) return read;
   const bench = state.results.findLast(
     (r) => r.testId === 'bench' && r.place === ctx.corner && !r.skipped,
   );
@@ -61,5 +66,6 @@ export const lifeEnded = (
   ...before,
   end: foundBad(job) ? 'failed' : 'suspicion',
   endedOn: day,
+  ...(job.state.raceways?.cause ? { cause: causes[job.state.raceways.cause].name } : {}),
   endedAt: atKm,
 });

@@ -21,6 +21,7 @@ export const order = {
   },
   'family-named': { needs: ['nothing-pressed'] },
   'old-part-read': {},
+  'raceways-read': {},
   'points-read': {},
   'part-entered': {},
   /** A seat is looked at with the old bearing out and the new one not in; what is seen there ends its verdict. */

@@ -102,6 +102,8 @@ export interface JobState {
   schools: Partial<Record<SchoolId, Kept<EventBody<'school-chosen'>>>>;
   /** The customer's last yes. */
   agreed?: Kept<EventBody<'quote-agreed'>>;
+  /** The old part as it was last read. */
+  raceways?: Kept<EventBody<'raceways-read'>>;
   /** Notes left with the job. */
   notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -372,6 +374,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'quote-agreed':
       s.agreed = { ...e.body, ...kept };
+      break;
+    case 'raceways-read':
+      s.raceways = { ...e.body, ...kept };
       break;
     case 'note-left':
       s.notes.push({ ...e.body, ...kept });

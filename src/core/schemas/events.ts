@@ -1,3 +1,4 @@
+import { RacewaysSchema } from '../old-part/mark.ts';
 import { type Static, type TSchema, Type } from '@sinclair/typebox';
 import { RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
 import { SideId } from '../corner.ts';
@@ -98,6 +99,8 @@ export const eventBodies = {
     standIn: Maybe(Type.Boolean()),
     ...Taken,
   }),
+  /** What the old part looks like, and what is taken for the cause; the last reading stands. */
+  'raceways-read': RacewaysSchema,
   'points-read': closed({
     rolling: Maybe(RollingId),
     spacer: Maybe(SpacerId),

@@ -56,6 +56,12 @@ export function OldPartBody({
               />
             ))}
           </section>
+          <section>
+            <h2>What killed it</h2>
+            <a className="btn quiet small w-full" href={`/jobs/${view.job.id}/raceways`}>
+              {state.raceways ? 'Raceways read: look again' : 'Read the raceways'}
+            </a>
+          </section>
           <KeepRing />
           <div className="grow" />
         </>

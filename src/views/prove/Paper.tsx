@@ -78,6 +78,7 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
           ]}
         />
         <Lines title="Old part, against the new" lines={c.oldPart} />
+        {c.raceways && <Lines title="Old part, as it looked" lines={c.raceways} />}
       </div>
       <section>
         <h3>

@@ -1,0 +1,223 @@
+import type { Exposure } from '../diagnosis/history.ts';
+import type { Happening } from '../diagnosis/complaint.ts';
+import { type CauseId, causeIds, causes } from './causes.data.ts';
+import { atBallPitch, inLoadZone, type Ring, standingRing } from './geometry.ts';
+import type { FamilyCode } from '../families/index.ts';
+import type { Mark } from './mark.ts';
+
+/** What is known of the bearing and of its life besides its marks. */
+export interface Known {
+  family?: FamilyCode | undefined;
+  balls?: number | undefined;
+  /** Km since it was fitted, and whether a workshop fitted it. */
+  ranKm?: number | undefined;
+  fittedAgain?: boolean | undefined;
+  /** The seat as it was measured or felt on this job. */
+  seatBad?: boolean | undefined;
+  exposure?: readonly Exposure[] | undefined;
+  /** What the driver told of what happened before. */
+  happened?: readonly Happening[] | undefined;
+}
+
+/** One reason for or against a cause, in logarithms of the odds. Our judgement. */
+interface Reason {
+  cause: CauseId;
+  weight: number;
+  text: string;
+}
+
+export interface WeighedCause {
+  cause: CauseId;
+  name: string;
+  probability: number;
+  /** For it and against it, the weightiest first. */
+  reasons: string[];
+  advice: readonly string[];
+}
+
+/** A mark as geometry sees it. */
+interface Seen extends Mark {
+  standing: Ring;
+  /** On the ring that stands still: inside its loaded arc, outside it, or all round. */
+  zone?: 'in' | 'out' | 'round' | undefined;
+  /** As far apart as the balls; undefined where nobody counted. */
+  atPitch?: boolean | undefined;
+}
+
+function seenAs(m: Mark, known: Known): Seen {
+  const standing = standingRing(known.family);
+  const atPitch =
+    m.gapDeg !== undefined && known.balls !== undefined
+      ? atBallPitch(m.gapDeg, known.balls)
+      : undefined;
+  return { ...m, standing, atPitch, zone: zoneOf(m, standing) };
+}
+
+function zoneOf(m: Mark, standing: Ring): Seen['zone'] {
+  if (m.on !== standing) return undefined;
+  if (m.round) return 'round';
+  if (m.atDeg === undefined) return undefined;
+  return inLoadZone(m.atDeg, standing) ? 'in' : 'out';
+}
+
+type Rule = (m: Seen) => readonly Reason[];
+const because = (cause: CauseId, weight: number, text: string): Reason => ({ cause, weight, text });
+
+/** What each look says for and against the causes, with where it stands. */
+const byLook: Record<Mark['look'], Rule> = {
+  dents: (m) => {
+    if (m.atPitch === false)
+      return [because('dirt', 0.6, 'Dents that do not stand at the pitch of the balls.')];
+    if (m.zone === 'in')
+      return [
+        because('kerb', 2.6, 'Dents in the load zone only: a blow from the road.'),
+        because(
+          'through-balls',
+          -1.2,
+          'A press would mark the whole ring, not the load zone only.',
+        ),
+      ];
+    return [
+      because('through-balls', 3, 'Dents all round at the pitch of the balls: loaded at once.'),
+      because('kerb', -1, 'A kerb would mark the load zone only.'),
+    ];
+  },
+  shaken: (m) =>
+    m.atPitch === false
+      ? [because('current', 0.6, 'Hollows that do not stand at the pitch of the balls.')]
+      : [
+          because('parked', 3, 'Hollows at ball pitch, lines worn away: shaken while it stood.'),
+          because('through-balls', -1, 'The floors are worn, not pressed.'),
+        ],
+  'spall-below': (m) => {
+    if (m.zone === 'out')
+      return [because('seat', 2.4, 'A flake outside the load zone: the ring was pinched there.')];
+    if (m.zone === 'round')
+      return [because('tight', 1.8, 'Flaked all round a ring that stands: loaded all round.')];
+    return [
+      because('age', 1.8, 'A flake from below in the load zone: the end of a long life.'),
+      because('kerb', 0.5, 'A flake may begin at a dent.'),
+      because('through-balls', 0.4, 'A flake may begin at a dent.'),
+    ];
+  },
+  'spall-surface': (m) => [
+    because('dry', 1.4, 'Flaking from the surface: the film was too thin.'),
+    because('dirt', 0.8, 'Particles break the film.'),
+    ...(m.zone === 'round' ? [because('tight', 0.8, 'All round a ring that stands.')] : []),
+  ],
+  'wear-even': () => [
+    because('dirt', 1.6, 'Even wear: something fine was in the grease.'),
+    because('water', 0.5, 'Washed-out grease wears evenly.'),
+  ],
+  'wear-torn': () => [
+    because('dry', 1.8, 'Torn streaks: metal on metal.'),
+    because('tight', 0.7, 'Too much load tears the film.'),
+  ],
+  rust: (m) => [
+    because(
+      'water',
+      m.on === 'seal' ? 2 : 2.6,
+      m.on === 'seal' ? 'Rust under the seal.' : 'Etched spots: water stood in it.',
+    ),
+  ],
+  fretting: () => [because('loose', 2.6, 'Red-brown powder on the fit: the ring crept.')],
+  current: (m) =>
+    m.atPitch
+      ? [because('parked', 0.8, 'Ripples at the pitch of the balls are no current.')]
+      : [because('current', 3.6, 'Washboard or pin-pricks: current passed through it.')],
+  particles: () => [because('dirt', 2.4, 'Small dents at no pitch: particles rolled over.')],
+  'broken-forced': () => [
+    because('kerb', 1.6, 'A coarse break: one blow.'),
+    because('through-balls', 0.6, 'Broken while it was pressed.'),
+  ],
+  'broken-fatigue': () => [
+    because('loose', 1.2, 'Beach lines: it bent at every turn.'),
+    because('age', 0.5, 'Beach lines: many turns.'),
+  ],
+  heat: () => [
+    because('tight', 2, 'Coloured metal: it ran hot.'),
+    because('dry', 1.4, 'Grease burnt away.'),
+  ],
+};
+
+/** What the job knows besides. */
+function byLife(known: Known): Reason[] {
+  const { ranKm, exposure = [], happened = [] } = known;
+  const km =
+    ranKm === undefined ? '' : `${Math.round(ranKm).toLocaleString('en').replaceAll(',', ' ')} km`;
+  const early = ranKm !== undefined && ranKm < 10_000 && known.fittedAgain === true;
+  return [
+    ...(early
+      ? [
+          because('through-balls', 1.2, `Fitted only ${km} ago: a fault of fitting comes first.`),
+          because('age', -2.5, `It ran ${km}: not of age.`),
+          because('dirt', 0.5, `Fitted only ${km} ago.`),
+        ]
+      : []),
+    ...(ranKm !== undefined && ranKm > 120_000 ? [because('age', 1.2, `It ran ${km}.`)] : []),
+    ...(known.seatBad
+      ? [because('seat', 1.6, 'The seat was read out of its limits on this job.')]
+      : []),
+    ...(known.seatBad === false
+      ? [because('seat', -1.5, 'The seat was read good on this job.')]
+      : []),
+    ...(exposure.includes('deep-water') || happened.includes('water')
+      ? [because('water', 0.9, 'It went through deep water.')]
+      : []),
+    ...(exposure.includes('salt') || happened.includes('salt')
+      ? [because('water', 0.5, 'It runs on salted roads.')]
+      : []),
+    ...(happened.includes('kerb') ? [because('kerb', 1.2, 'The driver told of a kerb.')] : []),
+    ...(exposure.includes('rough-roads') ? [because('kerb', 0.4, 'It runs on rough roads.')] : []),
+    ...(exposure.includes('towing') || happened.includes('towing')
+      ? [because('tight', 0.3, 'It tows heavy loads: it runs hotter.')]
+      : []),
+  ];
+}
+
+/** What it says where several marks say the same: the second half, the third a third. */
+const again = (n: number) => 1 / n;
+
+/**
+ * Causes of a dead bearing by its marks, their places and what is known of its life, the likeliest first. Chances are
+ * odds that grow with each reason: our judgement.
+ */
+export function weighCauses(marks: readonly Mark[], known: Known): WeighedCause[] {
+  const seen = marks.map((m) => seenAs(m, known));
+  const found = seen.flatMap((m) =>
+    byLook[m.look](m).map((r) => ({ ...r, weight: (r.weight * (1 + m.severity)) / 3 })),
+  );
+  const counted = new Map<string, number>();
+  const odds = new Map(causeIds.map((id) => [id, Math.log(causes[id].prior)]));
+  const reasons = [...found, ...(marks.length > 0 ? byLife(known) : [])];
+  for (const r of reasons) {
+    const n = (counted.get(r.cause + r.text) ?? 0) + 1;
+    counted.set(r.cause + r.text, n);
+    odds.set(r.cause, (odds.get(r.cause) ?? 0) + r.weight * again(n));
+  }
+  const sum = [...odds.values()].reduce((s, x) => s + Math.exp(x), 0);
+  return causeIds
+    .map((cause) => ({
+      cause,
+      name: causes[cause].name,
+      probability: Math.exp(odds.get(cause) ?? 0) / sum,
+      reasons: [
+        ...new Set(
+          reasons
+            .filter((r) => r.cause === cause)
+            .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
+            .map((r) => r.text),
+        ),
+      ],
+      advice: causes[cause].advice,
+    }))
+    .sort((a, b) => b.probability - a.probability);
+}
+
+/** What a mark on the standing ring says of where it stands; undefined on the other, or where no angle was read. */
+export function placeInWords(m: Mark, family: FamilyCode | undefined): string | undefined {
+  const zone = zoneOf(m, standingRing(family));
+  if (zone === 'round') return 'all round the standing ring';
+  if (zone === undefined) return m.round ? 'all round' : undefined;
+  return zone === 'in' ? 'in the load zone' : 'outside the load zone';
+}
