@@ -59,6 +59,15 @@ export const jobs = sqliteTable(
   (t) => [uniqueIndex('jobs_number').on(t.number)],
 );
 
+/** Pictures left with jobs, by the hash of what is kept: upright, without what a camera writes about place and time. */
+export const photos = sqliteTable('photos', {
+  hash: text('hash').primaryKey(),
+  widthPx: integer('width_px').notNull(),
+  heightPx: integer('height_px').notNull(),
+  /** JPEG in base 64: it goes through backup, archive and a far database like every other row. */
+  data: text('data').notNull(),
+});
+
 /** Append-only. `hash` covers the event and the hash before it in the same job. */
 export const events = sqliteTable(
   'events',

@@ -4,7 +4,8 @@ import type { Seal } from '../core/card/index.ts';
 import type { EventRow, JobRow } from '../db/jobs.ts';
 
 /** SHA-256 of a text, hex. */
-export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+export const sha256 = (bytes: string | Uint8Array): string =>
+  createHash('sha256').update(bytes).digest('hex');
 
 /** SHA-256 over canonical JSON (RFC 8785), hex. */
 export const digest = (value: unknown): string => sha256(canonicalize(value) ?? '');

@@ -121,7 +121,7 @@ async function parsed(request: Request, route: Route): Promise<unknown> {
   // A recording is read as it comes in, by its own handler.
   if (route.takes === 'multipart/form-data') return undefined;
   const bytes = await readBody(request, route.limit);
-  if (route.takes === 'application/zip') return bytes;
+  if (route.takes === 'application/zip' || route.takes === 'application/octet-stream') return bytes;
   const text = utf8(bytes);
   if (route.takes === 'text/csv' || route.unread) {
     if (text.includes('\0')) throw notText();

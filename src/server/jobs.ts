@@ -36,6 +36,7 @@ import {
 } from '../db/jobs.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord } from '../db/records.ts';
+import { hasPhoto } from '../db/photos.ts';
 import { putNames } from '../db/signed.ts';
 import { carryOn } from './carried.ts';
 import { eventHash, rootHash } from './chain.ts';
@@ -141,6 +142,12 @@ function onItsCard({ line, was }: EventBody<'line-corrected'>, record: JobRecord
   });
 }
 
+/** A picture is kept before an entry points to it. */
+async function photoKept(db: Db, { hash }: EventBody<'photo-left'>): Promise<void> {
+  if (!(await hasPhoto(db, hash)))
+    throw invalid([{ field: 'hash', reason: 'This photo is not kept here: send it first.' }]);
+}
+
 /** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
 export async function writeEvent(
   jobId: string,
@@ -165,6 +172,7 @@ export async function writeEvent(
     await personOrProblem(db, input.byId, record.people);
     const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
     if (no) throw refused(no);
+    if (input.type === 'photo-left') await photoKept(db, body as EventBody<'photo-left'>);
     if (input.type === 'line-corrected') onItsCard(body as EventBody<'line-corrected'>, record);
     const whole = complete(input.type, body, now);
     if (isDoubleTap(events.at(-1), input, whole, atMs)) return;

@@ -52,6 +52,7 @@ const stored = {
     'school-chosen',
     'trace-kept',
     'line-corrected',
+    'photo-left',
     'note-left',
     'check-recorded',
     'overridden',

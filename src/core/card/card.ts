@@ -125,6 +125,17 @@ const documentFields = {
   oldPart: Lines,
   /** How the old part looked, and what was taken for the cause. */
   raceways: Type.Optional(Lines),
+  /** Pictures by their hash, and of what. */
+  photos: Type.Optional(
+    Type.Array(
+      closed({
+        hash: Type.String(),
+        of: Type.String(),
+        text: Type.Optional(Type.String()),
+        ...Said,
+      }),
+    ),
+  ),
   seats: Lines,
   schools: Nullable(closed({ route: Type.String(), film: Type.String(), chilled: Type.Boolean() })),
   /** Ways gone where good technicians differ; another than the shop's usual one with its reason. */

@@ -105,6 +105,16 @@ export function makeCard(source: CardSource): CardDocument {
     items: itemLines(source),
     oldPart: oldPartLines(source),
     ...racewaysOf(source),
+    ...(state.photos.length > 0
+      ? {
+          photos: state.photos.map((p) => ({
+            hash: p.hash,
+            of: p.of,
+            ...(p.text ? { text: p.text } : {}),
+            ...by(p),
+          })),
+        }
+      : {}),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
     ...handsOnOf(source),

@@ -49,6 +49,7 @@ export const order = {
   'trace-kept': { needs: ['nut-done-for-after'] },
   'school-chosen': {},
   'quote-agreed': {},
+  'photo-left': {},
   'note-left': {},
   'work-started': {},
   'work-paused': {},

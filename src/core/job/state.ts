@@ -104,6 +104,8 @@ export interface JobState {
   agreed?: Kept<EventBody<'quote-agreed'>>;
   /** The old part as it was last read. */
   raceways?: Kept<EventBody<'raceways-read'>>;
+  /** Pictures left with the job. */
+  photos: Kept<EventBody<'photo-left'>>[];
   /** Notes left with the job. */
   notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -164,6 +166,7 @@ const emptyState = (): JobState => ({
   schools: {},
   keptTraces: { before: {}, after: {} },
   corrections: [],
+  photos: [],
   notes: [],
   checks: byWord(),
   work: { doneMs: 0 },
@@ -377,6 +380,9 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'raceways-read':
       s.raceways = { ...e.body, ...kept };
+      break;
+    case 'photo-left':
+      s.photos.push({ ...e.body, ...kept });
       break;
     case 'note-left':
       s.notes.push({ ...e.body, ...kept });

@@ -298,6 +298,15 @@ export const eventBodies = {
     currency: Currency,
   }),
   /** Something to know, left with the job; `reckoned`: by the quick page. */
+  /** A picture of the work, kept by its hash. */
+  'photo-left': closed({
+    hash: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+    widthPx: Type.Integer({ minimum: 1, maximum: 20_000 }),
+    heightPx: Type.Integer({ minimum: 1, maximum: 20_000 }),
+    /** Where in the job it was taken: a station, or the old part. */
+    of: Text(40),
+    text: Maybe(Text(200)),
+  }),
   'note-left': closed({ text: Text(400), reckoned: Maybe(Type.Literal(true)) }),
   /** Hands on the job, and off it. */
   'work-started': closed({}),

@@ -6,12 +6,13 @@ import { answered } from '../answered.ts';
 import { cardCsv, jobCard } from '../card.ts';
 import { jobRecordAnew, jobView } from '../job-record.ts';
 import { addEvent, setChoice, startJob } from '../jobs.ts';
+import { keepPhoto, photo } from '../photos.ts';
 import { quoteSettings } from '../quote.ts';
 import { rawJob, TakeBackSchema, takeBack } from '../raw-job.ts';
 import { visitOf } from '../visit.ts';
 import { jobLessons } from '../tables.ts';
 
-import { known, route, type Route, traceLimit } from './route.ts';
+import { known, photoLimit, route, type Route, traceLimit } from './route.ts';
 
 const EventSchema = closed({
   id: Uuid,
@@ -80,6 +81,16 @@ export const jobsRoutes: readonly Route[] = [
     'Take a choice back that no longer fits (lead, PIN); what was recorded stays',
     { body: TakeBackSchema },
     ({ params, body }) => takeBack(params['id']!, body),
+  ),
+  route(
+    'POST',
+    '/api/photos',
+    'Keep a photo: JPEG, PNG or WebP by its bytes; kept upright and without what the camera noted',
+    { takes: 'application/octet-stream', limit: photoLimit },
+    ({ body }) => keepPhoto(body as Uint8Array),
+  ),
+  route('GET', '/api/photos/{hash}', 'A photo, by its hash', {}, ({ params }) =>
+    photo(params['hash']!),
   ),
   route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) =>
     jobCard(await jobRecordAnew(params['id']!)),

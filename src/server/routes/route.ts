@@ -6,6 +6,8 @@ export const jsonLimit = 64_000;
 export const traceLimit = 1_000_000;
 export const signalsLimit = 6_000_000;
 export const importLimit = 24_000_000;
+/** A photo of a phone. */
+export const photoLimit = 20_000_000;
 export const recordingLimit = 128_000_000;
 
 export interface Call<B = unknown> {
@@ -24,7 +26,12 @@ export interface Route {
   /** Largest body in bytes. */
   limit: number;
   /** Media type the route takes; JSON unless said. */
-  takes: 'application/json' | 'text/csv' | 'multipart/form-data' | 'application/zip';
+  takes:
+    | 'application/json'
+    | 'text/csv'
+    | 'multipart/form-data'
+    | 'application/zip'
+    | 'application/octet-stream';
   /** The handler gets the text as it is: it is read where it is worked out. */
   unread?: true;
   handle: (call: Call) => Promise<unknown>;

@@ -12,6 +12,7 @@ import {
 } from '../../core/old-part/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { PhotoBox } from '../shell/PhotoBox.tsx';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { LookTile } from './LookTile.tsx';
@@ -272,6 +273,7 @@ function Causes({ at, recorded }: { at: ReadingRaceways; recorded: boolean }) {
         <QuantityInput compact label="From one to the next" dimension="angle" {...at.gap} />
         <QuantityInput compact label="Balls, counted" dimension="count" {...at.balls} />
       </section>
+      <PhotoBox of="old part" />
       <div className="grow" />
     </>
   );

@@ -79,6 +79,14 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
         />
         <Lines title="Old part, against the new" lines={c.oldPart} />
         {c.raceways && <Lines title="Old part, as it looked" lines={c.raceways} />}
+        {c.photos && (
+          <section className="card-photos">
+            <h3>Photos</h3>
+            {c.photos.map((p) => (
+              <img key={p.hash} src={`/api/photos/${p.hash}`} alt={p.text ?? p.of} />
+            ))}
+          </section>
+        )}
       </div>
       <section>
         <h3>

@@ -48,6 +48,11 @@ async function withPin(response: Response, again: () => Promise<Response>): Prom
   return given.ok ? again() : given;
 }
 
+const bodyAs = (type: string, body: unknown): BodyInit => {
+  if (type === 'application/json') return JSON.stringify(body);
+  return body instanceof ArrayBuffer ? body : String(body);
+};
+
 /** Calls the interface; a repeat with the same command id is safe, so one lost answer is tried again. */
 export async function call<T>(
   method: string,
@@ -63,7 +68,7 @@ export async function call<T>(
     ...(body === undefined
       ? {}
       : {
-          body: type === 'application/json' ? JSON.stringify(body) : String(body),
+          body: bodyAs(type, body),
           headers: { ...headers, 'content-type': type },
         }),
   };
