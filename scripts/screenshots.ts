@@ -74,29 +74,23 @@ async function atTheAngle(): Promise<string> {
   return `${path}/torque`;
 }
 
-/** The same unit with its nut done and the hub's flange and disc read: the disc runs truer three holes on. */
-async function atRunout(): Promise<string> {
-  const path = job('33');
-  const say = (type: string, body: object) =>
-    send('POST', `/api${path}/events`, { id: uuid(), type, body, byId: 'ines' });
-  await say('stage-recorded', { stageId: 's5', actual: 60, typed: '60', toolId: 'paint' });
-  await say('stage-recorded', { stageId: 's6', toolId: 'punch' });
-  await say('station-done', { station: 'torque' });
-  const round = (amplitude: number, highAt: number) =>
-    Array.from({ length: 8 }, (_, i) => {
-      const deg = i * 45;
-      const tilt = amplitude * Math.cos(((deg - highAt) * Math.PI) / 180);
-      return [deg, Number((5 + tilt + 0.002 * Math.sin(3 * i)).toFixed(3))];
-    });
-  const instrumentId = 'dial';
-  await say('runout-read', { face: 'hub', radiusMm: 60, readings: round(0.009, 40), instrumentId });
-  await say('runout-read', {
-    face: 'disc',
-    radiusMm: 114,
-    readings: round(0.04, 65),
-    instrumentId,
+/** The old bearing of unit 07, dented all round and flaked in its load zone. */
+async function readOld(): Promise<string> {
+  const path = job('07');
+  const on = { on: 'outer', row: 'outboard' };
+  const marks = [
+    { ...on, look: 'dents', severity: 2, round: true, gapDeg: 30 },
+    { ...on, look: 'spall-below', severity: 3, atDeg: 12 },
+    { on: 'inner', row: 'outboard', look: 'dents', severity: 2, round: true, gapDeg: 30 },
+  ];
+  const body = { marks, cause: 'through-balls' };
+  await send('POST', `/api${path}/events`, {
+    id: uuid(),
+    type: 'raceways-read',
+    body,
+    byId: 'rafe',
   });
-  return `${path}/prove`;
+  return `${path}/raceways`;
 }
 
 /** The hub of the full-floating axle with its end play read, the lock between two marks. */
@@ -119,7 +113,6 @@ interface Shot {
   name: string;
   path: string | (() => Promise<string>);
   press?: string;
-  then?: string;
   size?: [number, number];
   /** A pull with the stand-in wrench, and how. */
   pull?: string;
@@ -130,14 +123,11 @@ const shots: Shot[] = [
   { name: 'floor', path: '/' },
   { name: 'diagnose', path: `${job('04')}/diagnose` },
   { name: 'bolt-on', path: `${job('28')}/press-out`, press: 'Unit' },
-  { name: 'family', path: `${job('30')}/match`, press: 'Family', then: 'Look again' },
   { name: 'plan', path: `${job('21')}/plan` },
   { name: 'seat', path: `${job('07')}/press-in`, press: 'Seats', waitMs: 1500 },
   { name: 'press', path: `${job('07')}/press-in`, press: 'Bearing' },
   { name: 'press-portrait', path: `${job('15')}/press-in`, press: 'Cartridge', size: [820, 1180] },
   { name: 'torque', path: atTheAngle, pull: 'in several pulls' },
-  { name: 'fasteners', path: `${job('33')}/torque`, press: 'Fasteners' },
-  { name: 'runout', path: atRunout, press: 'Runout' },
   { name: 'prove', path: `${job('26')}/prove` },
   {
     name: 'scratch',
@@ -146,6 +136,9 @@ const shots: Shot[] = [
   { name: 'verify', path: '/verify' },
   { name: 'card', path: `${job('26')}/card` },
   { name: 'kit', path: '/kit' },
+  { name: 'old-part', path: readOld, waitMs: 600 },
+  { name: 'logbook', path: '/logbook?q=school&family=A3&by=school-feed' },
+  { name: 'practice', path: '/practice', waitMs: 900 },
   { name: 'adjust', path: atThePlay, press: 'Adjust' },
   { name: 'quote', path: `${job('21')}/quote`, waitMs: 900 },
   {
@@ -172,13 +165,15 @@ for (const s of shots) {
   const context = await browser.newContext({
     viewport: { width: s.size?.[0] ?? 1280, height: s.size?.[1] ?? 800 },
   });
-  await context.addCookies([{ name: 'ts-theme', value: 'day', url }]);
+  await context.addCookies([
+    { name: 'ts-theme', value: 'day', url },
+    { name: 'ts-who', value: 'rafe', url },
+  ]);
   const page = await context.newPage();
   const path = typeof s.path === 'string' ? s.path : await s.path();
   await page.goto(url + path, { waitUntil: 'networkidle' });
   await page.locator('astro-island[ssr]').first().waitFor({ state: 'detached' });
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
-  if (s.then) await page.getByRole('button', { name: s.then }).click();
   if (s.pull) {
     await page.getByLabel(/^Tool/u).selectOption('digital-340');
     await page.getByLabel('Stand-in wrench').selectOption({ label: s.pull });

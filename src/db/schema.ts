@@ -59,6 +59,14 @@ export const jobs = sqliteTable(
   (t) => [uniqueIndex('jobs_number').on(t.number)],
 );
 
+/** How each learner stands, as JSON; of no job, and shown to nobody else. */
+export const learners = sqliteTable('learners', {
+  personId: text('person_id')
+    .primaryKey()
+    .references(() => technicians.id),
+  data: text('data').notNull(),
+});
+
 /** Pictures left with jobs, by the hash of what is kept: upright, without what a camera writes about place and time. */
 export const photos = sqliteTable('photos', {
   hash: text('hash').primaryKey(),

@@ -27,6 +27,5 @@ export const RacewaysSchema = closed({
   balls: Maybe(Type.Integer({ minimum: 3, maximum: 60 })),
   cause: Maybe(oneOf(causeIds)),
 });
-export type Raceways = Static<typeof RacewaysSchema>;
 
 export const severityWords = ['just seen', 'felt by a fingernail', 'unfit by it'] as const;

@@ -1,3 +1,4 @@
+import { AnswerSchema, answerPractice, practiceOf } from '../practice.ts';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
 import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
@@ -53,6 +54,20 @@ import { importLimit, known, recordingLimit, route, type Route } from './route.t
 
 /** The shop: its floor, people, records, imports and exports. */
 export const shopRoutes: readonly Route[] = [
+  route(
+    'GET',
+    '/api/practice/{byId}',
+    'The exercise to do now, and where its learner stands',
+    {},
+    ({ params }) => practiceOf(params['byId']!),
+  ),
+  route(
+    'POST',
+    '/api/practice/{byId}/answers',
+    'Answer the open exercise; says what it was worth and why',
+    { body: AnswerSchema },
+    ({ params, body }) => answerPractice(params['byId']!, body),
+  ),
   route('GET', '/api/health', 'Whether database, disk and clock are as they have to be', {}, () =>
     health(),
   ),

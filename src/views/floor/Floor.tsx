@@ -36,6 +36,7 @@ const countWords = [
 const pages = [
   { href: '/shop', name: 'Shop' },
   { href: '/logbook', name: 'Logbook' },
+  { href: '/practice', name: 'Practice' },
   { href: '/library', name: 'Library' },
   { href: '/archive', name: 'Archive' },
   { href: '/verify', name: 'Verify' },

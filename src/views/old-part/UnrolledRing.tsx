@@ -1,6 +1,7 @@
 import type { MouseEvent } from 'react';
 import { loadZoneAt, loadZoneDeg, type Mark, type Ring } from '../../core/old-part/index.ts';
 import { glyphs } from './glyphs.tsx';
+import './old-part.css';
 
 const rowHeight = 42;
 /** Width of the outer ring unrolled; a smaller ring is as much shorter on the same sheet. */
@@ -29,7 +30,8 @@ export function UnrolledRing({
   pxPerMm: number;
   pitchDeg: number;
   marks: readonly Mark[];
-  onTap: (row: Row, atDeg: number) => void;
+  /** Absent where it is only looked at. */
+  onTap?: (row: Row, atDeg: number) => void;
 }) {
   const width = Math.PI * trackMm * pxPerMm;
   const from = firstDeg(ring, stands);
@@ -37,7 +39,7 @@ export function UnrolledRing({
   const tap = (row: Row) => (e: MouseEvent<SVGRectElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
     const share = (e.clientX - box.left) / box.width;
-    onTap(row, Math.round((from + 360 * share) % 360));
+    onTap?.(row, Math.round((from + 360 * share) % 360));
   };
   const height = 2 * rowHeight + 28;
   const zone = (loadZoneDeg / 360) * width;

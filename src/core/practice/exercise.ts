@@ -1,0 +1,38 @@
+import type { FamilyCode } from '../families/index.ts';
+import type { Mark } from '../old-part/index.ts';
+import type { LockPlace, PlayWindow, Through } from '../torque/index.ts';
+
+/** What is drawn for an exercise; everything in it is made up. */
+export type PracticePicture =
+  | { of: 'section'; code: FamilyCode }
+  | { of: 'rings'; family: FamilyCode; balls: number; marks: Mark[] }
+  | { of: 'castle'; slots: number; holeEnds: number; pastDeg: number }
+  | { of: 'places'; places: LockPlace[]; window: PlayWindow; playMm: number; figures: boolean }
+  | { of: 'offset'; lengthMm: number; through: Through }
+  | { of: 'step'; code: FamilyCode; lit: readonly string[]; text: string };
+
+export interface PracticeOption {
+  id: string;
+  text: string;
+}
+
+/** One made-up situation with what may be done in it. */
+export interface Exercise {
+  ask: string;
+  picture: PracticePicture;
+  options: PracticeOption[];
+  answer: string;
+  /** Why, by the rule or the geometry behind it. */
+  because: string;
+  source: string;
+  /** What happens on the car by a wrong choice. */
+  otherwise: string;
+  /** The one number that says how hard it is. */
+  hard: { value: number; unit: string };
+}
+
+/** Least and most difficult. */
+export const levels = { least: 1, most: 5 } as const;
+
+/** Makes one exercise of a kind: fresh from its seed, as hard as its level. */
+export type Maker = (random: () => number, level: number) => Exercise;

@@ -1,0 +1,4 @@
+export * from './exercise.ts';
+export * from './learner.ts';
+export * from './makers.ts';
+export * from './view.ts';
