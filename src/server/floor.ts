@@ -122,7 +122,7 @@ export async function floorView(): Promise<FloorView> {
 /** A kept summary with what changes beside it: the unit's clock and the people's names. */
 function floorRow(
   { id, number, createdMs }: SummaryRow,
-  { onFloor: _on, lastById, signedKm, dueKm, ...summary }: JobSummary,
+  { onFloor: _on, lastById, signedKm, dueKm, note, ...summary }: JobSummary,
   unit: UnitRecord | undefined,
   names: ReadonlyMap<string, string>,
 ): FloorRow {
@@ -134,6 +134,9 @@ function floorRow(
     startedMs: createdMs,
     ...summary,
     who: names.get(lastById) ?? lastById,
+    ...(note
+      ? { note: { text: note.text, who: names.get(note.byId) ?? note.byId, atMs: note.atMs } }
+      : {}),
     ...(signedKm === undefined || !unit
       ? {}
       : { recheck: sinceSigned(signedKm, unit.odometerKm ?? signedKm, dueKm) }),

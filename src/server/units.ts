@@ -121,6 +121,7 @@ export async function unitSheet(id: string): Promise<UnitSheet> {
   return {
     unit,
     jobs,
+    lives: (await listRecords(db, 'lives')).filter((l) => l.unit === unit.fleetNo),
     changes: await replacedAt(db, 'units', id),
     procedures: Object.fromEntries(
       corners.flatMap((c) => {

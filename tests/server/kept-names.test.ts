@@ -54,6 +54,7 @@ const stored = {
     'line-corrected',
     'photo-left',
     'note-left',
+    'note-read',
     'check-recorded',
     'overridden',
     'station-done',

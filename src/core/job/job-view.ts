@@ -35,6 +35,8 @@ export interface FloorRow {
   closed?: string;
   part?: string;
   endedMs?: number;
+  /** A note for the next shift that nobody has read, and who left it. */
+  note?: { text: string; who: string; atMs: number };
 }
 
 /** What the floor shows; the server's answer to GET /api/floor. */

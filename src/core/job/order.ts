@@ -51,6 +51,7 @@ export const order = {
   'quote-agreed': {},
   'photo-left': {},
   'note-left': {},
+  'note-read': {},
   'work-started': {},
   'work-paused': {},
   overridden: { needs: ['seat-measured'] },

@@ -106,6 +106,8 @@ export interface JobState {
   raceways?: Kept<EventBody<'raceways-read'>>;
   /** Pictures left with the job. */
   photos: Kept<EventBody<'photo-left'>>[];
+  /** The last note for the next shift, while nobody has read it. */
+  shiftNote?: Kept<EventBody<'note-left'>>;
   /** Notes left with the job. */
   notes: Kept<EventBody<'note-left'>>[];
   checks: Record<string, Kept<EventBody<'check-recorded'>>>;
@@ -386,6 +388,10 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'note-left':
       s.notes.push({ ...e.body, ...kept });
+      if (e.body.forShift) s.shiftNote = { ...e.body, ...kept };
+      break;
+    case 'note-read':
+      delete s.shiftNote;
       break;
     case 'check-recorded':
       s.checks[e.body.checkId] = { ...e.body, ...kept };

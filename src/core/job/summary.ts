@@ -156,6 +156,8 @@ export interface JobSummary {
   /** Distance to that recheck, km. */
   dueKm?: number;
   closed?: string;
+  /** A note for the next shift that nobody has read. */
+  note?: { text: string; byId: string; atMs: number };
 }
 
 /** What the floor shows of a job that cannot be read: its corner as it was started, and why. */
@@ -191,5 +193,14 @@ export function summaryOf(job: JobNow, lastById: string): JobSummary {
     ...(endedMs === undefined ? {} : { endedMs }),
     ...(signedKm === undefined ? {} : { signedKm, dueKm: recheckOf(job) }),
     ...(state.closed ? { closed: state.closed } : {}),
+    ...(state.shiftNote
+      ? {
+          note: {
+            text: state.shiftNote.text,
+            byId: state.shiftNote.byId,
+            atMs: state.shiftNote.atMs,
+          },
+        }
+      : {}),
   };
 }

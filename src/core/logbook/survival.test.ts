@@ -152,7 +152,7 @@ describe('Weibull', () => {
     }
     expect(held / runs).toBeGreaterThan(0.93);
     expect(held / runs).toBeLessThan(0.97);
-  });
+  }, 60_000);
 });
 
 describe('enough to tell', () => {

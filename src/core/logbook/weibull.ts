@@ -117,13 +117,16 @@ class Sample {
 /** Shapes that are looked at, as logarithms: 0.02 to 50. */
 const logK = { least: Math.log(0.02), most: Math.log(50) };
 
+/** How near a logarithm is taken: a hundredth of a per mille of the figure itself. */
+const fine = 1e-5;
+
 /** Where a function with one top is highest (golden section). */
 function highest(f: (x: number) => number, from: number, to: number): number {
   const g = (Math.sqrt(5) - 1) / 2;
   let [a, b] = [from, to];
   let [c, d] = [b - g * (b - a), a + g * (b - a)];
   let [fc, fd] = [f(c), f(d)];
-  while (b - a > 1e-7) {
+  while (b - a > fine) {
     if (fc > fd) {
       [b, d, fd] = [d, c, fc];
       c = b - g * (b - a);
@@ -141,7 +144,7 @@ function highest(f: (x: number) => number, from: number, to: number): number {
 function crossing(f: (x: number) => number, top: number, end: number, level: number): number {
   if (f(end) > level) return end;
   let [inside, outside] = [top, end];
-  for (let i = 0; i < 60 && Math.abs(outside - inside) > 1e-6; i += 1) {
+  for (let i = 0; i < 60 && Math.abs(outside - inside) > fine; i += 1) {
     const middle = (inside + outside) / 2;
     if (f(middle) > level) inside = middle;
     else outside = middle;

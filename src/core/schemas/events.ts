@@ -307,7 +307,14 @@ export const eventBodies = {
     of: Text(40),
     text: Maybe(Text(200)),
   }),
-  'note-left': closed({ text: Text(400), reckoned: Maybe(Type.Literal(true)) }),
+  'note-left': closed({
+    text: Text(400),
+    reckoned: Maybe(Type.Literal(true)),
+    /** For the next shift: it stands on the Floor until it is read. */
+    forShift: Maybe(Type.Literal(true)),
+  }),
+  /** The notes for the next shift, read. */
+  'note-read': closed({}),
   /** Hands on the job, and off it. */
   'work-started': closed({}),
   'work-paused': closed({}),

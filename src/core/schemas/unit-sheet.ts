@@ -1,4 +1,5 @@
 import type { Corner, JobCorner } from '../corner.ts';
+import type { LifeRecord } from '../logbook/index.ts';
 import type { UnitRecord } from './workshop.ts';
 
 /** What the unit's page shows. */
@@ -14,6 +15,8 @@ export interface UnitSheet {
     part?: string;
     state: 'open' | 'signed' | 'closed';
   }[];
+  /** Bearings fitted to it, as the book of lives has them. */
+  lives: LifeRecord[];
   /** When its record was changed, newest first. */
   changes: number[];
   /** Procedures of its corners by name. */

@@ -1,5 +1,6 @@
 import { ArrowRight, Plus } from 'lucide-react';
 import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
 import {
   type FloorRow,
   type FloorView,
@@ -14,6 +15,7 @@ import { ShareBar } from '../../ui/ShareBar.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { Keys } from '../shell/Keys.tsx';
 import { ShiftPin } from '../shell/ShiftPin.tsx';
+import { call } from '../shell/useJob.ts';
 import { useRings } from '../shell/useRings.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
@@ -53,6 +55,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   const now = useServerClock(first.nowMs);
   const open = first.rows.filter((r) => r.station && !r.closed);
   const due = first.rows.filter((r) => r.recheck);
+  const noted = first.rows.filter((r) => r.note).slice(0, 2);
   const stopped = open.filter((r) => r.spine.some((m) => m.mark === 'blocked'));
   const waiting = open.filter((r) => r.timers.length > 0);
   useRings(
@@ -150,7 +153,10 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
             </a>
           )}
         </div>
-        {due.slice(0, 3).map((r) => (
+        {noted.map((r) => (
+          <ShiftNote key={r.id} r={r} who={who} />
+        ))}
+        {due.slice(0, Math.max(1, 3 - noted.length)).map((r) => (
           <Recheck key={r.id} r={r} now={now} timeZone={first.timeZone} />
         ))}
         {due.length === 0 && <p className="note">Nothing is due.</p>}
@@ -242,6 +248,31 @@ function Clock({ r, now }: { r: FloorRow; now: number }) {
       <span>{timer.label}</span>
       <ShareBar share={share} />
     </>
+  );
+}
+
+/** A note for the next shift: it stands here until somebody has read it. */
+function ShiftNote({ r, who }: { r: FloorRow; who: string }) {
+  const [said, setSaid] = useState<string>();
+  const read = async () => {
+    const body = { id: uuid(), type: 'note-read', body: {}, byId: who };
+    const done = await call('POST', `/api/jobs/${r.id}/events`, body);
+    if (done.ok) location.reload();
+    else setSaid(done.problem.detail);
+  };
+  return (
+    <div className="item shift-note">
+      <CornerGlyph corner={r.corner} height={58} />
+      <p>
+        <b>
+          Unit {r.fleetNo}, {r.note?.who}
+        </b>
+        <span>{said ?? r.note?.text}</span>
+      </p>
+      <button type="button" className="btn quiet small" onClick={() => void read()}>
+        Read
+      </button>
+    </div>
   );
 }
 

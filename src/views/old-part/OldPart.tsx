@@ -11,6 +11,7 @@ import {
   trackMm,
 } from '../../core/old-part/index.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
+import { ShareBar } from '../../ui/ShareBar.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { PhotoBox } from '../shell/PhotoBox.tsx';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
@@ -209,9 +210,7 @@ function Causes({ at, recorded }: { at: ReadingRaceways; recorded: boolean }) {
                   <b className="num">
                     {Math.round(100 * c.probability)} <small>%</small>
                   </b>
-                  <span className="cause-bar">
-                    <span style={{ width: `${100 * c.probability}%` }} />
-                  </span>
+                  <ShareBar share={c.probability} />
                   <span className="cap">{c.reasons.slice(0, 2).join(' ')}</span>
                 </button>
               </li>

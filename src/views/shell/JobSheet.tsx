@@ -19,6 +19,7 @@ import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { ClosedJob, OpenAgain } from './ClosedJob.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
+import { LeaveNote } from './LeaveNote.tsx';
 import { Keys } from './Keys.tsx';
 import { ShiftPin } from './ShiftPin.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
@@ -284,6 +285,7 @@ export function StationBody({
           ) : (
             <fieldset className="contents" disabled={away}>
               {side}
+              {station && !view.state.signed && <LeaveNote of={stationNames[station]} />}
             </fieldset>
           )}
         </div>

@@ -1,7 +1,9 @@
 import { type Corner, cornerNames } from '../../core/corner.ts';
 import { familyByCode } from '../../core/families/index.ts';
 import { layoutDoubt } from '../../core/job/index.ts';
+import { both } from '../../ui/units.ts';
 import { VerdictLines } from '../../ui/Panels.tsx';
+import type { LifeRecord } from '../../core/logbook/index.ts';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
@@ -72,6 +74,7 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
           ))}
         </tbody>
       </table>
+      <CornerLives lives={sheet.lives.filter((l) => l.corner === corner)} />
       {unknown.length > 0 && (
         <>
           <h2>Still unknown</h2>
@@ -108,3 +111,33 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
     </section>
   );
 }
+
+/** What was fitted here and how it ended; two that failed are a corner that eats bearings. */
+function CornerLives({ lives }: { lives: readonly LifeRecord[] }) {
+  if (lives.length === 0) return null;
+  const failed = lives.filter((l) => l.end === 'failed');
+  return (
+    <>
+      <h2>Bearings fitted here</h2>
+      {failed.length > 1 && (
+        <p className="note">
+          <b>{failed.length} failed here.</b> Look at the corner before the next one goes in.
+        </p>
+      )}
+      <ul className="unit-open">
+        {lives.map((l) => (
+          <li key={l.id}>
+            {[l.fittedOn, l.maker, l.part].filter(Boolean).join(', ')}
+            <span className="cap">
+              {l.end === 'running' ? 'running' : `${l.end}${ran(l)}`}
+              {l.cause && `: ${l.cause.toLowerCase()}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+const ran = ({ fittedAt, endedAt }: LifeRecord): string =>
+  endedAt === undefined ? '' : ` after ${both(endedAt - fittedAt, 'distance').value} km`;
