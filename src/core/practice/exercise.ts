@@ -1,11 +1,13 @@
 import type { FamilyCode } from '../families/index.ts';
 import type { Mark } from '../old-part/index.ts';
+import type { LaidStack } from './bench.ts';
 import type { LockPlace, PlayWindow, Through } from '../torque/index.ts';
 
 /** What is drawn for an exercise; everything in it is made up. */
 export type PracticePicture =
   | { of: 'section'; code: FamilyCode }
   | { of: 'rings'; family: FamilyCode; balls: number; marks: Mark[] }
+  | { of: 'stack'; laid: LaidStack }
   | { of: 'castle'; slots: number; holeEnds: number; pastDeg: number }
   | { of: 'places'; places: LockPlace[]; window: PlayWindow; playMm: number; figures: boolean }
   | { of: 'offset'; lengthMm: number; through: Through }

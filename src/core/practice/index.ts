@@ -2,3 +2,4 @@ export * from './exercise.ts';
 export * from './learner.ts';
 export * from './makers.ts';
 export * from './view.ts';
+export { judgeLaid, type LaidStack, practiceSetup, practiceStack } from './bench.ts';

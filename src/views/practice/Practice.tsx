@@ -100,7 +100,7 @@ function OneExercise({
         </p>
         <h2 className="ask">{set.ask}</h2>
         <div className="practice-fig">
-          <PracticeDrawing picture={set.picture} />
+          <PracticeDrawing picture={set.picture} answered={worth !== undefined} />
         </div>
       </div>
       <aside className="side" aria-label="Answer">

@@ -1,5 +1,13 @@
 import { dentGapMm, trackMm } from '../../core/old-part/index.ts';
-import type { PracticePicture } from '../../core/practice/index.ts';
+import type { Judgement } from '../../core/press/index.ts';
+import {
+  judgeLaid,
+  type LaidStack,
+  type PracticePicture,
+  practiceSetup,
+  practiceStack,
+} from '../../core/practice/index.ts';
+import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { outerPx, UnrolledRing } from '../old-part/UnrolledRing.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
@@ -9,8 +17,35 @@ import { WindowLine } from './WindowLine.tsx';
 /** Sizes of the made-up bearing that rings are drawn by. */
 const madeUp = { ballMm: 11.5, pitchMm: 58, contactAngleDeg: 35 };
 
+/** Before the answer nothing is judged: no way of the force, no mark. */
+const notJudged: Judgement = {
+  status: 'good',
+  verdicts: [],
+  path: { nodes: [], throughBalls: false, verdicts: [] },
+  score: 0,
+};
+
+function LaidDrawing({ laid, answered }: { laid: LaidStack; answered: boolean }) {
+  const setup = practiceSetup(laid.operation);
+  return (
+    <Cutaway
+      stack={practiceStack(laid.pusherId, laid.supportId)}
+      setup={setup}
+      judgement={answered ? judgeLaid(laid) : notJudged}
+      travelMm={answered ? setup.requirement.travelMm * 0.6 : 0}
+    />
+  );
+}
+
 /** What an exercise shows; all of it made up. */
-export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
+export function PracticeDrawing({
+  picture: p,
+  answered,
+}: {
+  picture: PracticePicture;
+  /** The way of the force is shown then, and not before. */
+  answered: boolean;
+}) {
   switch (p.of) {
     case 'section':
       return <FamilySection code={p.code} label="A wheel bearing in section" />;
@@ -40,6 +75,8 @@ export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
         </>
       );
     }
+    case 'stack':
+      return <LaidDrawing laid={p.laid} answered={answered} />;
     case 'castle':
       return <CastleNut {...p} way={undefined} />;
     case 'offset':
