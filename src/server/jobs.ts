@@ -7,6 +7,7 @@ import {
   type JobNow,
   type JobView,
   partFound,
+  partUsed,
   kindRefusal,
   projectOn,
   refusal,
@@ -219,7 +220,7 @@ export async function writeEvent(
       return undefined;
     });
     if (written) carryOn(jobId, { ...row, seq: Number(written[0].lastInsertRowid) } as EventRow);
-    if (frozen && partFound(now)) forgetParts();
+    if (frozen && (partFound(now) ?? partUsed(now))) forgetParts();
   });
 }
 

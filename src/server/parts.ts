@@ -12,6 +12,8 @@ import {
   partKinds,
   type PartQuery,
   searchParts,
+  toOrder,
+  type ToOrder,
 } from '../core/matching/index.ts';
 import { closed, Id, oneOf } from '../core/schemas/common.ts';
 import { type Consumable, ConsumableSizeSchema } from '../core/schemas/workshop.ts';
@@ -106,4 +108,11 @@ export async function partsOfJob(
       [...(state.handPart ? [state.handPart] : []), ...own, ...near].map((p) => [p.number, p]),
     ).values(),
   ];
+}
+
+/** What ran out of what this shop fits, to be ordered. */
+export async function ordersDue(): Promise<ToOrder[]> {
+  const { db } = await store();
+  const fitted = (await listRecords(db, 'lives')).flatMap((l) => (l.job && l.part ? [l.part] : []));
+  return toOrder([...(await partIndex(db)).byNumber.values()], fitted);
 }

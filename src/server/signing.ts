@@ -8,6 +8,7 @@ import {
   lifeBegun,
   lifeEnded,
   partFound,
+  partUsed,
   type JobNow,
   project,
   racewaysBad,
@@ -106,7 +107,7 @@ export async function signingWrites(
     results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   };
   const learned = learnedOn(now, job.number);
-  const found = partFound(now);
+  const found = partFound(now) ?? partUsed(now);
   const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
   // Nothing is learned from practice: neither the unit nor the tests.
   if (isPractice(now)) return frozen;

@@ -5,6 +5,7 @@ import type { Fastener, TypedProcedure } from '../torque/index.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn } from './figures-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
+import { bearingFitted } from './life-on-job.ts';
 import { chosenPart, sensorSide } from './part-on-job.ts';
 
 /** What a signed job adds to what is known of its corner. */
@@ -60,6 +61,13 @@ export function learnedOn(job: JobNow, jobNumber: string): Learned | undefined {
     },
     ...(typed ? { procedure: typed } : {}),
   };
+}
+
+/** A part of the catalogue that this job took off the shelf: one fewer is left. */
+export function partUsed(job: JobNow): CataloguePart | undefined {
+  const part = chosenPart(job);
+  if (!part || part.byHand || part.stock === 0 || !bearingFitted(job)) return undefined;
+  return { ...part, stock: part.stock - 1 };
 }
 
 /** A part that was entered by hand from its box and fitted: the catalogue keeps it for the next of its kind. */

@@ -3,3 +3,4 @@ export * from './compare.ts';
 export * from './consumables.ts';
 export * from './measure.ts';
 export * from './search.ts';
+export * from './to-order.ts';

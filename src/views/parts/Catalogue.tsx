@@ -8,6 +8,7 @@ import {
   partInShort,
   type PartKind,
   partKinds,
+  type ToOrder,
 } from '../../core/matching/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -25,12 +26,15 @@ const familyOfKind = (kind: PartKind) => families.find((f) => f.kind === kind)!.
 export default function Catalogue({
   first,
   total,
+  due,
   shop,
   people,
   who: firstWho,
 }: {
   first: Found;
   total: number;
+  /** What ran out of what is fitted here. */
+  due: readonly ToOrder[];
   shop: string;
   people: { id: string; name: string; lead: boolean }[];
   who: string;
@@ -197,6 +201,7 @@ export default function Catalogue({
               </button>
             </form>
           </section>
+          <OrderList due={due} />
           <ImportBox
             kind="parts"
             onTaken={async () => {
@@ -211,5 +216,30 @@ export default function Catalogue({
         </div>
       </aside>
     </ShopPage>
+  );
+}
+
+function OrderList({ due }: { due: readonly ToOrder[] }) {
+  if (due.length === 0) return null;
+  return (
+    <section>
+      <h2>To order</h2>
+      <table className="rows">
+        <tbody>
+          {due.map(({ part: p, fitted }) => (
+            <tr key={p.number}>
+              <td>
+                {p.maker} <b>{p.number}</b>
+                <br />
+                <span className="cap">
+                  {partInShort(p)}; fitted here {fitted} {fitted === 1 ? 'time' : 'times'}
+                </span>
+              </td>
+              <td className="figure">{p.leadDays} days</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
