@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { strokesIn } from '../../src/core/families/index.ts';
 import type { CataloguePart } from '../../src/core/matching/index.ts';
 import type { LifeRecord } from '../../src/core/logbook/index.ts';
-import { walkOf } from '../../src/core/job/index.ts';
+import { chosenPart, walkOf } from '../../src/core/job/index.ts';
 import { figureAt } from '../../src/core/press/index.ts';
 import { shopContext } from '../shop.ts';
 import { walked } from '../technician.ts';
@@ -21,12 +21,14 @@ beforeAll(loadShop, 60_000);
 it.each(walked)(
   'walks $family of $unit $corner, $route, from the complaint to a signed card by its own tasks',
   async (w) => {
-    const onShelf = (number: string | undefined): Promise<number | undefined> =>
-      ask('GET', '/api/records/parts').then(
-        ({ json }) => json.find((p: CataloguePart) => p.number === number)?.stock,
+    const shelf = async () =>
+      new Map<string, number>(
+        (await ask('GET', '/api/records/parts')).json.map((p: CataloguePart) => [
+          p.number,
+          p.stock,
+        ]),
       );
-    const part = shopContext(w.unit, w.corner).unit.corners[w.corner]?.partNumber;
-    const before = await onShelf(part);
+    const before = await shelf();
     const view = await walk(w);
     const { out = [], in: fitted = [] } = walkOf(view) ?? {};
     const card = jobCard(await jobRecord(view.job.id));
@@ -34,9 +36,9 @@ it.each(walked)(
     expect(card.strokes.map((s) => s.operation).sort()).toEqual([...own].sort());
     expect(card.strokes.filter((s) => s.status === 'stop')).toEqual([]);
     expect(card.seal.verified).toBe(true);
-    const used = view.choices.match?.value.partNumber;
-    if (part !== undefined && used === part)
-      expect(await onShelf(part)).toBe(Math.max(0, (before ?? 0) - 1));
+    // The shelf has one fewer of what was fitted.
+    const used = chosenPart(view)?.number ?? '';
+    expect((await shelf()).get(used)).toBe(Math.max(0, (before.get(used) ?? 0) - 1));
     // The bearing begins its life in the shop's book, and ends the one before it on its corner.
     const lives = (await ask('GET', '/api/records/lives')).json.filter(
       (l: LifeRecord) => l.unit === view.ctx.unit.fleetNo && l.corner === w.corner,

@@ -106,7 +106,7 @@ function OneExercise({
       <aside className="side" aria-label="Answer">
         <div className="side-in">
           {worth ? (
-            <Call status={worth.right ? 'good' : 'stop'}>
+            <Call status={worth.right ? 'good' : 'check'}>
               {worth.right ? 'Seen. ' : 'Not so. '}
               {worth.because}
             </Call>
