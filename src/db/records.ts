@@ -13,6 +13,10 @@ export async function listRecords<K extends WorkshopKind>(db: Db, kind: K): Prom
   return rows.map((r) => JSON.parse(r.data) as RecordOf<K>);
 }
 
+export async function countRecords(db: Db, kind: WorkshopKind): Promise<number> {
+  return db.$count(records, eq(records.kind, kind));
+}
+
 export async function getRecord<K extends WorkshopKind>(
   db: Db,
   kind: K,

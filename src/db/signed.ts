@@ -1,4 +1,4 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Db } from './open.ts';
 import { cards, events, signedNames, snapshots } from './schema.ts';
 
@@ -41,5 +41,15 @@ export async function signedWithoutCard(db: Db): Promise<string[]> {
     .from(events)
     .leftJoin(cards, eq(cards.jobId, events.jobId))
     .where(and(eq(events.type, 'signed'), isNull(cards.jobId)));
+  return rows.map((r) => r.jobId);
+}
+
+/** Signed jobs, oldest first. */
+export async function signedJobs(db: Db): Promise<string[]> {
+  const rows = await db
+    .select({ jobId: events.jobId })
+    .from(events)
+    .where(eq(events.type, 'signed'))
+    .orderBy(asc(events.seq));
   return rows.map((r) => r.jobId);
 }

@@ -18,7 +18,7 @@ export interface TableShape {
 /** What is worked out from the rest and made again by itself. */
 const derived = ['job_summaries'];
 /** Marks of this database and the tablets that joined it, not of the shop. */
-const ownMarks = /^(records-version$|shop-version$|shop-pass$|pin-tries:|tablet:)/u;
+const ownMarks = /^(lives-kept$|records-version$|shop-version$|shop-pass$|pin-tries:|tablet:)/u;
 export const isOwnMark = (table: string, row: Row): boolean =>
   table === 'meta' && ownMarks.test(String(row['key']));
 

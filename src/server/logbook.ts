@@ -6,7 +6,8 @@ import {
   type Question,
   questions,
 } from '../core/logbook/index.ts';
-import { listRecords } from '../db/records.ts';
+import { countRecords, listRecords } from '../db/records.ts';
+import { heavy } from './heavy/pool.ts';
 import { store } from './store.ts';
 
 /** A question as it stands in an address; what it does not know is left out. */
@@ -19,8 +20,16 @@ export function askedIn(search: URLSearchParams): Asked {
   };
 }
 
+/** From so many lives on they are told beside the server, so that a tap elsewhere does not wait. */
+const manyLives = 2000;
+
 /** What the shop's lives say to a question. */
 export async function logbook(asked: Asked): Promise<LogbookView> {
+  const many = (await countRecords((await store()).db, 'lives')) > manyLives;
+  return many ? heavy('logbook', asked) : toldHere(asked);
+}
+
+export async function toldHere(asked: Asked): Promise<LogbookView> {
   const { db } = await store();
   const clocks = new Map(
     (await listRecords(db, 'units')).map((u) => [u.fleetNo, u.odometerKm] as const),

@@ -13,14 +13,15 @@ import {
   project,
   racewaysBad,
 } from '../core/job/index.ts';
+import type { LifeRecord } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
 import { putOutcome } from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
-import { getRecord, listRecords, putRecord } from '../db/records.ts';
-import { putCard, putSnapshot, signedWithoutCard } from '../db/signed.ts';
+import { getMeta, getRecord, listRecords, putMeta, putRecord, putRecords } from '../db/records.ts';
+import { putCard, putSnapshot, signedJobs, signedWithoutCard } from '../db/signed.ts';
 import { isoDay } from '../core/units/index.ts';
 import { sha256 } from './chain.ts';
 import { type JobRecord, recordIn } from './job-record.ts';
@@ -74,17 +75,28 @@ function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] 
   return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };
 }
 
-/** The life that this job begins, and the end of the one before it on the corner. */
-async function lifeWrites(db: Db, job: JobRow, now: JobNow, atKm: number, atMs: number) {
-  const day = isoDay(atMs, await zoneOf(db));
-  const begun = lifeBegun(now, { number: job.number, atKm, day, atMs });
+/** Lives that a signature changes: the one it begins, and the one before it on the corner, which it ends. */
+function livesBy(
+  lives: readonly LifeRecord[],
+  { now, number, atKm, atMs, day }: SignedNow,
+): LifeRecord[] {
+  const begun = lifeBegun(now, { number, atKm, day, atMs });
   if (!begun) return [];
-  const before = (await listRecords(db, 'lives')).filter(
-    (l) => l.unit === begun.unit && l.corner === begun.corner && l.end === 'running',
+  const before = lives.filter(
+    (l) =>
+      l.unit === begun.unit &&
+      l.corner === begun.corner &&
+      l.end === 'running' &&
+      l.id !== begun.id,
   );
-  return [...before.map((l) => lifeEnded(l, now, { atKm, day })), begun].map((l) =>
-    putRecord(db, 'lives', l.id, 0, l),
-  );
+  return [...before.map((l) => lifeEnded(l, now, { atKm, day })), begun];
+}
+interface SignedNow {
+  now: JobNow;
+  number: string;
+  atKm: number;
+  atMs: number;
+  day: string;
 }
 
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
@@ -124,7 +136,13 @@ export async function signingWrites(
     ...(learned?.procedure
       ? [putRecord(db, 'procedures', learned.procedure.id, 0, learned.procedure)]
       : []),
-    ...(await lifeWrites(db, job, now, odometerKm, atMs)),
+    ...livesBy(await listRecords(db, 'lives'), {
+      now,
+      number: job.number,
+      atKm: odometerKm,
+      atMs,
+      day: isoDay(atMs, await zoneOf(db)),
+    }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...((racewaysBad(now) ?? seen?.result === 'sandy')
       ? [putOutcome(db, job.id, atMs, outcome)]
@@ -137,4 +155,39 @@ export async function keepOldCards(db: Db): Promise<void> {
   for (const jobId of await signedWithoutCard(db)) {
     await putCard(db, jobId, JSON.stringify(makeCard(await recordIn(db, jobId))));
   }
+}
+
+/** Under this key stands that lives were made of the jobs signed before lives were kept. */
+const livesKey = 'lives-kept';
+
+/** Rows in one statement. */
+const chunk = 400;
+
+/** Jobs signed before lives were kept begin and end theirs once, in the order they were signed. */
+export async function keepOldLives(db: Db): Promise<void> {
+  if ((await getMeta(db, livesKey)) !== undefined) return;
+  const zone = await zoneOf(db);
+  const lives = new Map((await listRecords(db, 'lives')).map((l) => [l.id, l]));
+  const changed = new Map<string, LifeRecord>();
+  for (const jobId of await signedJobs(db)) {
+    // One that cannot be read keeps its own page that says so; it has no life.
+    const record = await recordIn(db, jobId).catch(() => undefined);
+    const signed = record?.state.signed;
+    if (!record || !signed || isPractice(record)) continue;
+    const { number } = record.job;
+    const { odometerKm: atKm, atMs } = signed;
+    const by = { now: record, number, atKm, atMs, day: isoDay(atMs, zone) };
+    for (const l of livesBy([...lives.values()], by)) {
+      lives.set(l.id, l);
+      changed.set(l.id, l);
+    }
+  }
+  const rows = [...changed.values()].map((l) => ({
+    kind: 'lives',
+    id: l.id,
+    position: 0,
+    data: JSON.stringify(l),
+  }));
+  for (let i = 0; i < rows.length; i += chunk) await putRecords(db, rows.slice(i, i + chunk));
+  await putMeta(db, livesKey, 'yes');
 }

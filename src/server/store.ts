@@ -1,5 +1,5 @@
 import { type Db, dbSettings, openDb, WriteQueue } from '../db/open.ts';
-import { keepOldCards } from './signing.ts';
+import { keepOldCards, keepOldLives } from './signing.ts';
 
 export interface Store {
   db: Db;
@@ -9,6 +9,7 @@ export interface Store {
 async function openStore(): Promise<Store> {
   const db = await openDb(dbSettings());
   await keepOldCards(db);
+  await keepOldLives(db);
   return { db, writes: new WriteQueue() };
 }
 

@@ -14,6 +14,9 @@ writeFileSync(join(dataDir, 'true-spindle.db'), gunzipSync(fixture('first-demo.d
 const { floorView } = await import('../../src/server/floor.ts');
 const { jobRecord } = await import('../../src/server/job-record.ts');
 const { jobCard } = await import('../../src/server/card.ts');
+const { keepOldLives } = await import('../../src/server/signing.ts');
+const { store } = await import('../../src/server/store.ts');
+const { listRecords } = await import('../../src/db/records.ts');
 
 const then = JSON.parse(fixture('first-demo.json').toString()) as {
   floor: {
@@ -57,6 +60,15 @@ const walkedNow = (rows: typeof then.floor) =>
   );
 
 describe('a database of the first demo', () => {
+  it('has a life for each signed job, begun at its signature, made once', async () => {
+    const { db } = await store();
+    const lives = await listRecords(db, 'lives');
+    expect(lives.length).toBeGreaterThan(0);
+    for (const l of lives) expect([l.end, l.id]).toEqual(['running', `job-${l.job}`]);
+    expect(new Set(lives.map((l) => `${l.unit} ${l.corner}`)).size).toBe(lives.length);
+    await keepOldLives(db);
+    expect(await listRecords(db, 'lives')).toEqual(lives);
+  });
   it('shows the same floor', async () => {
     const { rows } = await floorView();
     expect(

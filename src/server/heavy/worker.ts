@@ -1,6 +1,7 @@
 import { noise, stacks, survival } from '../compute.ts';
 import { importTable, importText, type TableKind } from '../import.ts';
 import { kitGaps } from '../kit.ts';
+import { toldHere } from '../logbook.ts';
 import { Problem } from '../problem.ts';
 import { signals } from '../wheel-speed.ts';
 
@@ -12,6 +13,7 @@ export const tasks = {
   survival,
   signals,
   gaps: () => kitGaps(),
+  logbook: toldHere,
   table: ({ kind, csv, rest }: { kind: TableKind; csv: string; rest: boolean }) =>
     importTable(kind, csv, rest),
   workshop: ({ json, asLead }: { json: string; asLead: boolean }) => importText(json, asLead),

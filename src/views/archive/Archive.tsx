@@ -12,14 +12,17 @@ import './archive.css';
 /** What did we do on that car? Every job that was signed or closed, found by unit, part, date or words. */
 export default function Archive({
   first,
+  words: firstWords,
   shop,
   timeZone,
 }: {
   first: FloorRow[];
+  /** What it was opened with. */
+  words: string;
   shop: string;
   timeZone: string;
 }) {
-  const [words, setWords] = useState('');
+  const [words, setWords] = useState(firstWords);
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const asked = words.trim() !== '' || from !== '' || to !== '';

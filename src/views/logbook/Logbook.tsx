@@ -201,7 +201,12 @@ function Behind({ lives }: { lives: readonly LifeRecord[] }) {
                 <b>{l.unit}</b> {cornerNames[l.corner].toLowerCase()}
                 <br />
                 <span className="cap">
-                  {[l.maker, l.job && `job ${l.job}`].filter(Boolean).join(', ')}
+                  {l.maker}{' '}
+                  {l.job && (
+                    <a className="link" href={`/archive?words=${encodeURIComponent(l.job)}`}>
+                      job {l.job}
+                    </a>
+                  )}
                 </span>
               </td>
               <td className="num">{l.fittedOn}</td>

@@ -13,6 +13,7 @@ type Kind =
   | 'consumables'
   | 'wrenches'
   | 'instruments'
+  | 'lives'
   | 'units'
   | 'procedures';
 interface Said {

@@ -12,7 +12,7 @@ let open: Reader | undefined;
 
 /** Other pages of this browser hear when a device is taken up here, and let theirs go. */
 const pages =
-  typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('true-spindle-device');
+  typeof window === 'undefined' ? undefined : new BroadcastChannel('true-spindle-device');
 const letGo = (): void => {
   const reader = open;
   open = undefined;

@@ -199,7 +199,7 @@ export function WholeShop({ who, name }: { who: string; name: string }) {
           <TakeArchive who={who} pin={pin} empty={false} onTaken={() => location.reload()} />
         </div>
       </details>
-      {(['units', 'procedures'] as const).map((kind) => (
+      {(['units', 'procedures', 'lives'] as const).map((kind) => (
         <details key={kind} className="more">
           <summary>A file of {kind}</summary>
           <ImportBox kind={kind} title="" lead={{ id: who, name }} onTaken={() => undefined} />
