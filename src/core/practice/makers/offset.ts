@@ -1,0 +1,32 @@
+import { wrenchSetting } from '../../torque/index.ts';
+import { type Maker } from '../exercise.ts';
+import { pickOne, shuffled, between } from './draw.ts';
+
+/** What is set on the wrench through an offset: the harder, the smaller the difference. */
+export const offset: Maker = (r, level) => {
+  const lengthMm = pickOne([320, 400, 500, 620], r);
+  const offsetMm = Math.round(between(40, 160, r) / level) + 20;
+  const offsetAngleDeg = pickOne([0, 30, 45, 60, 90, 180], r);
+  const wanted = pickOne([80, 100, 120, 180, 220], r);
+  const set = (mm: number, deg: number) => wrenchSetting(wanted, lengthMm, mm, deg);
+  const right = set(offsetMm, offsetAngleDeg);
+  const id = (nm: number) => nm.toFixed(1);
+  const all = [
+    right,
+    wanted,
+    set(offsetMm, 180 - offsetAngleDeg),
+    set(offsetMm, 0),
+    set(2 * offsetMm, offsetAngleDeg),
+  ];
+  const values = [...new Set(all.map(id))];
+  return {
+    ask: `${wanted} N·m at the nut, the offset as drawn: what is set?`,
+    picture: { of: 'offset', lengthMm, through: { offsetMm, offsetAngleDeg } },
+    options: shuffled(values.slice(0, 4), r).map((v) => ({ id: v, text: `${v} N·m` })),
+    answer: id(right),
+    because: `${wanted} × ${lengthMm}/(${lengthMm} + ${offsetMm} × cos ${offsetAngleDeg}°) = ${id(right)} N·m.`,
+    source: 'Machinery’s Handbook, T·L/(L + E cos θ), from memory',
+    otherwise: `Set to ${wanted} N·m, the nut gets ${((wanted * wanted) / right).toFixed(0)} N·m.`,
+    hard: { value: Number(Math.abs(right - wanted).toFixed(1)), unit: 'N·m apart' },
+  };
+};
