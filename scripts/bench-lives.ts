@@ -1,15 +1,12 @@
+import { random } from '../src/core/standins/cars.ts';
 import { fitWeibull, type Life, medianOf, survivalCurve } from '../src/core/logbook/index.ts';
 
 /** Curve, median and shape of very many lives, over sorting the same ones by a comparator. */
 export function livesRatio(seed: number, count = 100_000, runs = 5): number {
-  let state = seed % 2 ** 32;
-  const random = () => {
-    state = (state * 1664525 + 1013904223) % 2 ** 32;
-    return (state + 0.5) / 2 ** 32;
-  };
+  const r = random(seed);
   const lives = Array.from({ length: count }, (): Life => {
-    const time = Math.round(90_000 * (-Math.log(random())) ** (1 / 1.6));
-    const end = Math.round(40_000 + 100_000 * random());
+    const time = Math.round(90_000 * (-Math.log(1 - r())) ** (1 / 1.6));
+    const end = Math.round(40_000 + 100_000 * r());
     return { time: Math.min(time, end) + 1, failed: time <= end };
   });
   const timed = (work: () => void) => {

@@ -3,6 +3,7 @@ import {
   bearingFitted,
   chosenPart,
   fastenersLearned,
+  foundBad,
   isPractice,
   learnedOn,
   lifeBegun,
@@ -11,7 +12,6 @@ import {
   partUsed,
   type JobNow,
   project,
-  racewaysBad,
 } from '../core/job/index.ts';
 import type { LifeRecord } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
@@ -109,9 +109,6 @@ export async function signingWrites(
   atMs: number,
 ) {
   const { corner, unit } = now.ctx;
-  const seen = now.state.results.find(
-    (r) => r.testId === 'bench' && r.place === corner && !r.skipped,
-  );
   const outcome = {
     jobNumber: job.number,
     layout: unit.layout,
@@ -144,9 +141,7 @@ export async function signingWrites(
       day: isoDay(atMs, await zoneOf(db)),
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
-    ...((racewaysBad(now) ?? seen?.result === 'sandy')
-      ? [putOutcome(db, job.id, atMs, outcome)]
-      : []),
+    ...(foundBad(now) ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];
 }
 

@@ -1,4 +1,5 @@
-import { causes, looks, placeInWords, placeNames, severityWords } from '../old-part/index.ts';
+import { by } from './by.ts';
+import { photosOf, racewaysOf } from './old-part-lines.ts';
 import { cornerNames } from '../corner.ts';
 import {
   complaintInShort,
@@ -78,8 +79,6 @@ export interface CardSource extends JobNow {
   events: readonly JobEvent[];
 }
 
-const by = (k: { byId: string; atMs: number }) => ({ who: k.byId, atMs: k.atMs });
-
 /** The job card as it stands; people by their id. */
 export function makeCard(source: CardSource): CardDocument {
   const { job, ctx, state } = source;
@@ -105,16 +104,7 @@ export function makeCard(source: CardSource): CardDocument {
     items: itemLines(source),
     oldPart: oldPartLines(source),
     ...racewaysOf(source),
-    ...(state.photos.length > 0
-      ? {
-          photos: state.photos.map((p) => ({
-            hash: p.hash,
-            of: p.of,
-            ...(p.text ? { text: p.text } : {}),
-            ...by(p),
-          })),
-        }
-      : {}),
+    ...photosOf(source),
     seats: [...seatLines('bore', source), ...seatLines('journal', source)],
     schools: schoolsOf(source),
     ...handsOnOf(source),
@@ -290,34 +280,6 @@ function oldPartLines(source: CardSource): CardLine[] {
       ...(nominal === undefined ? {} : { limit: nominal.toFixed(digits) }),
     };
   });
-}
-
-function racewaysOf(source: CardSource): Pick<CardDocument, 'raceways'> {
-  const read = source.state.raceways;
-  if (!read) return {};
-  const family = familyCodeOf(source);
-  const marks = read.marks.map((m): CardLine => ({
-    what: `Old ${placeNames[m.on]}${m.row ? `, ${m.row}` : ''}`,
-    value: [
-      looks[m.look].name.toLowerCase(),
-      placeInWords(m, family),
-      m.gapDeg === undefined ? undefined : `${m.gapDeg}° apart`,
-      severityWords[m.severity - 1],
-    ]
-      .filter((x) => x !== undefined)
-      .join(', '),
-    ...by(read),
-  }));
-  const cause = read.cause && causes[read.cause];
-  return {
-    raceways: [
-      ...marks,
-      ...(cause
-        ? [{ what: 'Taken for the cause', value: cause.name.toLowerCase(), ...by(read) }]
-        : []),
-      ...(cause ? cause.advice.map((a) => ({ what: 'On this car', value: a })) : []),
-    ],
-  };
 }
 
 function seatLines(kind: SeatKind, source: CardSource): CardLine[] {

@@ -17,7 +17,7 @@ export function bearingFitted(job: JobNow): boolean {
 }
 
 /** What the bench said of the bearing that came off: undefined while nobody looked. */
-const foundBad = (job: JobNow): boolean | undefined => {
+export const foundBad = (job: JobNow): boolean | undefined => {
   const { ctx, state } = job;
   const read = racewaysBad(job);
   if (read !== undefined) return read;

@@ -1,6 +1,6 @@
 import type { Corner } from '../corner.ts';
 import { wilson } from './enough.ts';
-import type { LifeRecord, Span } from './life.ts';
+import { type LifeRecord, ranKm, type Span } from './life.ts';
 
 /** A corner of a unit that has had more than one bearing fail. */
 export interface HungryCorner {
@@ -44,6 +44,26 @@ export function hungryCorners(spans: readonly Span[]): HungryCorner[] {
 
 /** Distance within which a failure is a comeback, km, unless the shop sets another. Our judgement. */
 export const comebackKm = 5000;
+
+/** Whether one failed so soon after it was fitted. */
+export const cameBack = (life: LifeRecord, withinKm = comebackKm): boolean =>
+  life.end === 'failed' && (ranKm(life) ?? Infinity) < withinKm;
+
+/** Bearings of a corner that failed, laid end to end, km. */
+export function endToEnd({ lives }: HungryCorner) {
+  let at = 0;
+  return lives
+    .filter((l) => l.end === 'failed')
+    .map((l) => {
+      const from = at;
+      at += ranKm(l) ?? 0;
+      return { from, to: at, cause: l.cause };
+    });
+}
+
+/** Whether a corner has had more than one fail. */
+export const eatsBearings = (lives: readonly LifeRecord[]): boolean =>
+  lives.filter((l) => l.end === 'failed').length > 1;
 
 /** Bearings that failed soon after they were fitted, of those that ran as far or failed before. */
 export function comebacks(spans: readonly Span[], withinKm = comebackKm) {

@@ -131,3 +131,7 @@ export function clockJumps(lives: readonly LifeRecord[]): string[] {
     });
   });
 }
+
+/** How far one ran that has come off, km; undefined of one that still runs. */
+export const ranKm = ({ fittedAt, endedAt }: LifeRecord): number | undefined =>
+  endedAt === undefined ? undefined : endedAt - fittedAt;

@@ -148,6 +148,12 @@ describe('the book', () => {
     expect(ask('lasts').comparison?.watched.map((w) => w.at[0])).toEqual([8, 8]);
     expect(ask('corners').hungry?.[0]?.failed).toBe(16);
     expect(ask('cost').took).toEqual([]);
+    // However long the book, a page holds what can be looked at.
+    const long = Array.from({ length: 900 }, (_, i) =>
+      life({ id: `l${i}`, hub: i % 2 ? 'kept' : 'new' }),
+    );
+    const view = logbookView(long, () => undefined, { question: 'lasts' });
+    expect([view.behindCount, view.behind.length]).toEqual([900, 300]);
     expect(logbookView([], () => 1, { question: 'lasts' })).toMatchObject({ lives: 0 });
   });
 });

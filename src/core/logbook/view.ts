@@ -58,8 +58,9 @@ export interface LogbookView {
   families: { code: FamilyCode; name: string; lives: number }[];
   /** Units whose clock goes back from one life to a later one. */
   jumps: string[];
-  /** The lives that the answer is made of. */
+  /** The lives that the answer is made of, the latest fitted first, no more than can be looked at; and how many there are. */
   behind: LifeRecord[];
+  behindCount: number;
   comparison?: Comparison;
   calls?: Calls;
   back?: ReturnType<typeof comebacks>;
@@ -96,6 +97,17 @@ function comparisonOf(spans: readonly Span[], asked: Asked): Comparison | undefi
   };
 }
 
+/** Most corners that are told. */
+const mostHungry = 20;
+/** Most lives that are listed behind an answer. */
+const mostBehind = 300;
+const behindOf = (lives: readonly LifeRecord[]) => ({
+  behindCount: lives.length,
+  behind: [...lives]
+    .sort((a, b) => (b.fittedOn ?? '').localeCompare(a.fittedOn ?? ''))
+    .slice(0, mostBehind),
+});
+
 /** What the book says to a question. `clockKm`: the clock of a unit as it was last read, by its number in the fleet. */
 export function logbookView(
   lives: readonly LifeRecord[],
@@ -114,7 +126,7 @@ export function logbookView(
       return n > 0 ? [{ code, name: familyByCode(code)?.name ?? code, lives: n }] : [];
     }),
     jumps: clockJumps(lives),
-    behind: own,
+    ...behindOf(own),
   };
   switch (asked.question) {
     case 'lasts':
@@ -123,24 +135,33 @@ export function logbookView(
       const split = splits.find((s) => s.id === comparison?.by);
       return {
         ...view,
-        behind: own.filter((l) => split?.of(l) !== undefined),
-        hungry: hungryCorners(spans),
+        ...behindOf(own.filter((l) => split?.of(l) !== undefined)),
+        hungry: hungryCorners(spans).slice(0, mostHungry),
         ...(comparison ? { comparison } : {}),
       };
     }
     case 'wrong': {
       const calls = callsOf(own);
-      const behind = own.filter((l) => l.call?.right !== undefined);
-      return { ...view, behind, back: comebacks(spans), ...(calls ? { calls } : {}) };
+      const answered = own.filter((l) => l.call?.right !== undefined);
+      return {
+        ...view,
+        ...behindOf(answered),
+        back: comebacks(spans),
+        ...(calls ? { calls } : {}),
+      };
     }
     case 'corners': {
       const hungry = hungryCorners(spans);
-      return { ...view, behind: hungry.flatMap((h) => h.lives), hungry };
+      return {
+        ...view,
+        ...behindOf(hungry.flatMap((h) => h.lives)),
+        hungry: hungry.slice(0, mostHungry),
+      };
     }
     case 'cost': {
       const took = tookAgainst(own);
       const counted = new Set(took.flatMap((t) => t.jobs.map((j) => j.id)));
-      return { ...view, behind: own.filter((l) => counted.has(l.id)), took };
+      return { ...view, ...behindOf(own.filter((l) => counted.has(l.id))), took };
     }
   }
 }

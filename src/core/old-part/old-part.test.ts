@@ -97,7 +97,7 @@ describe('causes', () => {
     expect(of({ seatBad: true }).probability).toBeGreaterThan(of({}).probability);
     expect(of({ seatBad: false }).probability).toBeLessThan(of({}).probability);
     const early = weighCauses(spall, { ranKm: 4200, fittedAgain: true });
-    expect(early.find((c) => c.cause === 'through-balls')?.reasons[0]).toMatch(/4 200 km/u);
+    expect(early.find((c) => c.cause === 'through-balls')?.reasons[0]).toMatch(/4\s200 km/u);
     expect(likeliest([mark({ look: 'wear-even' })])).toBe('dirt');
     expect(likeliest([mark({ look: 'wear-even' })], { exposure: ['deep-water'] })).toBe('water');
   });

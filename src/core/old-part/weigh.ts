@@ -1,5 +1,6 @@
 import type { Exposure } from '../diagnosis/history.ts';
 import type { Happening } from '../diagnosis/complaint.ts';
+import { fixed } from '../units/index.ts';
 import { type CauseId, causeIds, causes } from './causes.data.ts';
 import { atBallPitch, inLoadZone, type Ring, standingRing } from './geometry.ts';
 import type { FamilyCode } from '../families/index.ts';
@@ -143,8 +144,7 @@ const byLook: Record<Mark['look'], Rule> = {
 /** What the job knows besides. */
 function byLife(known: Known): Reason[] {
   const { ranKm, exposure = [], happened = [] } = known;
-  const km =
-    ranKm === undefined ? '' : `${Math.round(ranKm).toLocaleString('en').replaceAll(',', ' ')} km`;
+  const km = ranKm === undefined ? '' : `${fixed(ranKm)} km`;
   const early = ranKm !== undefined && ranKm < 10_000 && known.fittedAgain === true;
   return [
     ...(early

@@ -1,5 +1,5 @@
 import { cornerNames } from '../../core/corner.ts';
-import type { HungryCorner } from '../../core/logbook/index.ts';
+import { endToEnd, type HungryCorner } from '../../core/logbook/index.ts';
 
 const [left, right, row] = [230, 840, 74];
 
@@ -26,7 +26,7 @@ export function HungryPlot({ hungry }: { hungry: readonly HungryCorner[] }) {
               {cornerNames[h.corner].toLowerCase()}
             </text>
             <path className="centre-line-thin" d={`M${left - 14} ${at}H${right + 14}`} />
-            {laidEnd(h).map(({ from, to, cause }) => (
+            {endToEnd(h).map(({ from, to, cause }) => (
               <g key={from}>
                 <rect
                   className="out f-sheet"
@@ -54,15 +54,4 @@ export function HungryPlot({ hungry }: { hungry: readonly HungryCorner[] }) {
       </text>
     </svg>
   );
-}
-
-function laidEnd(h: HungryCorner) {
-  let at = 0;
-  return h.lives
-    .filter((l) => l.end === 'failed' && l.endedAt !== undefined)
-    .map((l) => {
-      const from = at;
-      at += (l.endedAt ?? l.fittedAt) - l.fittedAt;
-      return { from, to: at, cause: l.cause };
-    });
 }

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { cornerNames } from '../../core/corner.ts';
 import {
   type Asked,
-  comebackKm,
+  cameBack,
   type LifeRecord,
   type LogbookView,
   type Question,
   questionNames,
   questionShort,
+  ranKm,
   questions,
 } from '../../core/logbook/index.ts';
 import { both } from '../../ui/units.ts';
@@ -45,7 +46,9 @@ export default function Logbook({ shop, view }: { shop: string; view: LogbookVie
       <div className="pic">
         <Questions asked={asked} />
         <Filters view={view} />
-        <div className="fig">{behind ? <Behind lives={lives} /> : <Picture view={view} />}</div>
+        <div className="fig">
+          {behind ? <Behind lives={lives} count={view.behindCount} /> : <Picture view={view} />}
+        </div>
       </div>
       <aside className="side" aria-label="What it says">
         <div className="side-in">
@@ -78,7 +81,7 @@ export default function Logbook({ shop, view }: { shop: string; view: LogbookVie
             aria-disabled={lives.length === 0}
             onClick={() => setBehind(!behind && lives.length > 0)}
           >
-            {behind ? 'Back to the picture' : `Open the ${lives.length} behind it`}
+            {behind ? 'Back to the picture' : `Open the ${view.behindCount} behind it`}
           </button>
         </div>
       </aside>
@@ -180,53 +183,58 @@ const endWords: Record<LifeRecord['end'], string> = {
 };
 
 /** The lives a picture is made of; each leads to its job where there is one. */
-function Behind({ lives }: { lives: readonly LifeRecord[] }) {
+function Behind({ lives, count }: { lives: readonly LifeRecord[]; count: number }) {
   return (
-    <table className="rows behind">
-      <thead>
-        <tr>
-          <th>Unit</th>
-          <th>Fitted</th>
-          <th>Ran</th>
-          <th>End</th>
-        </tr>
-      </thead>
-      <tbody>
-        {lives.map((l) => {
-          const ran =
-            l.endedAt === undefined ? undefined : both(l.endedAt - l.fittedAt, 'distance');
-          return (
-            <tr key={l.id}>
-              <td>
-                <b>{l.unit}</b> {cornerNames[l.corner].toLowerCase()}
-                <br />
-                <span className="cap">
-                  {l.maker}{' '}
-                  {l.job && (
-                    <a className="link" href={`/archive?words=${encodeURIComponent(l.job)}`}>
-                      job {l.job}
-                    </a>
+    <>
+      {count > lives.length && (
+        <p className="note">
+          The latest {lives.length} of {count}; all of them are in the CSV.
+        </p>
+      )}
+      <table className="rows behind">
+        <thead>
+          <tr>
+            <th>Unit</th>
+            <th>Fitted</th>
+            <th>Ran</th>
+            <th>End</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lives.map((l) => {
+            const far = ranKm(l);
+            const ran = far === undefined ? undefined : both(far, 'distance');
+            return (
+              <tr key={l.id}>
+                <td>
+                  <b>{l.unit}</b> {cornerNames[l.corner].toLowerCase()}
+                  <br />
+                  <span className="cap">
+                    {l.maker}{' '}
+                    {l.job && (
+                      <a className="link" href={`/archive?words=${encodeURIComponent(l.job)}`}>
+                        job {l.job}
+                      </a>
+                    )}
+                  </span>
+                </td>
+                <td className="num">{l.fittedOn}</td>
+                <td className="figure">{ran ? `${ran.value} ${ran.unit}` : 'still running'}</td>
+                <td>
+                  {endWords[l.end]}
+                  {cameBack(l) && <b> soon</b>}
+                  {l.cause && (
+                    <>
+                      <br />
+                      <span className="cap">{l.cause}</span>
+                    </>
                   )}
-                </span>
-              </td>
-              <td className="num">{l.fittedOn}</td>
-              <td className="figure">{ran ? `${ran.value} ${ran.unit}` : 'still running'}</td>
-              <td>
-                {endWords[l.end]}
-                {l.endedAt !== undefined &&
-                  l.end === 'failed' &&
-                  l.endedAt - l.fittedAt < comebackKm && <b> soon</b>}
-                {l.cause && (
-                  <>
-                    <br />
-                    <span className="cap">{l.cause}</span>
-                  </>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
   );
 }

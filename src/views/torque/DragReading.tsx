@@ -1,3 +1,4 @@
+import { AddOneBack } from '../../ui/AddOneBack.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { both } from '../../ui/units.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
@@ -15,21 +16,13 @@ export function DragReading({ at }: { at: Dragging }) {
         fault={faultOf(problem, 'drag', 'actual')}
         {...at.force}
       />
-      <div className="pair-in">
-        <button
-          type="button"
-          className="btn quiet small"
-          aria-disabled={!at.ready}
-          onClick={at.add}
-        >
-          Add this reading
-        </button>
-        {at.forcesN.length > 0 && (
-          <button type="button" className="btn quiet small" onClick={at.back}>
-            One back
-          </button>
-        )}
-      </div>
+      <AddOneBack
+        label="Add this reading"
+        ready={at.ready}
+        some={at.forcesN.length > 0}
+        onAdd={at.add}
+        onBack={at.back}
+      />
       {at.forcesN.length > 0 && (
         <ol className="play-times" aria-label="Readings of the scale, N">
           {at.forcesN.map((n, i) => (

@@ -1,5 +1,6 @@
 import type { AdjustNow } from '../../core/job/index.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
+import { AddOneBack } from '../../ui/AddOneBack.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { standInNote, useStandIns } from '../shell/useStandIns.ts';
@@ -30,21 +31,13 @@ export function ReadPlay({ now, at }: { now: AdjustNow; at: Adjusting }) {
           fault={faultOf(problem, 'readings')}
         />
       </div>
-      <div className="pair-in">
-        <button
-          type="button"
-          className="btn quiet small"
-          aria-disabled={!at.ready}
-          onClick={at.take}
-        >
-          Add this time
-        </button>
-        {at.pairs.length > 0 && (
-          <button type="button" className="btn quiet small" onClick={at.back}>
-            One back
-          </button>
-        )}
-      </div>
+      <AddOneBack
+        label="Add this time"
+        ready={at.ready}
+        some={at.pairs.length > 0}
+        onAdd={at.take}
+        onBack={at.back}
+      />
       {standIns !== 'off' && (
         <button type="button" className="btn quiet" onClick={at.byStandIn}>
           Push and pull with the stand-in dial

@@ -3,7 +3,7 @@ import { familyByCode } from '../../core/families/index.ts';
 import { layoutDoubt } from '../../core/job/index.ts';
 import { both } from '../../ui/units.ts';
 import { VerdictLines } from '../../ui/Panels.tsx';
-import type { LifeRecord } from '../../core/logbook/index.ts';
+import { eatsBearings, type LifeRecord, ranKm } from '../../core/logbook/index.ts';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
@@ -119,7 +119,7 @@ function CornerLives({ lives }: { lives: readonly LifeRecord[] }) {
   return (
     <>
       <h2>Bearings fitted here</h2>
-      {failed.length > 1 && (
+      {eatsBearings(lives) && (
         <p className="note">
           <b>{failed.length} failed here.</b> Look at the corner before the next one goes in.
         </p>
@@ -139,5 +139,7 @@ function CornerLives({ lives }: { lives: readonly LifeRecord[] }) {
   );
 }
 
-const ran = ({ fittedAt, endedAt }: LifeRecord): string =>
-  endedAt === undefined ? '' : ` after ${both(endedAt - fittedAt, 'distance').value} km`;
+const ran = (life: LifeRecord): string => {
+  const km = ranKm(life);
+  return km === undefined ? '' : ` after ${both(km, 'distance').value} km`;
+};

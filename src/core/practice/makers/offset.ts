@@ -16,7 +16,7 @@ export const offset: Maker = (r, level) => {
     wanted,
     set(offsetMm, 180 - offsetAngleDeg),
     set(offsetMm, 0),
-    set(2 * offsetMm, offsetAngleDeg),
+    set(offsetMm / 2, offsetAngleDeg),
   ];
   const values = [...new Set(all.map(id))];
   return {
