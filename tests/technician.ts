@@ -1,6 +1,12 @@
 import type { CornerRecord } from '../src/core/corner-record.ts';
 import type { Corner } from '../src/core/corner.ts';
-import { type FamilyCode, itemsOf, type RouteId, type Task } from '../src/core/families/index.ts';
+import {
+  type FamilyCode,
+  itemsOf,
+  type RouteId,
+  type Task,
+  type Way,
+} from '../src/core/families/index.ts';
 import { limitsMm, tolerance } from '../src/core/fits/index.ts';
 import {
   checksFor,
@@ -45,7 +51,11 @@ export interface Walked {
   unit: string;
   corner: Corner;
   route: RouteId;
+  /** Chosen at the start where the usual way of the family is not gone. */
+  way?: Way;
 }
+/** How one corner is worked. */
+type Manner = Pick<Walked, 'route' | 'way'>;
 export const walked: readonly Walked[] = [
   { family: 'P1', unit: 'unit-07', corner: 'LF', route: 'bench' },
   { family: 'P1', unit: 'unit-07', corner: 'LF', route: 'on-car' },
@@ -53,6 +63,13 @@ export const walked: readonly Walked[] = [
   { family: 'P2', unit: 'unit-15', corner: 'RF', route: 'bench' },
   { family: 'A1', unit: 'unit-11', corner: 'RR', route: 'on-car' },
   { family: 'A2', unit: 'unit-19', corner: 'RR', route: 'bench' },
+  {
+    family: 'A2',
+    unit: 'unit-19',
+    corner: 'RR',
+    route: 'bench',
+    way: { school: 'collar', option: 'one' },
+  },
   { family: 'B2', unit: 'unit-04', corner: 'LR', route: 'bench' },
   { family: 'N1', unit: 'unit-11', corner: 'RF', route: 'bench' },
   { family: 'P3', unit: 'unit-12', corner: 'LR', route: 'on-car' },
@@ -68,9 +85,9 @@ const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
  * A technician without judgement: does what the job needs next by its own tasks, with good readings, the first stack
  * that the solver gives and nothing besides. What stands in the record decides; an empty list means that all is done.
  */
-export function nextEntries(job: JobNow, route: RouteId): Entry[] {
+export function nextEntries(job: JobNow, how: Manner): Entry[] {
   const station = currentStation(job.state.done);
-  return station ? atStation[station](job, route) : [];
+  return station ? atStation[station](job, how) : [];
 }
 
 /** What there is to read on a car of which nothing is on record. */
@@ -80,7 +97,7 @@ export interface Truth {
 }
 
 /** The same on a car of which nothing is on record: names its family, reads what is asked for, types the procedure. */
-export function nextOnUnknown(job: JobNow, route: RouteId, truth: Truth): Entry[] {
+export function nextOnUnknown(job: JobNow, how: Manner, truth: Truth): Entry[] {
   const { family = 'P1', partNumber = '' } = truth.record;
   switch (currentStation(job.state.done)) {
     case 'match':
@@ -108,7 +125,7 @@ export function nextOnUnknown(job: JobNow, route: RouteId, truth: Truth): Entry[
       return [entry('figure-read', { path, value })];
     }
   }
-  return nextEntries(job, route);
+  return nextEntries(job, how);
 }
 
 /** Figures that the next task of a walk waits for. */
@@ -122,8 +139,9 @@ function askedOf(job: JobNow, way: 'out' | 'in'): readonly Figure[] {
 
 const done = (station: Station): Entry => entry('station-done', { station });
 
-const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
-  complaint: ({ ctx }) => [
+const atStation: Record<Station, (job: JobNow, how: Manner) => Entry[]> = {
+  complaint: ({ ctx }, { way }) => [
+    ...(way ? [entry('school-chosen', { ...way, reason: 'its fitting sheet' })] : []),
     entry('complaint-recorded', { corner: ctx.corner, lamps: ['none'], history: [] }),
     done('complaint'),
   ],
@@ -141,7 +159,7 @@ const atStation: Record<Station, (job: JobNow, route: RouteId) => Entry[]> = {
     ),
     done('match'),
   ],
-  plan: (_job, route) => [
+  plan: (_job, { route }) => [
     { choice: 'plan', value: { route, chill: false, soak: false } },
     done('plan'),
   ],
@@ -301,14 +319,14 @@ export class Worked {
 }
 
 /** All that the technician writes down from the start to the signature, and the next actions on the way. */
-export function workThrough({ unit, corner, route }: Walked) {
+export function workThrough({ unit, corner, ...how }: Walked) {
   const worked = new Worked(shopContext(unit, corner));
   const entries: Entry[] = [];
   const actions: string[] = [];
   for (;;) {
     const { text } = nextAction(worked.now);
     if (actions.at(-1) !== text) actions.push(text);
-    const next = nextEntries(worked.now, route);
+    const next = nextEntries(worked.now, how);
     if (next.length === 0) return { worked, entries, actions };
     for (const e of next) {
       const refused = worked.put(e);

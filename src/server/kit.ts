@@ -1,4 +1,5 @@
-import type { Person } from '../core/job/index.ts';
+import { strokesLeftOut } from '../core/families/index.ts';
+import { type Person, usualWay } from '../core/job/index.ts';
 import {
   type Adapter,
   setupFor,
@@ -10,9 +11,8 @@ import {
   solve,
   workFrom,
 } from '../core/press/index.ts';
-import type {} from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
-import { shopTitle } from './shop.ts';
+import { shopOfJob, shopTitle } from './shop.ts';
 import { partIndex } from './parts.ts';
 import { people } from './people.ts';
 import { store } from './store.ts';
@@ -20,6 +20,7 @@ import { store } from './store.ts';
 /** Strokes of the fleet that this kit cannot set up, and the one new piece that would open most of them. */
 export async function kitGaps() {
   const { db } = await store();
+  const shop = await shopOfJob(db);
   const [units, adapters, presses, index] = [
     await listRecords(db, 'units'),
     await listRecords(db, 'adapters'),
@@ -31,7 +32,9 @@ export async function kitGaps() {
       const part = c?.partNumber ? index.byNumber.get(c.partNumber) : undefined;
       const work = workFrom(c?.family, c, part?.bearing, c?.sensorSide);
       if (!work) return [];
+      const others = strokesLeftOut(work.family, (id) => usualWay({ ctx: { shop } }, id));
       return operations.flatMap((o) => {
+        if (others.includes(o)) return [];
         const setups = [...presses, hammer]
           .flatMap((p) => setupFor(o, work, p) ?? [])
           .filter((b) => b.press !== hammer || b.requirement.hammer.allowed);

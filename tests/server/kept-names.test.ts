@@ -78,6 +78,7 @@ const stored = {
     'stack-shaft-bearing-off',
     'stack-shaft-bearing-on',
     'stack-press-ring-on',
+    'stack-bearing-and-ring-on',
     'stack-shell-in',
     'stack-seal-in',
     'stack-first-ring-in',

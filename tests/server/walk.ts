@@ -9,7 +9,7 @@ export const byId = 'ines';
 
 /** Works one job on the server by the family's own tasks, as far as `until`; what the interlocks hold back fails here. */
 export async function walk(
-  { unit, corner, route }: Walked,
+  { unit, corner, ...how }: Walked,
   truth?: Truth,
   until?: (e: Entry) => boolean,
 ) {
@@ -17,7 +17,7 @@ export async function walk(
   await startJob({ id, unitId: unit, corner, byId });
   for (;;) {
     const view = await jobView(id);
-    const next = truth ? nextOnUnknown(view, route, truth) : nextEntries(view, route);
+    const next = truth ? nextOnUnknown(view, how, truth) : nextEntries(view, how);
     if (next.length === 0) return view;
     for (const e of next) {
       if (until?.(e)) return view;

@@ -209,7 +209,7 @@ export const facts: Record<FactId, Fact> = {
       then: 'Plate on, right way round, before anything is pressed on.',
     },
     lit: ['plate'],
-    ...lock('press.retainer', 'shaft-bearing-on'),
+    ...lock('press.retainer', 'shaft-bearing-on', 'bearing-and-ring-on'),
   },
   'axle-seal-on': {
     ask: 'Axle seal on the shaft, spring to the oil, lip oiled',
@@ -220,7 +220,7 @@ export const facts: Record<FactId, Fact> = {
       then: 'Seal on, spring to the oil, lip oiled, before the bearing.',
     },
     lit: ['seal'],
-    ...lock('press.axle-seal', 'shaft-bearing-on'),
+    ...lock('press.axle-seal', 'shaft-bearing-on', 'bearing-and-ring-on'),
   },
   'ring-to-bearing': {
     ask: 'No gap between press ring and bearing',
@@ -262,7 +262,7 @@ export const facts: Record<FactId, Fact> = {
       then: 'A sleeve over a groove under the lip, or a new shaft. A bent or nicked shaft does not go back.',
     },
     lit: ['shaft'],
-    ...lock('press.shaft-good', 'shaft-bearing-on'),
+    ...lock('press.shaft-good', 'shaft-bearing-on', 'bearing-and-ring-on'),
   },
   'shell-oiled': {
     ask: 'Bore dressed, shell oiled outside, marked end out',

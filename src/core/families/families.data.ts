@@ -1,3 +1,4 @@
+import type { Rolling } from '../corner-record.ts';
 import type { PartKind } from '../matching/index.ts';
 
 /** Kinds of wheel bearing by what can be seen. Facts of the trade, common practice, no published source. */
@@ -11,12 +12,30 @@ export interface Family {
   out: string;
   /** How its bearing is built and sold. */
   kind: PartKind;
+  /** What may roll here. */
+  rolls: Rolls;
   /** Which ring must grip, and which slides by design. */
   grips: string;
   /** Which ring turns with the wheel: a hub on a fixed spindle or tube carries the outer one round. */
   turns: 'inner' | 'outer';
   routes: readonly Route[];
 }
+
+/** What may roll in the place of a family, and why nothing else. */
+export interface Rolls {
+  only: readonly Rolling[];
+  why: string;
+}
+
+/** The bearing holds its wheel sideways by itself: straight rollers let it wander out. */
+const takesSideLoad = (...only: Rolling[]): Rolls => ({
+  only,
+  why: 'the bearing alone holds the wheel sideways, and what is built otherwise lets it wander out',
+});
+const onTheShaft: Rolls = {
+  only: ['cylindrical', 'needle'],
+  why: 'the shaft itself is the inner track',
+};
 
 /** A way to do the job. Risk in a sentence is engineering judgement. */
 export interface Route {
@@ -60,6 +79,7 @@ export const families: readonly Family[] = [
     seen: 'Hub and bearing are separate; a snap ring or plate holds the outer ring in the knuckle.',
     out: 'Hub pressed out, snap ring, outer ring pressed out.',
     kind: 'ring-set',
+    rolls: takesSideLoad('ball', 'taper'),
     grips: 'Both rings are tight: outer in the knuckle, inner on the hub.',
     turns: 'inner',
     routes: [
@@ -81,6 +101,7 @@ export const families: readonly Family[] = [
     seen: 'Hub and bearing are one part, no bolts; a spring clip on the outer ring.',
     out: 'Pulled towards the wheel with half-shells on the outer ring; never through the flange.',
     kind: 'cartridge',
+    rolls: takesSideLoad('ball', 'taper'),
     grips: 'The outer ring is tight in the knuckle; a clip holds it.',
     turns: 'inner',
     routes: [
@@ -95,6 +116,7 @@ export const families: readonly Family[] = [
     seen: 'Three or four bolts from behind.',
     out: 'Bolts out, rust bond broken, lifted off.',
     kind: 'hub-unit',
+    rolls: takesSideLoad('ball', 'taper'),
     grips: 'Nothing is pressed: the unit is bolted on a pilot.',
     turns: 'inner',
     routes: [onCar('On the car', 'The rust bond decides the time.')],
@@ -105,6 +127,7 @@ export const families: readonly Family[] = [
     seen: 'As a bolt-on unit, with a locking hub and a vacuum seal.',
     out: 'Locking hub, snap ring, washers, nuts, unit.',
     kind: 'hub-unit',
+    rolls: takesSideLoad('ball', 'taper'),
     grips: 'Nothing is pressed; the order of the washers decides.',
     turns: 'inner',
     routes: [onCar('On the car', 'The vacuum seal is tested at the end.')],
@@ -115,6 +138,7 @@ export const families: readonly Family[] = [
     seen: 'Older light car: drum or disc hub, separate drive flange.',
     out: 'Driven out one side at a time.',
     kind: 'ball-set',
+    rolls: takesSideLoad('ball'),
     grips: 'Inner rings tight on the journal, outer rings tight in the hub.',
     turns: 'inner',
     routes: [
@@ -128,6 +152,7 @@ export const families: readonly Family[] = [
     seen: 'Castle or lock nut, no snap ring, packed with grease.',
     out: 'Nut off, hub slides off, cups driven out.',
     kind: 'taper-set',
+    rolls: takesSideLoad('taper'),
     grips: 'Cups tight in the hub; cones slide on the spindle by hand, by design.',
     turns: 'outer',
     routes: [onCar('On the car', 'The cups are driven in the hub, on the bench or in place.')],
@@ -138,6 +163,7 @@ export const families: readonly Family[] = [
     seen: 'Solid axle; seal in the tube, bearing stays when the shaft is out.',
     out: 'Seal levered out, bearing drawn with an expanding puller.',
     kind: 'axle-roller',
+    rolls: onTheShaft,
     grips: 'The thin shell is tight in the tube; the shaft is its inner track.',
     turns: 'inner',
     routes: [
@@ -150,6 +176,7 @@ export const families: readonly Family[] = [
     seen: 'Retainer plate on the flange; bearing comes with the shaft.',
     out: 'Press ring split, bearing pressed off.',
     kind: 'axle-bearing',
+    rolls: takesSideLoad('ball', 'taper'),
     grips: 'Inner ring tight on the shaft; the outer slides in the housing.',
     turns: 'inner',
     routes: [bench('Plate and seal on first, right way round.'), sentOut],
@@ -160,6 +187,7 @@ export const families: readonly Family[] = [
     seen: 'Shaft flange bolted to the hub with studs and cone washers.',
     out: 'Shaft out, lock screws, nut, hub.',
     kind: 'taper-set',
+    rolls: takesSideLoad('taper'),
     grips: 'Cups tight in the hub; cones slide on the tube by design.',
     turns: 'outer',
     routes: [onCar('On the car', 'The hub is heavy: a stand or a second hand.')],
@@ -170,6 +198,7 @@ export const families: readonly Family[] = [
     seen: 'Plastic cage, very thin shell.',
     out: 'Driven out with a cranked drift.',
     kind: 'needle',
+    rolls: onTheShaft,
     grips: 'The thin shell is tight in its bore.',
     turns: 'inner',
     routes: [

@@ -25,7 +25,7 @@ const undoes: Partial<Record<Operation, readonly Operation[]>> = {
   'hub-out': ['hub-in'],
   'bearing-out': ['bearing-in'],
   'cartridge-out': ['cartridge-in'],
-  'shaft-bearing-off': ['shaft-bearing-on', 'press-ring-on'],
+  'shaft-bearing-off': ['shaft-bearing-on', 'press-ring-on', 'bearing-and-ring-on'],
 };
 /** The fitting strokes that one taking apart undoes, in the order they were made. */
 export const undoneBy = (o: Operation): readonly Operation[] => undoes[o] ?? [];

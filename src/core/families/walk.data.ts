@@ -5,6 +5,7 @@ import { a3Steps } from './a3.data.ts';
 import { b2Steps } from './b2.data.ts';
 import type { FactId } from './facts.data.ts';
 import type { FamilyCode } from './families.data.ts';
+import { type SchoolId, schools } from './schools.data.ts';
 import { n1Steps } from './n1.data.ts';
 import { p1Steps } from './p1.data.ts';
 import { p2Steps } from './p2.data.ts';
@@ -13,8 +14,14 @@ import { p3lSteps } from './p3l.data.ts';
 import type { Step } from './steps.ts';
 import { t2Steps } from './t2.data.ts';
 
-/** One tab of the press stations, in the order of the metal. */
-export type Task = { id: string; name: string } & (
+/** The way on a question of school by which a task is done. */
+export interface Way {
+  school: SchoolId;
+  option: string;
+}
+
+/** One tab of the press stations, in the order of the metal. `way`: done only where the job goes this way. */
+export type Task = { id: string; name: string; way?: Way } & (
   | { kind: 'strip' | 'old' | 'seats' | 'verdict' | 'encoder' }
   | {
       kind: 'stroke';
@@ -56,6 +63,9 @@ const see = (id: string, name: string, title: string, ...facts: FactId[]): Task 
   facts,
 });
 const home = (t: Task): Task => (t.kind === 'facts' ? { ...t, home: true } : t);
+const by = (way: Way, t: Task): Task => ({ ...t, way });
+const twoStrokes: Way = { school: 'collar', option: 'two' };
+const oneStroke: Way = { school: 'collar', option: 'one' };
 const turn = (...more: FactId[]) =>
   see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
 
@@ -172,8 +182,9 @@ export const walks: Readonly<Record<FamilyCode, Walk>> = {
         'retainer-on',
         'axle-seal-on',
       ),
-      stroke('bearing', 'Bearing', 'shaft-bearing-on'),
-      stroke('ring', 'Press ring', 'press-ring-on'),
+      by(twoStrokes, stroke('bearing', 'Bearing', 'shaft-bearing-on')),
+      by(twoStrokes, stroke('ring', 'Press ring', 'press-ring-on')),
+      by(oneStroke, stroke('both', 'Bearing, ring', 'bearing-and-ring-on')),
       turn('ring-to-bearing'),
     ],
   },
@@ -213,9 +224,25 @@ export const walks: Readonly<Record<FamilyCode, Walk>> = {
   },
 };
 
+/** A walk by the ways that are gone on questions of school. */
+export function walkBy(walk: Walk, wayOf: (id: SchoolId) => string | undefined): Walk {
+  const gone = ({ way }: Task) => !way || wayOf(way.school) === way.option;
+  return { ...walk, out: walk.out.filter(gone), in: walk.in.filter(gone) };
+}
+
 /** The strokes of one station, in order. */
 export const strokesIn = (tasks: readonly Task[]): Operation[] =>
   tasks.flatMap((t) => (t.kind === 'stroke' ? [t.operation] : []));
+
+/** Strokes that a family has, and that these ways on questions of school leave out. */
+export function strokesLeftOut(
+  code: FamilyCode,
+  wayOf: (id: SchoolId) => string | undefined,
+): Operation[] {
+  const gone = (w: Walk) => strokesIn([...w.out, ...w.in]);
+  const made = gone(walkBy(walks[code], wayOf));
+  return gone(walks[code]).filter((o) => !made.includes(o));
+}
 
 /** Whether anything is pressed or measured for a press: a unit that is bolted on needs no dimensions of the parts. */
 export const isPressed = ({ out, in: into }: Walk): boolean =>
@@ -223,7 +250,7 @@ export const isPressed = ({ out, in: into }: Walk): boolean =>
 
 /** The strokes of a family in a sentence. */
 export function strokesInWords(code: FamilyCode): string {
-  const { out, in: into } = walks[code];
+  const { out, in: into } = walkBy(walks[code], (id) => schools[id].options[0]?.id);
   const list = [...strokesIn(out), ...strokesIn(into)];
   return list.length > 0
     ? list.map((o) => operationNames[o].replace('Press ', '')).join(', ')

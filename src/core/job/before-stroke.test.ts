@@ -2,9 +2,9 @@ import { expect, it } from 'vitest';
 import { shopContext } from '../../../tests/shop.ts';
 import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import { walked, Worked, workThrough } from '../../../tests/technician.ts';
-import { strokesIn, walks } from '../families/index.ts';
+import { strokesIn } from '../families/index.ts';
 import { operationNames, type Operation } from '../press/index.ts';
-import { beforeStroke } from './index.ts';
+import { beforeStroke, walkOf } from './index.ts';
 import { reasonOf } from './refusal.ts';
 
 const cautions = ['press', 'hammer'].map((cautionId) => event('caution-read', { cautionId }));
@@ -23,9 +23,9 @@ const why = (operation: Operation, events: ReturnType<typeof event>[], by?: stri
 it.each(walked)(
   '$family of $unit, $route: at every turn a stroke waits for the first that is not made before it',
   (w) => {
-    const { entries } = workThrough(w);
+    const { entries, worked } = workThrough(w);
     const turns = new Worked(shopContext(w.unit, w.corner));
-    const { out = [], in: fitting = [] } = walks[w.family] ?? {};
+    const { out = [], in: fitting = [] } = walkOf(worked.now) ?? {};
     for (const cautionId of ['press', 'hammer'])
       turns.put({ type: 'caution-read', body: { cautionId } });
     let asked = 0;

@@ -252,6 +252,10 @@ export const interlockRules = ruleTable({
     'A way of this family',
     (f) => `“${f.part}” is not asked, or is no way of this family.`,
   ),
+  'school.begun': refuses(
+    'Another way is not possible any more',
+    (f) => `“${f.part}” was done the other way: this question is settled on this job.`,
+  ),
   'school.reason': refuses(
     'Another way with its reason',
     (f) => `Another way than the usual one (${f.part}): say why.`,

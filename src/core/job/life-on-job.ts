@@ -1,12 +1,11 @@
 import { isPressed, schoolsOf, strokesIn } from '../families/index.ts';
 import type { LifeRecord } from '../logbook/index.ts';
 import { causes } from '../old-part/index.ts';
-import { familyCodeOf, walkOf } from './family-on-job.ts';
+import { familyCodeOf, walkOf, wayOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { racewaysBad } from './raceways-on-job.ts';
 import { chosenPart } from './part-on-job.ts';
 import { plannedMinutes } from './plan-on-job.ts';
-import { wayOf } from './school-on-job.ts';
 import { handsOn } from './work-clock.ts';
 
 /** Whether this job put a new bearing on its corner: pressed in, or bolted on by a family that presses nothing. */

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { shopContext } from '../../../tests/shop.ts';
 import { type Entry, walked, Worked, workThrough } from '../../../tests/technician.ts';
-import { facts, strokesIn, walks } from '../families/index.ts';
+import { facts, strokesIn } from '../families/index.ts';
+import { walkOf } from './index.ts';
 
 /** Every thing to be seen that locks a stroke of a walked family, with that stroke. */
 const locks = walked.flatMap((w) => {
-  const { out = [], in: fitted = [] } = walks[w.family] ?? {};
+  const { out = [], in: fitted = [] } = walkOf(workThrough(w).worked.now) ?? {};
   const tasks = [...out, ...fitted];
   const asked = tasks.flatMap((t) => (t.kind === 'facts' ? t.facts : []));
   return asked.flatMap((id) => {

@@ -185,7 +185,7 @@ describe('the order of the metal', () => {
         };
         const next = (): Entry[] => {
           try {
-            return nextEntries(job.now, p1.route);
+            return nextEntries(job.now, p1);
           } catch {
             return [];
           }

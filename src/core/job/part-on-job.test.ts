@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exampleWork } from '../../../tests/example.ts';
 import { context, event, job } from '../../../tests/job-example.ts';
+import { families } from '../families/index.ts';
 import { candidatesFor, heldAgainst, type JobContext, kindRefusal } from './index.ts';
 
 const named = context().parts[0]!;
@@ -37,6 +38,16 @@ describe('what is known already counts in Match', () => {
     expect(blockers(plain, [read])).toEqual([]);
     const thick = like('B4', { innerWidthMm: named.bearing.innerWidthMm + 1 });
     expect(blockers(thick)).toEqual(['match.record']);
+  });
+  it('stops what cannot carry here, whatever the old part was: an earlier hand may have been wrong', () => {
+    const straight = { ...like('S1'), rolling: 'cylindrical' as const };
+    expect(blockers(straight)).toEqual(['match.rolls']);
+    const found = event('points-read', { rolling: 'cylindrical' });
+    const right = { ...like('S2'), rolling: 'ball' as const };
+    const held = heldAgainst(job([found], shop(right)), right);
+    expect(held.blockers).toEqual([]);
+    expect(held.notes.join()).toMatch(/Not cylindrical rollers but balls or taper rollers/u);
+    for (const f of families) expect(f.rolls.only.length, f.code).toBeGreaterThan(0);
   });
   it('refuses a part of another kind than the family takes, and asks for none before a family is named', () => {
     const hub = { ...like('H1'), kind: 'hub-unit' as const };

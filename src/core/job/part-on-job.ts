@@ -1,3 +1,4 @@
+import type { Rolling } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
 import {
   blockedBy,
@@ -13,14 +14,15 @@ import {
   type OldPart,
   readingsNeeded,
   recordBlockers,
+  rollingWords,
   oneRow,
 } from '../matching/index.ts';
 import { type Misfit, misfits } from '../press/index.ts';
-import type { Found } from '../rules/index.ts';
+import { type Found, sentence } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { depthOf } from './depth-on-job.ts';
 import { readingsAtDepth } from './depths.ts';
-import { familyCodeOf, kindOf } from './family-on-job.ts';
+import { familyCodeOf, familyOf, kindOf } from './family-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once } from './job-now.ts';
 import { type Refusal, refuse } from './refusal.ts';
 
@@ -75,10 +77,20 @@ export const oldPart = once((job): OldPart => {
     // Readings of an instrument that is no longer on record are in doubt altogether.
     doubtMm: instrumentById(job, state.oldInstrumentId)?.doubtMm ?? Infinity,
     ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}),
-    ...state.oldPoints,
+    ...(wrongType(job, state.oldPoints.rolling)
+      ? { ...state.oldPoints, rolling: undefined }
+      : state.oldPoints),
     ...(named ? { ratingKn: named.bearing.staticRatingKn } : {}),
   };
 });
+
+/** What the family's place cannot take of what rolls in a part; undefined where the part's catalogue does not say. */
+function wrongType(job: JobNow, rolling: Rolling | undefined): Verdict | undefined {
+  const rolls = familyOf(job)?.rolls;
+  if (!rolls || !rolling || rolls.only.includes(rolling)) return undefined;
+  const only = rolls.only.map((r) => rollingWords[r]).join(' or ');
+  return verdict('match.rolls', { with: { rolling: rollingWords[rolling], only, why: rolls.why } });
+}
 
 /** What is known of this corner besides the old part: sizes of its record, seats as read, the part that the record names. */
 function knownOf(job: JobNow, part: CataloguePart): Verdict[] {
@@ -86,6 +98,7 @@ function knownOf(job: JobNow, part: CataloguePart): Verdict[] {
   return [
     ...misfitsOf(job, part).map((m) => verdict('match.unit', misfitFound(m))),
     ...seatMisfits(job, part),
+    ...[wrongType(job, part.rolling) ?? []].flat(),
     ...(named ? recordBlockers(oldPart(job), part, named) : []),
   ];
 }
@@ -113,8 +126,12 @@ function seatMisfits({ state }: JobNow, { bearing }: CataloguePart): Verdict[] {
 }
 
 /** A part held against the old one, as far as it was read, and against all that is known of the corner. */
-export const heldAgainst = (job: JobNow, part: CataloguePart): Comparison =>
-  blockedBy(compare(oldPart(job), part), knownOf(job, part));
+export function heldAgainst(job: JobNow, part: CataloguePart): Comparison {
+  const held = blockedBy(compare(oldPart(job), part), knownOf(job, part));
+  const was = wrongType(job, job.state.oldPoints.rolling);
+  // An earlier hand may have put the wrong type there: the new one is not held against that.
+  return was ? { ...held, notes: [...held.notes, `The old part: ${sentence(was)}`] } : held;
+}
 
 /** Parts that may be right, best first; while nothing was read, only the part on record and the one that was chosen. */
 export const candidatesFor = once((job): Comparison[] => {

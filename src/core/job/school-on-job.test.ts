@@ -4,7 +4,8 @@ import { walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { makeCard } from '../card/index.ts';
 import { families, schoolIds, schools, schoolsOf } from '../families/index.ts';
 import type { EventBody } from '../schemas/events.ts';
-import { learnedOn, usualWay, wayOf } from './index.ts';
+import { learnedOn, ringHolds, strokesOf, usualWay, wayOf } from './index.ts';
+import { schoolRefusal } from './school-on-job.ts';
 
 const a3 = walked.find((w) => w.family === 'A3')!;
 const fresh = () => new Worked(shopContext(a3.unit, a3.corner));
@@ -53,6 +54,26 @@ describe('where good technicians differ', () => {
     expect(choose(job, { school: 'adjust', option: 'play' })).toMatchObject({
       rule: 'school.reason',
     });
+  });
+  it('presses axle bearing and ring in one stroke where that is chosen, and settles it with the first stroke', () => {
+    const [a2, inOne] = walked.filter((w) => w.family === 'A2');
+    const one = { school: 'collar', option: 'one', reason: 'its fitting sheet' } as const;
+    const { worked } = workThrough(inOne!);
+    const { now } = worked;
+    expect(strokesOf(now)).toEqual(['shaft-bearing-off', 'bearing-and-ring-on']);
+    expect(now.state.signed).toBeDefined();
+    expect(ringHolds(now, 'bearing-and-ring-on')?.holdsKn).toBeGreaterThan(1);
+    const made = workThrough(a2!).worked;
+    expect(ringHolds(made.now, 'press-ring-on')?.holdsKn).toBeCloseTo(
+      ringHolds(now, 'bearing-and-ring-on')!.holdsKn,
+      9,
+    );
+    const begun = { ...made.now, state: { ...made.now.state, signed: undefined } };
+    expect(schoolRefusal(one, begun)).toMatchObject({ rule: 'school.begun', field: 'option' });
+    // What the shop sets for others afterwards does not turn a job that went one way.
+    const shop = { demo: false, standIns: false, schools: { collar: 'one' } };
+    const later = { ...begun, ctx: { ...begun.ctx, shop } };
+    expect(wayOf(later, 'collar')).toBe('two');
   });
   it('stands on the card, and a bearing that is fed otherwise from now on is marked on its unit', () => {
     const { entries } = workThrough(a3);

@@ -1,8 +1,8 @@
-import { type SchoolId, schoolOption, schools, schoolsOf } from '../families/index.ts';
+import { schoolOption, schoolsOf } from '../families/index.ts';
 import type { Film } from '../fits/index.ts';
 import type { EventBody } from '../schemas/events.ts';
-import { freezerC, type School, usualSchool } from '../press/index.ts';
-import { familyCodeOf } from './family-on-job.ts';
+import { freezerC, operationNames, type School, usualSchool } from '../press/index.ts';
+import { begunBy, familyCodeOf, usualWay } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { type Refusal, refuse } from './refusal.ts';
 
@@ -16,14 +16,6 @@ export const filmOf = (job: JobNow): Film =>
   job.choices.plan?.value.film ?? (familyCodeOf(job) === 'P2' ? 'paste' : usualSchool.film);
 export const filmNames: Record<Film, string> = { oiled: 'thin oil', dry: 'dry', paste: 'paste' };
 
-/** The way that is gone where nothing is chosen on the job: the shop's own, else ours. */
-export const usualWay = ({ ctx }: JobNow, id: SchoolId): string =>
-  ctx.shop?.schools?.[id] ?? schools[id].options[0]?.id ?? '';
-
-/** The way this job goes. */
-export const wayOf = (job: JobNow, id: SchoolId): string =>
-  job.state.schools[id]?.option ?? usualWay(job, id);
-
 /** What the record does not take of a choice. */
 export function schoolRefusal(
   { school, option, reason }: EventBody<'school-chosen'>,
@@ -31,6 +23,9 @@ export function schoolRefusal(
 ): Refusal | undefined {
   if (!schoolsOf(familyCodeOf(job)).includes(school) || !schoolOption(school, option))
     return refuse('option', 'school.none', { part: option });
+  const begun = begunBy(job, school);
+  if (begun && begun.option !== option)
+    return refuse('option', 'school.begun', { part: operationNames[begun.operation] });
   const usual = usualWay(job, school);
   if (option === usual || (reason ?? '').trim() !== '') return undefined;
   return refuse('reason', 'school.reason', { part: schoolOption(school, usual)?.name ?? usual });

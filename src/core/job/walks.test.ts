@@ -11,10 +11,11 @@ const walks: readonly (readonly [Walked, string])[] = [
   [walked[3]!, '32 × 72 × 45, bench press, peak 6 kN, seat 38.0 mm, 80 N·m + 50°'],
   [walked[4]!, '41 × 64 × 22, on the car, puller and slide hammer, seat 24.0 mm, 15 N·m + 30 N·m'],
   [walked[5]!, '40 × 80 × 30, bench press, peak 13 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
-  [walked[6]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
-  [walked[7]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
-  [walked[8]!, 'pilot 78, 4 on 116, on the car, 90 N·m + 60°'],
-  [walked[9]!, 'pilot 84, 4 on 122, on the car, 45 N·m + 95 N·m'],
+  [walked[6]!, '40 × 80 × 30, bench press, peak 13 kN, seat 48.0 mm, 30 N·m + 75 N·m'],
+  [walked[7]!, '30 × 62 × 16, bench press, seat 22.0 mm, 160 N·m'],
+  [walked[8]!, '30 × 37 × 20, bench press, seat 8.0 mm, 35 N·m + 65 N·m'],
+  [walked[9]!, 'pilot 78, 4 on 116, on the car, 90 N·m + 60°'],
+  [walked[10]!, 'pilot 84, 4 on 122, on the car, 45 N·m + 95 N·m'],
 ];
 
 /** What may be left out of a record and still be signed, and why. */

@@ -175,7 +175,7 @@ export function compare(old: OldPart, part: CataloguePart): Comparison {
   return { part, marks, blockers, notes, score, status };
 }
 
-const rollingWords: Record<Rolling, string> = {
+export const rollingWords: Record<Rolling, string> = {
   ball: 'balls',
   taper: 'taper rollers',
   cylindrical: 'cylindrical rollers',

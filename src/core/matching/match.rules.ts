@@ -32,6 +32,12 @@ export const matchRules = ruleTable({
         ? `Cylindrical rollers take no side load: never in place of ${f.is('old')}, whatever the size.`
         : `${f.is('part')} against ${f.is('old')}.`,
   },
+  'match.rolls': {
+    title: 'A type that can carry what this place asks',
+    says: ['stop'],
+    source: practice,
+    sentence: (f) => `Not ${f.is('rolling')} but ${f.is('only')} belong here: ${f.is('why')}.`,
+  },
   'match.seals': {
     title: 'Sealed on the same sides',
     says: ['stop'],

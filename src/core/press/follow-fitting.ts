@@ -72,7 +72,7 @@ const recentMost = 60;
  * backwards.
  */
 export function fittingFollower(setup: Setup): Follower {
-  const { requirement: r, forceKn: full } = setup;
+  const { requirement: r } = setup;
   const stop = stopFinder(setup);
   const trouble = troubleFinder(setup);
   const easy = easyFinder();
@@ -89,7 +89,7 @@ export function fittingFollower(setup: Setup): Follower {
     if (now.call === 'seated' && chased && s.forceKn > now.forceKn + tuning.chasedKn)
       return say('past', s);
     if (endsStroke(now.call)) return now;
-    const expected = forceAtKn(r, full, s.travelMm);
+    const expected = forceAtKn(setup, s.travelMm);
     // Only a way not gone before is a way: a pump at rest trembles, and a released ram comes back.
     const moving = s.travelMm > front;
     front = Math.max(front, s.travelMm);
@@ -144,15 +144,12 @@ function stopFinder(setup: Setup) {
 }
 
 /** Of few readings one says a stop when it leaps over what the one before, still in its band, lets expect there. */
-function leaps(
-  before: TraceSample,
-  s: TraceSample,
-  { requirement: r, forceKn: full }: Setup,
-): boolean {
+function leaps(before: TraceSample, s: TraceSample, setup: Setup): boolean {
+  const { requirement: r, forceKn: full } = setup;
   if (s.travelMm < Math.max(tuning.startEndMm, r.travelMm - tuning.fewNearMm)) return false;
-  const then = engagedShare(r, before.travelMm);
+  const then = engagedShare(setup, before.travelMm);
   if (then === 0 || before.forceKn > full.high * then) return false;
-  const expectedKn = (before.forceKn * engagedShare(r, s.travelMm)) / then;
+  const expectedKn = (before.forceKn * engagedShare(setup, s.travelMm)) / then;
   return s.forceKn - expectedKn > Math.max(tuning.fewRiseKn, tuning.fewShare * full.high);
 }
 

@@ -21,7 +21,8 @@ const tuning = {
 };
 
 /** Follows a part coming off: it breaks away, goes on inside what a clean to rusted seat needs, and is free; or it sticks, or galls. */
-export function removalFollower({ requirement: r, forceKn: full }: Setup): Follower {
+export function removalFollower(setup: Setup): Follower {
+  const { forceKn: full } = setup;
   let now = waiting;
   let last: TraceSample | undefined;
   let peak = 0;
@@ -37,13 +38,13 @@ export function removalFollower({ requirement: r, forceKn: full }: Setup): Follo
       return (now =
         s.forceKn > full.high * tuning.stuckFactor + tuning.stuckKn ? said('stuck', s) : now);
     if (
-      engagedShare(r, s.travelMm) < tuning.leftShare &&
+      engagedShare(setup, s.travelMm) < tuning.leftShare &&
       s.forceKn < Math.max(tuning.freeKn, peak * tuning.freeShare)
     )
       return (now = said('free', s));
     const over =
       s.forceKn >
-      forceAtKn(r, full, s.travelMm).high * tuning.gallFactor +
+      forceAtKn(setup, s.travelMm).high * tuning.gallFactor +
         full.high * tuning.overShare +
         tuning.overKn;
     overSince = since(over, moving, overSince, s.travelMm);

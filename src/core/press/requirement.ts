@@ -109,6 +109,8 @@ export interface Requirement {
   /** What dents when the force crosses it. */
   row?: { staticAxialKn: number; ballMm: number };
   seat: Seat;
+  /** A second fit that closes in the same stroke, from this travel on. */
+  then?: Seat & { fromMm: number };
   /** Where blows are an accepted way, and the word that goes with them. */
   hammer: { allowed: boolean; text: string };
   /** The end of the stroke that is felt and not heard, mm: no impact tool there. */

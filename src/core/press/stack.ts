@@ -38,8 +38,9 @@ export interface Judgement {
 export interface Setup {
   requirement: Requirement;
   press: Press;
-  /** Expected force of the stroke, kN. */
+  /** Expected force of the stroke, kN, and what of it belongs to a second fit that closes later. */
   forceKn: Band;
+  thenKn?: Band;
   /** What comes off is to be used again: then its balls may not carry anything either. */
   usedAgain?: boolean;
   /** Present while figures of the corner are not known: then this setup is only drawn, and judged by these. */

@@ -16,7 +16,7 @@ import type { Found, RuleId } from '../rules/index.ts';
 import { band, type Band, type Status, verdict, type Verdict, worst } from '../verdict.ts';
 import type { Press } from './kit.ts';
 import type { Operation } from './operations.ts';
-import type { Requirement } from './requirement.ts';
+import type { Requirement, Seat } from './requirement.ts';
 import { requirement } from './setups/index.ts';
 import type { Setup } from './stack.ts';
 import { seatsOf, type SeatSpec, type Work } from './workpiece.ts';
@@ -70,19 +70,23 @@ export const shrinkMm = (diameterMm: number, { chilledC }: School): number =>
     : Math.abs(expansionMm(diameterMm, materials.steel.alphaPerK, chilledC - 20));
 
 /**
- * Expected force of the whole stroke at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its
- * whole shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
+ * Expected force of one fit at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its whole
+ * shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
  */
-export function strokeForceKn(r: Requirement, fits: Fits, school: School = usualSchool): Band {
-  const { fit, lengthMm, kind, tightMm } = r.seat;
+function seatForceKn(
+  { fit, lengthMm, kind, tightMm }: Seat,
+  fitting: boolean,
+  fits: Fits,
+  school: School,
+): Band {
   const tight = kind === 'fixed' ? tightMm : fits[kind];
   if (!tight) throw new RangeError(`fits.${kind}: missing`);
   const delta = kind === 'fixed' ? tight : smoothed(tight);
-  const rust = r.fitting ? band(1, 1, 1) : removalFactor;
-  const shrink = r.fitting && kind === 'bore' ? shrinkMm(fit.diameterMm, school) : 0;
+  const rust = fitting ? band(1, 1, 1) : removalFactor;
+  const shrink = fitting && kind === 'bore' ? shrinkMm(fit.diameterMm, school) : 0;
   const cold: Band = { low: shrink, likely: shrink / 2, high: 0 };
   // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
-  const friction = frictions[r.fitting ? school.film : 'oiled'];
+  const friction = frictions[fitting ? school.film : 'oiled'];
   const at = (which: keyof Band) =>
     (forceN(
       pressureMpa({ ...fit, interferenceMm: delta[which] - cold[which] }),
@@ -95,20 +99,42 @@ export function strokeForceKn(r: Requirement, fits: Fits, school: School = usual
   return band(at('low'), at('likely'), at('high'));
 }
 
+/** Expected force of the whole stroke at its greatest, kN: of both fits together where two are closed. */
+export function strokeForceKn(r: Requirement, fits: Fits, school: School = usualSchool): Band {
+  const first = seatForceKn(r.seat, r.fitting, fits, school);
+  if (!r.then) return first;
+  const then = seatForceKn(r.then, r.fitting, fits, school);
+  return band(first.low + then.low, first.likely + then.likely, first.high + then.high);
+}
+
+/** Share of a fit that is engaged, 0 to 1, after so much of its own way. */
+const engaged = (wayMm: number, lengthMm: number): number =>
+  Math.max(0, Math.min(1, wayMm / lengthMm));
+
+/** What of a stroke's force, as given, is needed at a travel: of each fit as much as is engaged. */
+function neededAt({ requirement: r, forceKn, thenKn }: Setup, mm: number, which: keyof Band) {
+  const first = engaged(r.fitting ? mm : r.travelMm - mm, r.seat.lengthMm);
+  if (!r.then || !thenKn) return forceKn[which] * first;
+  const later = Math.min(thenKn[which], forceKn[which]);
+  return (forceKn[which] - later) * first + later * engaged(mm - r.then.fromMm, r.then.lengthMm);
+}
+
 /**
  * Share of the full force at a travel: grows with engaged length when fitting, falls when removing once the leading end is
  * out. Where the way is longer than the seat, a stretch of it is made with all of the seat engaged.
  */
-export function engagedShare(r: Requirement, travelMm: number): number {
-  const engagedMm = r.fitting ? travelMm : r.travelMm - travelMm;
-  return Math.max(0, Math.min(1, engagedMm / r.seat.lengthMm));
-}
+export const engagedShare = (setup: Setup, travelMm: number): number =>
+  setup.forceKn.likely > 0
+    ? neededAt(setup, travelMm, 'likely') / setup.forceKn.likely
+    : engaged(travelMm, setup.requirement.seat.lengthMm);
 
 /** Expected band at a travel, kN. */
-export function forceAtKn(r: Requirement, full: Band, travelMm: number): Band {
-  const share = engagedShare(r, travelMm);
-  return band(full.low * share, full.likely * share, full.high * share);
-}
+export const forceAtKn = (setup: Setup, travelMm: number): Band =>
+  band(
+    neededAt(setup, travelMm, 'low'),
+    neededAt(setup, travelMm, 'likely'),
+    neededAt(setup, travelMm, 'high'),
+  );
 
 /** The setup of one stroke; undefined where these parts have no such stroke. */
 export function setupFor(
@@ -119,7 +145,10 @@ export function setupFor(
   school: School = usualSchool,
 ): Setup | undefined {
   const r = requirement(operation, work);
-  return r && { requirement: r, press, forceKn: strokeForceKn(r, fits, school) };
+  if (!r) return undefined;
+  const forceKn = strokeForceKn(r, fits, school);
+  const thenKn = r.then && seatForceKn(r.then, r.fitting, fits, school);
+  return { requirement: r, press, forceKn, ...(thenKn ? { thenKn } : {}) };
 }
 
 export interface StrokeReading {
@@ -134,11 +163,9 @@ export const seatToleranceMm = 0.3;
 const stopFactor = 1.5;
 
 /** What one gauge reading says while the handle moves. */
-export function judgeReading(
-  { travelMm, forceKn }: StrokeReading,
-  { requirement: r, forceKn: full, press }: Setup,
-): Verdict {
-  const expected = forceAtKn(r, full, travelMm);
+export function judgeReading({ travelMm, forceKn }: StrokeReading, setup: Setup): Verdict {
+  const { requirement: r, forceKn: full, press } = setup;
+  const expected = forceAtKn(setup, travelMm);
   const read = { value: forceKn, min: expected.low, max: expected.high, unit: 'kN' as const };
   const say = (rule: RuleId, more: Found = {}, status?: Status) =>
     verdict(rule, { ...read, ...more }, status);

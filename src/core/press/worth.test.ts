@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { exampleSetup, exampleWorks, piece } from '../../../tests/example.ts';
 import { impactAdvice } from './impact.ts';
 import { capScore, pieceScore, riserScore, score } from './score.ts';
-import { operations, requirement, type Work } from './index.ts';
+import { forceAtKn, type Operation, operations, requirement, type Work } from './index.ts';
 
 /** Points are ours; what they have to order is common practice, no published source. */
 describe('the worth of a piece', () => {
@@ -76,6 +76,28 @@ it.each([
 ] as const)('an impact tool at %s', (operation, words) =>
   expect(impactAdvice(exampleSetup(operation).requirement)).toMatch(words),
 );
+it('asks of bearing and ring in one stroke what both ask, the ring’s part once it enters its fit', () => {
+  const work = exampleWorks.find((w) => w.family === 'A2')!;
+  const on = (o: Operation) => exampleSetup(o, work);
+  const [both, bearing, ring] = [
+    on('bearing-and-ring-on'),
+    on('shaft-bearing-on'),
+    on('press-ring-on'),
+  ];
+  const end = both.requirement.travelMm;
+  for (const which of ['low', 'likely', 'high'] as const) {
+    expect(forceAtKn(both, end)[which]).toBeCloseTo(
+      bearing.forceKn[which] + ring.forceKn[which],
+      9,
+    );
+    const entry = work.bearing.widthMm;
+    expect(forceAtKn(both, entry)[which]).toBeCloseTo(forceAtKn(bearing, entry)[which], 9);
+    expect(forceAtKn(both, entry + 8)[which]).toBeCloseTo(
+      forceAtKn(bearing, entry + 8)[which] + forceAtKn(ring, 8)[which],
+      9,
+    );
+  }
+});
 it('never uses an impact tool on a ring that goes on to a shaft', () => {
   const work = exampleWorks.find((w) => w.family === 'A2')!;
   for (const operation of ['shaft-bearing-on', 'press-ring-on'] as const)

@@ -103,7 +103,7 @@ export function madeUpStroke(
     drop: 0.25 + 0.2 * r(),
   };
   const forceAt = (x: number): number => {
-    const base = ramp * engagedShare(requirement, x);
+    const base = ramp * engagedShare(setup, x);
     if (fault === 'cocked') {
       // Bites and slips until it is far askew.
       const bite =
@@ -161,12 +161,8 @@ export function madeUpStroke(
 }
 
 /** The same pump taking a part off: frame and oil give until it breaks away, then the force falls with what is still engaged. */
-function madeUpRemoval(
-  { forceKn: full, requirement }: Setup,
-  fault: RamFault,
-  seed: number,
-  range: RamRange,
-): MadeUpStroke {
+function madeUpRemoval(setup: Setup, fault: RamFault, seed: number, range: RamRange): MadeUpStroke {
+  const { forceKn: full, requirement } = setup;
   const r = random(seed);
   const length = requirement.seat.lengthMm;
   const sliding = full.low + (full.high - full.low) * (0.05 + 0.85 * r());
@@ -183,7 +179,7 @@ function madeUpRemoval(
     tooth: 1 + r(),
   };
   const slides = (x: number) => {
-    const base = sliding * engagedShare(requirement, x);
+    const base = sliding * engagedShare(setup, x);
     return fault === 'galling' && x > gall.from
       ? base +
           (gall.rise * (x - gall.from)) / length +

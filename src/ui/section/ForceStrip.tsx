@@ -40,7 +40,7 @@ export function ForceStrip({
   const X = (kn: number) => x0 + ((x1 - x0) * Math.min(kn, axis)) / axis;
   const Y = (travel: number) => y(scene.leadStart + travel);
   const steps = Array.from({ length: 21 }, (_, i) => (r.travelMm * i) / 20);
-  const at = steps.map((t) => ({ t, ...forceAtKn(r, full, t) }));
+  const at = steps.map((t) => ({ t, ...forceAtKn(setup, t) }));
   const bandPath = `M${at.map((p) => `${X(p.low)} ${Y(p.t)}`).join('L')}L${[...at]
     .reverse()
     .map((p) => `${X(p.high)} ${Y(p.t)}`)

@@ -18,6 +18,7 @@ const depthOf: Partial<Record<Operation, string>> = {
   'cartridge-in': 'Travel of the cartridge until the shoulder stands',
   'shaft-bearing-on': 'Travel of the bearing to the shoulder',
   'press-ring-on': 'Travel of the ring to the bearing',
+  'bearing-and-ring-on': 'Travel of both until the bearing stands',
   'shell-in': 'Depth of the shell from where it entered',
   'seal-in': 'Depth of the seal’s inner end',
   'stud-in': 'Travel of the stud until its head stands',

@@ -4,8 +4,8 @@ import {
   type Adapter,
   judgeStack,
   nearest,
+  type Requirement,
   type Role,
-  type Seat,
   type Stack,
   type StrokeReading,
 } from '../../core/press/index.ts';
@@ -18,7 +18,8 @@ import { NoForce } from './NoForce.tsx';
 import type { Stroke } from './useStroke.ts';
 
 /** Where the band of force comes from, and what is on the seat. */
-function basisOf(seat: Seat, view: JobView): string {
+function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobView): string {
+  if (then) return `bearing ${basisOf({ seat }, view)}; ring by the record`;
   if (seat.kind === 'fixed') return 'by the record';
   const { film, chilledC } = schoolOf(view);
   const from = view.state.seats[seat.kind] ? 'measured' : 'by class';
@@ -91,7 +92,7 @@ export function StrokePicture({
                 setup={setup}
                 readings={readings}
                 peakKn={stroke.peakKn}
-                basis={basisOf(setup.requirement.seat, view)}
+                basis={basisOf(setup.requirement, view)}
                 {...f}
               />
             )}

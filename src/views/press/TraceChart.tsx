@@ -19,10 +19,10 @@ export default function TraceChart({
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const { requirement: r, forceKn } = setup;
+    const { requirement: r } = setup;
     const steps = Array.from({ length: 31 }, (_, i) => (r.travelMm * i) / 30);
     const band = (which: 'low' | 'high') =>
-      steps.map((x) => ({ x, y: forceAtKn(r, forceKn, x)[which] }));
+      steps.map((x) => ({ x, y: forceAtKn(setup, x)[which] }));
     const font = { family: token('--num'), size: 15 };
     const axis = (text: string) => ({
       type: 'linear' as const,

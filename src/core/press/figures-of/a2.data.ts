@@ -1,8 +1,10 @@
 import type { Figure } from '../figures.ts';
 import { always, bore, length, onlyDrawn } from './common.data.ts';
 
-const shaftStrokes = ['shaft-bearing-off', 'shaft-bearing-on', 'press-ring-on'] as const;
-const shaftOn = ['shaft-bearing-on', 'press-ring-on'] as const;
+/** Strokes in which the press ring goes on. */
+const ringOn = ['press-ring-on', 'bearing-and-ring-on'] as const;
+const shaftOn = ['shaft-bearing-on', ...ringOn] as const;
+const shaftStrokes = ['shaft-bearing-off', ...shaftOn] as const;
 export const a2: readonly Figure[] = [
   length(
     'shaft.reachMm',
@@ -67,28 +69,22 @@ export const a2: readonly Figure[] = [
     'shaft.ring.outerMm',
     'Press ring, outside',
     'Caliper on the new ring.',
-    ['press-ring-on'],
+    ringOn,
     (b) => b.boreMm + 18,
   ),
-  length(
-    'shaft.ring.widthMm',
-    'Press ring, width',
-    'Caliper on the new ring.',
-    ['press-ring-on'],
-    () => 16,
-  ),
+  length('shaft.ring.widthMm', 'Press ring, width', 'Caliper on the new ring.', ringOn, () => 16),
   length(
     'shaft.ring.lowMm',
     'Press ring, least interference',
     'From its fitting sheet, or journal less ring as measured.',
-    ['press-ring-on'],
+    ringOn,
     () => 0.035,
   ),
   length(
     'shaft.ring.highMm',
     'Press ring, greatest interference',
     'From its fitting sheet, or journal less ring as measured.',
-    ['press-ring-on'],
+    ringOn,
     () => 0.07,
   ),
   {
@@ -104,7 +100,7 @@ export const a2: readonly Figure[] = [
     path: 'shaft.journalClass',
     name: 'Class of the journal',
     how: 'The usual one.',
-    needs: ['shaft-bearing-off', 'shaft-bearing-on'],
+    needs: ['shaft-bearing-off', 'shaft-bearing-on', 'bearing-and-ring-on'],
     seat: true,
     derive: always('m6'),
     outline: () => 'm6',

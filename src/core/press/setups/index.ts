@@ -4,7 +4,7 @@ import type { Work } from '../workpiece.ts';
 import { cartridgeIn, cartridgeOut } from './cartridge.ts';
 import { ringIn, sealIn, shellIn } from './housing.ts';
 import { bearingIn, bearingOut, hubIn, hubOut } from './p1.ts';
-import { pressRingOn, shaftBearingOff, shaftBearingOn } from './shaft.ts';
+import { bearingAndRingOn, pressRingOn, shaftBearingOff, shaftBearingOn } from './shaft.ts';
 import { studIn, studOut } from './stud.ts';
 
 export { staticAxialKn } from './common.ts';
@@ -46,6 +46,8 @@ export function requirement(
           return shaftBearingOn(w, c);
         case 'press-ring-on':
           return pressRingOn(w, c);
+        case 'bearing-and-ring-on':
+          return bearingAndRingOn(w, c);
         default:
           return undefined;
       }

@@ -1,5 +1,11 @@
 import { type Body, type Place } from '../picture.ts';
-import { type Clearances, type Need, type Requirement, usualClearances } from '../requirement.ts';
+import {
+  type Clearances,
+  type Need,
+  type Requirement,
+  type Seat,
+  usualClearances,
+} from '../requirement.ts';
 import { seatsOf, type WorkOf } from '../workpiece.ts';
 import { housingContact, innerProudMm, need, rowOf, tube, window } from './common.ts';
 import { ballBodies } from './housing.ts';
@@ -51,6 +57,13 @@ const flangeWay = ({ shaft: s }: W): Requirement['picture']['ways'] => ({
   flange: [
     { at: [s.insideStudsMm / 5, s.flangeFromShoulderMm + s.flangeThickMm - 2], moves: false },
   ],
+});
+
+/** Through a bearing that goes on, its upper face at `top`. */
+const bearingWay = ({ bearing: b }: W, top: number): Requirement['picture']['ways'] => ({
+  inner: [{ at: [(b.boreMm + b.innerFaceOuterMm) / 4, top + b.widthMm / 2], moves: true }],
+  outer: [{ at: [(b.outerMm + b.outerFaceInnerMm) / 4, top + b.widthMm * 0.4], moves: true }],
+  balls: [{ at: [b.pitchMm / 2, top + b.widthMm / 2], moves: true }],
 });
 
 /** Bearing on to the shaft: a sleeve over the shaft on the inner ring only. Retainer plate and seal are on before. */
@@ -112,15 +125,57 @@ export function shaftBearingOn(w: W, c: Clearances = usualClearances): Requireme
       ...cutOf(w, b.widthMm),
       ways: {
         ...flangeWay(w),
-        inner: [{ at: [(b.boreMm + b.innerFaceOuterMm) / 4, top + b.widthMm / 2], moves: true }],
-        outer: [{ at: [(b.outerMm + b.outerFaceInnerMm) / 4, top + b.widthMm * 0.4], moves: true }],
-        balls: [{ at: [b.pitchMm / 2, top + b.widthMm / 2], moves: true }],
+        ...bearingWay(w, top),
       },
       lowestMm: s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm,
       radiusMm: s.flangeMm / 2,
     },
   };
 }
+
+/** The ring’s own fit, by its record: it is not measured on the bench. */
+const ringSeat = ({ shaft: { journalMm, ring } }: W): Seat => ({
+  kind: 'fixed',
+  fit: {
+    diameterMm: journalMm,
+    outerDiameterMm: ring.outerMm,
+    innerBoreMm: 0,
+    outerMaterial: 'steel',
+    innerMaterial: 'steel',
+  },
+  lengthMm: ring.widthMm,
+  tightMm: { low: ring.lowMm, likely: (ring.lowMm + ring.highMm) / 2, high: ring.highMm },
+  source: 'interference of the ring, unit’s record',
+});
+
+/** The ring as drawn, its upper face at `top`. */
+const ringBody = ({ shaft: { journalMm, ring } }: W, top: number): Body =>
+  tube(
+    'press-ring',
+    'Press ring',
+    `${ring.outerMm} × ${journalMm} × ${ring.widthMm}`,
+    'seat',
+    [journalMm / 2, ring.outerMm / 2],
+    [top, top + ring.widthMm],
+    { moves: true, tag: [ring.outerMm / 2 - 2, top + ring.widthMm * 0.4] },
+  );
+
+/** A sleeve over the shaft on the ring; at the end of its way the ring stands on the bearing. */
+const onRing = ({ shaft: s, bearing: b }: W, c: Clearances): Need =>
+  need('press ring', s.journalMm, s.ring.outerMm, c.leastContactMm, [
+    window('innerMm', 'press.over-shaft', { min: s.journalMm + c.generalMm }),
+    window(
+      'hollowMm',
+      'press.over-end',
+      { min: s.reachMm - b.widthMm - s.ring.widthMm + 3 },
+      'ring',
+    ),
+  ]);
+
+const ringHammer = {
+  allowed: false,
+  text: 'The ring holds the wheel on the vehicle: its force is seen, not felt through a hammer.',
+};
 
 /** Press ring on to the shaft, a stroke of its own, to the bearing and no further. */
 export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement {
@@ -137,15 +192,7 @@ export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement 
     riserMm: 0,
     carries: 'press ring',
     throughMm: 0,
-    pusher: need('press ring', s.journalMm, ring.outerMm, c.leastContactMm, [
-      window('innerMm', 'press.over-shaft', { min: s.journalMm + c.generalMm }),
-      window(
-        'hollowMm',
-        'press.over-end',
-        { min: s.reachMm - b.widthMm - ring.widthMm + 3 },
-        'ring',
-      ),
-    ]),
+    pusher: onRing(w, c),
     support: onFlange(w, c),
     touches: [
       { role: 'pusher', node: 'press-ring', innerMm: s.journalMm, outerMm: ring.outerMm },
@@ -155,37 +202,14 @@ export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement 
       ['press-ring', 'shaft'],
       ['shaft', 'flange'],
     ],
-    seat: {
-      kind: 'fixed',
-      fit: {
-        diameterMm: s.journalMm,
-        outerDiameterMm: ring.outerMm,
-        innerBoreMm: 0,
-        outerMaterial: 'steel',
-        innerMaterial: 'steel',
-      },
-      lengthMm: ring.widthMm,
-      tightMm: { low: ring.lowMm, likely: (ring.lowMm + ring.highMm) / 2, high: ring.highMm },
-      source: 'interference of the ring, unit’s record',
-    },
-    hammer: {
-      allowed: false,
-      text: 'The ring holds the wheel on the vehicle: its force is seen, not felt through a hammer.',
-    },
+    seat: ringSeat(w),
+    hammer: ringHammer,
     picture: {
       bodies: [
         ...plateBodies(w),
         shaftBody(w, false),
         ...ballBodies(b, -b.widthMm, 'Bearing', false),
-        tube(
-          'press-ring',
-          'Press ring',
-          `${ring.outerMm} × ${s.journalMm} × ${ring.widthMm}`,
-          'seat',
-          [s.journalMm / 2, ring.outerMm / 2],
-          [top, top + ring.widthMm],
-          { moves: true, tag: [ring.outerMm / 2 - 2, top + ring.widthMm * 0.4] },
-        ),
+        ringBody(w, top),
       ],
       rolling: [{ r: b.pitchMm / 2, z: -b.widthMm / 2, radius: b.ballMm / 2, moves: false }],
       pusherAtMm: top,
@@ -200,6 +224,58 @@ export function pressRingOn(w: W, c: Clearances = usualClearances): Requirement 
       },
       lowestMm: s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm,
       radiusMm: s.flangeMm / 2,
+    },
+  };
+}
+
+/**
+ * Bearing and press ring on to the shaft in one stroke, where the fitting sheet asks for it: the sleeve on the ring, the
+ * ring on the inner ring; the ring’s own fit closes behind the bearing’s.
+ */
+export function bearingAndRingOn(w: W, c: Clearances = usualClearances): Requirement {
+  const { shaft: s, bearing: b } = w;
+  const { ring } = s;
+  const alone = pressRingOn(w, c);
+  const { fit, lengthMm } = seatsOf(w).journal!;
+  const bearingTop = -s.journalLengthMm - b.widthMm;
+  const top = bearingTop - ring.widthMm;
+  return {
+    ...alone,
+    operation: 'bearing-and-ring-on',
+    travelMm: s.journalLengthMm,
+    workHeightMm: alone.workHeightMm + b.widthMm,
+    carries: 'press ring and inner ring',
+    joins: [
+      ['outer', 'balls'],
+      ['balls', 'inner'],
+      ['press-ring', 'inner'],
+      ['inner', 'shaft'],
+      ['shaft', 'flange'],
+    ],
+    row: rowOf(b, 1),
+    seat: { kind: 'journal', fit, lengthMm },
+    then: { ...ringSeat(w), fromMm: b.widthMm },
+    picture: {
+      ...alone.picture,
+      bodies: [
+        ...plateBodies(w),
+        shaftBody(w, false),
+        ...ballBodies(b, bearingTop),
+        ringBody(w, top),
+      ],
+      rolling: [
+        { r: b.pitchMm / 2, z: bearingTop + b.widthMm / 2, radius: b.ballMm / 2, moves: true },
+      ],
+      pusherAtMm: top,
+      leadMm: -s.journalLengthMm,
+      ...cutOf(w, b.widthMm + ring.widthMm),
+      ways: {
+        ...flangeWay(w),
+        'press-ring': [
+          { at: [(s.journalMm + ring.outerMm) / 4, top + ring.widthMm / 2], moves: true },
+        ],
+        ...bearingWay(w, bearingTop),
+      },
     },
   };
 }
