@@ -1,6 +1,7 @@
 import type { CornerRecord } from '../src/core/corner-record.ts';
 import type { Corner } from '../src/core/corner.ts';
 import {
+  facts,
   type FamilyCode,
   itemsOf,
   type RouteId,
@@ -76,6 +77,13 @@ export const walked: readonly Walked[] = [
   { family: 'P3L', unit: 'unit-28', corner: 'LF', route: 'on-car' },
   { family: 'T2', unit: 'unit-30', corner: 'LF', route: 'on-car' },
   { family: 'A3', unit: 'unit-35', corner: 'LR', route: 'on-car' },
+  {
+    family: 'A3',
+    unit: 'unit-35',
+    corner: 'LR',
+    route: 'on-car',
+    way: { school: 'feed', option: 'oil' },
+  },
 ];
 
 const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
@@ -206,7 +214,12 @@ function forTask(task: Task, job: JobNow): Entry[] {
     case 'strip':
       return stepsOf(job, 'strip').map((s) => entry('step-done', { phase: 'strip', stepId: s.id }));
     case 'facts':
-      return task.facts.map((factId) => entry('fact-seen', { factId }));
+      return task.facts.map((factId) =>
+        entry('fact-seen', {
+          factId,
+          ...(facts[factId].amount ? { amountMl: 400, typed: '0.4 L' } : {}),
+        }),
+      );
     case 'old':
       return oldPartRead(job);
     case 'seats':

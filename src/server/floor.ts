@@ -8,6 +8,7 @@ import {
   unreadable,
 } from '../core/job/index.ts';
 import { closed, DateOnly } from '../core/schemas/common.ts';
+import { everyOf, servicesDue } from '../core/service/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { lastEntryMs } from '../db/jobs.ts';
 import { getMeta, listRecords } from '../db/records.ts';
@@ -103,17 +104,25 @@ export async function archive(q: Static<typeof ArchiveSchema>): Promise<FloorRow
   );
 }
 
+/** A service stands on the floor from this long before it is due. */
+const soonMs = 14 * dayMs;
+
 /** The floor with what a new job is started from. */
 export async function floorView(): Promise<FloorView> {
   const { db } = await store();
   const behind = clockBehindMs(await lastEntryMs(db));
+  const units = await listRecords(db, 'units');
+  const nowMs = Date.now();
   return {
     ...(behind === undefined ? {} : { clockBehindMs: behind }),
     shop: await shopTitle(),
     rows: await floorRows(),
-    units: await listRecords(db, 'units'),
+    units,
     people: await people(),
-    nowMs: Date.now(),
+    nowMs,
+    services: servicesDue(units, everyOf(await settingsOf()), nowMs).filter(
+      (s) => s.dueMs <= nowMs + soonMs,
+    ),
     timeZone: await shopZone(),
     recheckKm: (await shopOfJob(db)).recheckKm ?? recheckKm,
   };

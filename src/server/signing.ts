@@ -16,6 +16,7 @@ import {
 import type { LifeRecord } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
+import { serviceWords } from '../core/service/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
 import { putOutcome } from '../db/likelihood-tables.ts';
@@ -75,6 +76,18 @@ function fittedBy(job: JobRow, now: JobNow, atKm: number): UnitRecord['fitted'] 
   return { [ctx.corner]: { atKm, again: true, note: `${job.number}, ${partInShort(part)}` } };
 }
 
+/** A packed bearing was seen to by the job that fitted it. */
+function servicedBy(
+  { number }: JobRow,
+  now: JobNow,
+  atKm: number,
+  on: string,
+): UnitRecord['serviced'] {
+  const { corner, unit } = now.ctx;
+  if (corner === 'unknown' || !serviceWords(unit.corners[corner]) || !bearingFitted(now)) return {};
+  return { [corner]: { on, atKm, what: 'fitted', job: number } };
+}
+
 /** Lives that a signature changes: the one it begins, and the one before it on the corner, which it ends. */
 function livesBy(
   lives: readonly LifeRecord[],
@@ -115,6 +128,7 @@ export async function signingWrites(
     suspectId: `bearing-${corner}`,
     results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   };
+  const day = isoDay(atMs, await zoneOf(db));
   const learned = learnedOn(now, job.number);
   const found = partFound(now) ?? partUsed(now);
   const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
@@ -126,6 +140,7 @@ export async function signingWrites(
       odometerKm,
       fasteners: { ...unit.fasteners, ...fastenersLearned(now, job.number) },
       fitted: fittedBy(job, now, odometerKm),
+      serviced: { ...unit.serviced, ...servicedBy(job, now, odometerKm, day) },
       ...(learned && corner !== 'unknown'
         ? { corners: { ...unit.corners, [corner]: learned.corner } }
         : {}),
@@ -138,7 +153,7 @@ export async function signingWrites(
       number: job.number,
       atKm: odometerKm,
       atMs,
-      day: isoDay(atMs, await zoneOf(db)),
+      day,
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...(foundBad(now) ? [putOutcome(db, job.id, atMs, outcome)] : []),

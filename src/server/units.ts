@@ -5,6 +5,7 @@ import { corners } from '../core/corner.ts';
 import { builtAlike } from '../core/press/index.ts';
 import { closed, Id, Km, Mm, Text } from '../core/schemas/common.ts';
 import { type UnitRecord, UnitSchema } from '../core/schemas/workshop.ts';
+import { everyOf, servicesOf } from '../core/service/index.ts';
 import type { UnitSheet } from '../core/schemas/unit-sheet.ts';
 import type { JobSummary } from '../core/job/index.ts';
 import { getRecord, listRecords, putRecord, replacedAt } from '../db/records.ts';
@@ -12,7 +13,8 @@ import { jobsOfUnit } from '../db/summaries.ts';
 import { floorSummaries } from './floor.ts';
 import { leadByPin, peopleOf, personOrProblem } from './people.ts';
 import { invalid, notFound } from './problem.ts';
-import { shopTitle, shopZone } from './shop.ts';
+import { partIndex } from './parts.ts';
+import { settingsOf, shopTitle, shopZone } from './shop.ts';
 import { store } from './store.ts';
 
 export const AlikeSchema = closed({
@@ -118,10 +120,18 @@ export async function unitSheet(id: string): Promise<UnitSheet> {
     };
   });
   const procedures = await listRecords(db, 'procedures');
+  const index = await partIndex(db);
   return {
     unit,
     jobs,
     lives: (await listRecords(db, 'lives')).filter((l) => l.unit === unit.fleetNo),
+    bores: Object.fromEntries(
+      corners.flatMap((c) => {
+        const part = index.byNumber.get(unit.corners[c]?.partNumber ?? '');
+        return part ? [[c, part.bearing.boreMm]] : [];
+      }),
+    ),
+    services: servicesOf(unit, everyOf(await settingsOf()), Date.now()),
     changes: await replacedAt(db, 'units', id),
     procedures: Object.fromEntries(
       corners.flatMap((c) => {

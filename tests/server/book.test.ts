@@ -176,10 +176,36 @@ it('gives the rechecks as a calendar that a calendar program reads', async () =>
   const calendar = new ICAL.Component(ICAL.parse(await r.text()) as never);
   const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
   expect(events.length).toBeGreaterThan(0);
-  const [event] = events;
+  const event = events.find((e) => e.summary.startsWith('Recheck'));
+  const service = events.find((e) => e.summary === 'Service unit 30, left front');
+  expect(service!.description).toMatch(/end play by the dial.*Due by date; last 2025-11-20/u);
+  expect(service!.startDate.toString()).toBe('2026-11-20');
   expect(event!.summary).toMatch(/^Recheck unit 26/u);
   expect(event!.description).toMatch(/by its paint mark only.*Wheel nuts by wrench: 120 N·m/u);
   expect(event!.startDate.isDate).toBe(true);
   expect(event!.uid).toMatch(/@true-spindle$/u);
   expect(calendar.getFirstSubcomponent('vevent')!.getFirstSubcomponent('valarm')).not.toBeNull();
+});
+
+it('writes down a service without a job, and deep water; not of a bearing that has none', async () => {
+  const say = (unit: string, what: string, body: object) =>
+    ask('POST', `/api/units/${unit}/${what}`, { byId: 'ines', ...body });
+  const looked = { corner: 'LF', what: 'looked-at', playMm: 0.05 };
+  expect(fieldsOf((await say('unit-07', 'service', looked)).json)).toEqual(['corner']);
+  const fitted = { ...looked, what: 'fitted' };
+  expect(fieldsOf((await say('unit-30', 'service', fitted)).json)).toEqual(['what']);
+  const back = { ...looked, odometerKm: 100 };
+  expect(fieldsOf((await say('unit-30', 'service', back)).json)).toEqual(['odometerKm']);
+  const onFloor = async (unit: string) =>
+    (await ask('GET', '/api/floor')).json.services.flatMap(
+      (s: { fleetNo: string; corner: string; cause: string }) =>
+        s.fleetNo === unit ? [`${s.corner} ${s.cause}`] : [],
+    );
+  expect(await onFloor('30')).toEqual(['LF date', 'RF date']);
+  const after = (await say('unit-30', 'service', looked)).json;
+  expect(after.services[0]).toMatchObject({ corner: 'LF', late: false, last: { playMm: 0.05 } });
+  expect(await onFloor('30')).toEqual(['RF date']);
+  expect(fieldsOf((await say('unit-30', 'waded', { on: '2999-01-01' })).json)).toEqual(['on']);
+  await say('unit-35', 'waded', { on: '2026-11-01' });
+  expect(await onFloor('35')).toEqual(['RR deep-water']);
 });

@@ -57,6 +57,7 @@ import {
   operations,
   piecesOf,
 } from '../press/index.ts';
+import type { EventBody } from '../schemas/events.ts';
 import { type Check, judgeCheck } from '../prove/index.ts';
 import { sentence } from '../rules/index.ts';
 import type { JobEvent } from '../schemas/events.ts';
@@ -364,13 +365,16 @@ function strokeOf(operation: Operation, source: CardSource): CardStroke | undefi
   };
 }
 
+const seenValue = ({ factId, amountMl }: EventBody<'fact-seen'>): string =>
+  amountMl === undefined ? facts[factId].done : `${facts[factId].done}: ${Math.round(amountMl)} mL`;
+
 /** What was seen and still stands, each with the last who saw it. */
 const seenLines = ({ events, state }: CardSource): CardLine[] =>
   events.flatMap((e, i) => {
     if (e.type !== 'fact-seen' || !state.facts.includes(e.body.factId)) return [];
     const { factId } = e.body;
     const later = events.slice(i + 1).some((x) => x.type === e.type && x.body.factId === factId);
-    return later ? [] : [{ what: facts[factId].ask, value: facts[factId].done, ...by(e) }];
+    return later ? [] : [{ what: facts[factId].ask, value: seenValue(e.body), ...by(e) }];
   });
 
 function torqueOf(procedure: Procedure, source: CardSource): NonNullable<CardDocument['torque']> {

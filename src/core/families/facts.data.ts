@@ -44,6 +44,13 @@ export const factIds = [
   'spindle-good',
   'cones-packed',
   'hub-seal-in',
+  'washers-laid',
+  'needle-good',
+  'oil-parts',
+  'tube-clean',
+  'breather-clear',
+  'oil-filmed',
+  'level-raised',
 ] as const;
 export type FactId = (typeof factIds)[number];
 
@@ -57,6 +64,8 @@ export interface Fact {
   caution?: CautionId;
   /** Strokes that stay locked until it is seen, and the rule that locks them. */
   locks?: { before: readonly Operation[]; rule: FactRule };
+  /** What is measured with it, and typed: a volume, mL. */
+  amount?: string;
   /** Bodies of the family's section to light up as its picture; facts of pressed-in bearings have drawings of their own. */
   lit?: readonly BodyRole[];
 }
@@ -470,5 +479,73 @@ export const facts: Record<FactId, Fact> = {
       then: 'Out with it, and another one: a seal is used once.',
     },
     lit: ['seal'],
+  },
+  'washers-laid': {
+    ask: 'Washer set complete: metal, hexagonal nylon, metal',
+    why: 'As it came off, laid out in a row: an earlier hand may have had it wrong, and two metal ones together wear through.',
+    done: 'Complete, in its order',
+    opposite: {
+      seen: 'Another order, or one is missing or worn',
+      then: 'It is on record as found. A whole set, laid out in its right order: metal, hexagonal nylon, metal.',
+    },
+    lit: ['clip', 'shaft'],
+  },
+  'needle-good': {
+    ask: 'Needle bearing behind the shaft: bright, every needle there, its track not grooved',
+    why: 'It carries the shaft alone when the hub is free; behind the new unit nobody sees it again.',
+    done: 'Bright, none missing',
+    opposite: {
+      seen: 'Blue, pitted, or a needle is gone',
+      then: 'The needle bearing is replaced too; a grooved shaft with it.',
+    },
+    lit: ['shaft', 'hub'],
+  },
+  'oil-parts': {
+    ask: 'Bearing and outer seal made for oil, inner seal left out',
+    why: 'A seal for grease weeps oil on to the brake; one left inside keeps the oil from the bearing.',
+    done: 'Both for oil, inner one out',
+    opposite: {
+      seen: 'One of them is for grease, or the inner seal is in',
+      then: 'The right one first, or the axle stays on grease: choose that at Plan.',
+    },
+    lit: ['inner', 'seal'],
+  },
+  'tube-clean': {
+    ask: 'Tube cleaned to metal, the carrier out for it',
+    why: 'Rust and sludge of years are washed into the gear set.',
+    done: 'Clean to metal',
+    opposite: {
+      seen: 'Rust or sludge is left in it',
+      then: 'Carrier out and the tube cleaned, or the axle stays on grease.',
+    },
+    lit: ['spindle'],
+  },
+  'breather-clear': {
+    ask: 'Breather clear, track of the seal perfect',
+    why: 'A warm axle that cannot breathe pushes its oil past every lip.',
+    done: 'Clear, and no groove',
+    opposite: {
+      seen: 'Blocked, or a groove under the lip',
+      then: 'Breather freed; a groove gets a sleeve, or a seal that runs beside it.',
+    },
+    lit: ['spindle', 'seal'],
+  },
+  'oil-filmed': {
+    ask: 'Bearing filmed with oil or a little grease',
+    why: 'The oil of the axle comes after the first kilometres: until then the bearing has what it was given.',
+    done: 'Filmed all round',
+    opposite: { seen: 'It is dry', then: 'A film on rollers and tracks before the hub goes on.' },
+    lit: ['inner', 'ball'],
+  },
+  'level-raised': {
+    ask: 'Axle oil raised by a measured volume, and noted',
+    why: 'The hubs take some of it, and the old level leaves the gears short. About 0.4 L is one report; this axle’s own is what was poured in.',
+    done: 'Raised to the level',
+    amount: 'Poured in',
+    opposite: {
+      seen: 'Not raised, or not measured',
+      then: 'Measure what goes in, to the level with the axle straight and level.',
+    },
+    lit: ['spindle'],
   },
 };

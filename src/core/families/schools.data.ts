@@ -198,13 +198,3 @@ export const schoolsOf = (code: FamilyCode | undefined): SchoolId[] =>
 
 export const schoolOption = (id: SchoolId, option_: string): SchoolOption | undefined =>
   schools[id].options.find((o) => o.id === option_);
-
-/** What has to be true before an axle is fed by its oil instead of grease. Common practice, no published source. */
-export const oilConditions: readonly string[] = [
-  'Bearing and outer seal made for oil',
-  'Tube cleaned to metal with the carrier out: rust and sludge are washed into the gears',
-  'Track of the seal perfect, breather clear',
-  'Film of oil or grease on the bearing for the first kilometres',
-  'Level raised by a measured volume, and noted',
-  'Brakes looked at for oil after 160 km / 100 mi',
-];

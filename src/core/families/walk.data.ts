@@ -69,6 +69,19 @@ const oneStroke: Way = { school: 'collar', option: 'one' };
 const turn = (...more: FactId[]) =>
   see('turn', 'Turn', 'Does it turn as it should?', 'turns-smoothly', ...more);
 
+const onOil: Way = { school: 'feed', option: 'oil' };
+/** A hub that its axle's oil feeds from now on: all of it, or it stays on grease. */
+const axleOil = see(
+  'oil',
+  'Axle oil',
+  'Before oil feeds it',
+  'oil-parts',
+  'tube-clean',
+  'breather-clear',
+  'oil-filmed',
+  'level-raised',
+);
+
 /** Two taper rows in a hub: only the cups are pressed; the cones slide on, and the nut sets them. */
 const cupsInHub: Omit<Walk, 'steps'> = {
   out: [strip, see('cups', 'Cups', 'Out, side to side from behind', 'cups-driven-out'), old, seats],
@@ -143,10 +156,15 @@ export const walks: Readonly<Record<FamilyCode, Walk>> = {
   },
   P3L: {
     steps: p3lSteps,
-    out: [strip, see('unit', 'Unit', 'The rust bond', 'bond-broken'), old],
+    out: [
+      strip,
+      see('washers', 'Washers', 'As an earlier hand left them', 'washers-laid'),
+      see('unit', 'Unit', 'The rust bond', 'bond-broken'),
+      old,
+    ],
     in: [
       see('seat', 'Seat', 'What the unit stands on', 'pilot-clean', 'face-flat'),
-      see('pack', 'Pack', 'Before it goes on', 'needle-packed', 'o-ring-greased'),
+      see('pack', 'Pack', 'Before it goes on', 'needle-good', 'needle-packed', 'o-ring-greased'),
       home(see('on', 'Unit on', 'On its seat by hand', 'unit-seated')),
       turn(),
     ],
@@ -188,7 +206,7 @@ export const walks: Readonly<Record<FamilyCode, Walk>> = {
       turn('ring-to-bearing'),
     ],
   },
-  A3: { steps: a3Steps, ...cupsInHub },
+  A3: { steps: a3Steps, out: cupsInHub.out, in: [...cupsInHub.in, by(onOil, axleOil)] },
   B2: {
     steps: b2Steps,
     out: [
@@ -247,6 +265,16 @@ export function strokesLeftOut(
 /** Whether anything is pressed or measured for a press: a unit that is bolted on needs no dimensions of the parts. */
 export const isPressed = ({ out, in: into }: Walk): boolean =>
   [...out, ...into].some((t) => t.kind === 'stroke' || t.kind === 'seats');
+
+/** What is asked for only by one way on a question of school. */
+export const factsOfWay = (way: Way): FactId[] => [
+  ...new Set(
+    Object.values(walks)
+      .flatMap((w) => [...w.out, ...w.in])
+      .filter((t) => t.way?.school === way.school && t.way.option === way.option)
+      .flatMap((t) => (t.kind === 'facts' ? t.facts : [])),
+  ),
+];
 
 /** The strokes of a family in a sentence. */
 export function strokesInWords(code: FamilyCode): string {

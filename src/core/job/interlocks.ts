@@ -1,5 +1,12 @@
 import { resultFault, suspectsFor, testById } from '../diagnosis/index.ts';
-import { answersFault, cautions, familiesBy, type Item, itemsOf } from '../families/index.ts';
+import {
+  answersFault,
+  cautions,
+  facts,
+  familiesBy,
+  type Item,
+  itemsOf,
+} from '../families/index.ts';
 import { isSlip } from '../fits/index.ts';
 import { bearingFaults, isCount, readingFault } from '../matching/index.ts';
 import { traceFault } from '../press/index.ts';
@@ -122,6 +129,11 @@ const guards: Guards = {
     if (wrong) return fault(wrong, 'match.part', 'part.bearing.');
     const twice = ctx.parts.some((p) => p.number === b.part.number && !p.byHand);
     return twice ? refuse('part.number', 'match.part-twice', { part: b.part.number }) : undefined;
+  },
+  'fact-seen': ({ factId, absent, amountMl }) => {
+    const measured = facts[factId].amount;
+    const right = (amountMl !== undefined) === (measured !== undefined && absent !== true);
+    return right ? undefined : refuse('amountMl', 'fact.amount', { part: measured ?? '' });
   },
   'seat-read': (b, job) => {
     const unknown = instrumentRefusal(job, b.instrumentId);

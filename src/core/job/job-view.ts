@@ -1,4 +1,5 @@
 import type { JobCorner } from '../corner.ts';
+import type { FleetService } from '../service/index.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
 import type { JobNow } from './job-now.ts';
 import type { Timer } from './state.ts';
@@ -50,6 +51,8 @@ export interface FloorView {
   timeZone: string;
   /** Distance to a recheck in this shop, km. */
   recheckKm: number;
+  /** Packed bearings that are due soon or late, the first first. */
+  services: FleetService[];
   /** How far the clock of this machine stands behind the last entry, where it was set back, ms. */
   clockBehindMs?: number;
 }

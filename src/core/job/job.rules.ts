@@ -248,6 +248,11 @@ export const interlockRules = ruleTable({
     'A signed card is closed',
     () => 'This job card is signed. A correction is a new job or a line that refers to it.',
   ),
+  'fact.amount': refuses('An amount where one is measured', (f) =>
+    f.part
+      ? `${f.part}: measure and type how much; where it was not seen, no amount.`
+      : 'Nothing is measured with this.',
+  ),
   'school.none': refuses(
     'A way of this family',
     (f) => `“${f.part}” is not asked, or is no way of this family.`,

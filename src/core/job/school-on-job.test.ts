@@ -76,18 +76,20 @@ describe('where good technicians differ', () => {
     expect(wayOf(later, 'collar')).toBe('two');
   });
   it('stands on the card, and a bearing that is fed otherwise from now on is marked on its unit', () => {
-    const { entries } = workThrough(a3);
-    const job = fresh();
-    const body = { school: 'feed', option: 'oil', reason: 'as the other side' } as const;
-    expect(choose(job, body)).toBeUndefined();
-    for (const e of entries) expect(job.put(e)).toBeUndefined();
+    const onOil = walked.find((w) => w.way?.option === 'oil')!;
+    const job = workThrough(onOil).worked;
     const card = makeCard({ ...job.now, events: job.events, job: { number: '1', createdMs: 0 } });
     expect(card.ways?.map((l) => l.value)).toEqual(
       expect.arrayContaining([
-        'axle oil, inner seal left out: as the other side',
+        'axle oil, inner seal left out: its fitting sheet',
         'small end play by the dial',
       ]),
     );
+    const raised = card.seen?.find((l) => l.what.startsWith('Axle oil raised'));
+    expect(raised?.value).toBe('Raised to the level: 400 mL');
+    const bare = { type: 'fact-seen', body: { factId: 'level-raised' } } as const;
+    const before = new Worked(shopContext(onOil.unit, onOil.corner));
+    expect(before.put(bare)).toMatchObject({ rule: 'fact.amount', field: 'amountMl' });
     expect(learnedOn(job.now, '1')?.corner.feed).toBe('oil');
     const plain = workThrough(a3).worked;
     expect(learnedOn(plain.now, '1')).toBeUndefined();

@@ -46,6 +46,8 @@ export interface JobState {
   /** Who has read which caution: each who pumps reads it once a job. */
   cautionsRead: Record<string, string[]>;
   facts: string[];
+  /** What was measured with a thing seen, mL. */
+  amountsMl: Partial<Record<FactId, number>>;
   /** When each of them was last seen. */
   seenAtMs: Partial<Record<FactId, number>>;
   /** Things looked for of which the opposite was seen. */
@@ -145,6 +147,7 @@ const emptyState = (): JobState => ({
   timers: [],
   cautionsRead: byWord(),
   facts: [],
+  amountsMl: {},
   seenAtMs: {},
   contrary: {},
   oldReadings: {},
@@ -291,6 +294,7 @@ function apply(s: JobState, e: JobEvent): void {
         once(s.facts, e.body.factId);
         s.seenAtMs[e.body.factId] = e.atMs;
         delete s.contrary[e.body.factId];
+        if (e.body.amountMl !== undefined) s.amountsMl[e.body.factId] = e.body.amountMl;
       }
       break;
     case 'old-part-read': {

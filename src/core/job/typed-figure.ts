@@ -23,6 +23,7 @@ const figureIn: { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Figure
     dimension: isCount(b.dimension) ? 'count' : 'length',
   }),
   'figure-read': (b) => ({ field: 'value', value: b.value, dimension: 'length' }),
+  'fact-seen': (b) => ({ field: 'amountMl', value: b.amountMl, dimension: 'volume' }),
   'stage-recorded': (b, { ctx }) => {
     const stage = ctx.procedure?.stages.find((s) => s.id === b.stageId);
     return { field: 'actual', value: b.actual, dimension: stage && stageUnit(stage) };

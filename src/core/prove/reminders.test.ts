@@ -33,5 +33,6 @@ it('a nut that is stretched or staked is looked at by its mark, another pulled',
   expect(byMarkOnly({ ...plain, stages: [...stages, angle] })).toBe(true);
   const p = { ...plain, fastener: 'Axle nut' } as never;
   expect(recheckWords(p, 120)).toBe('Axle nut by wrench: 150 N·m. Wheel nuts by wrench: 120 N·m.');
+  expect(recheckWords(p, 120, true)).toMatch(/N·m\. Brakes looked at for oil\.$/u);
   expect(recheckWords(undefined, undefined)).toMatch(/paint mark.*maker’s figure/u);
 });

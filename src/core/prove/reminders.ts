@@ -36,8 +36,12 @@ export const byMarkOnly = (p: Pick<Procedure, 'stretch' | 'singleUse' | 'stages'
   p.stretch || p.singleUse || p.stages.some((s) => s.kind === 'angle');
 
 /** What is done at a recheck, in words. */
-export function recheckWords(p: Procedure | undefined, wheelNm: number | undefined): string {
-  const wheel = `Wheel nuts by wrench${wheelNm === undefined ? ', to the maker’s figure' : `: ${wheelNm} N·m`}.`;
+export function recheckWords(
+  p: Procedure | undefined,
+  wheelNm: number | undefined,
+  fedByOil = false,
+): string {
+  const wheel = `Wheel nuts by wrench${wheelNm === undefined ? ', to the maker’s figure' : `: ${wheelNm} N·m`}.${fedByOil ? ' Brakes looked at for oil.' : ''}`;
   if (!p) return `Centre nut by its paint mark. ${wheel}`;
   const nm = p.stages.findLast((s) => s.kind === 'torque')?.value;
   const nut =

@@ -82,6 +82,9 @@ export const eventBodies = {
   /** `absent`: it was looked for, and the opposite was seen. */ 'fact-seen': closed({
     factId: oneOf(factIds),
     absent: Maybe(Type.Boolean()),
+    /** Of what is measured with it, mL, and as it was typed. */
+    amountMl: Maybe(Type.Number({ minimum: 1, maximum: 5000 })),
+    typed: Maybe(Text(40)),
   }),
   'family-named': closed({
     code: oneOf(familyCodes),

@@ -30,6 +30,11 @@ export const ShopSettingsSchema = closed({
   recheckKm: Maybe(Type.Integer({ minimum: 10, maximum: 2000 })),
   /** Days after which they are looked at at the latest. */
   recheckDays: Maybe(Type.Integer({ minimum: 1, maximum: 365 })),
+  /** Days, and distance in km, after which a packed bearing is looked at and packed. */
+  serviceDays: Maybe(Type.Integer({ minimum: 30, maximum: 1500 })),
+  serviceKm: Maybe(Type.Integer({ minimum: 1000, maximum: 200_000 })),
+  /** Within this distance a bearing that fails again on its corner is a comeback, km. */
+  comebackKm: Maybe(Type.Integer({ minimum: 100, maximum: 100_000 })),
 });
 export type ShopSettings = Static<typeof ShopSettingsSchema>;
 

@@ -1,5 +1,6 @@
 import type { Corner, JobCorner } from '../corner.ts';
 import type { LifeRecord } from '../logbook/index.ts';
+import type { ServiceDue } from '../service/index.ts';
 import type { UnitRecord } from './workshop.ts';
 
 /** What the unit's page shows. */
@@ -17,6 +18,10 @@ export interface UnitSheet {
   }[];
   /** Bearings fitted to it, as the book of lives has them. */
   lives: LifeRecord[];
+  /** Bearings of it that are packed or fed, and when each is seen to next. */
+  services: ServiceDue[];
+  /** Bore of the part on record at each corner, mm. */
+  bores: Partial<Record<Corner, number>>;
   /** When its record was changed, newest first. */
   changes: number[];
   /** Procedures of its corners by name. */

@@ -8,7 +8,8 @@ import { AdapterSchema, PressSchema } from '../press/kit.ts';
 import { FastenerSchema } from '../torque/fastener.ts';
 import { ProcedureSchema } from '../torque/stage.ts';
 import { WrenchSchema } from '../torque/wrench.ts';
-import { closed, Currency, Id, Km, Maybe, Mm, oneOf, Text } from './common.ts';
+import { ServicedSchema } from '../service/serviced.ts';
+import { closed, Currency, DateOnly, Id, Km, Maybe, Mm, oneOf, Text } from './common.ts';
 
 /** The open file formats of a workshop: what the demo data is written in, and what a user may import. */
 
@@ -66,6 +67,13 @@ export const UnitSchema = closed({
       closed({ LF: FittedSchema, RF: FittedSchema, LR: FittedSchema, RR: FittedSchema }),
     ),
   ),
+  /** When packed bearings were last seen to, and when the unit last stood in deep water. */
+  serviced: Maybe(
+    Type.Partial(
+      closed({ LF: ServicedSchema, RF: ServicedSchema, LR: ServicedSchema, RR: ServicedSchema }),
+    ),
+  ),
+  wadedOn: Maybe(DateOnly),
   exposure: Maybe(Type.Array(oneOf(exposures), { uniqueItems: true, maxItems: exposures.length })),
   fasteners: Type.Record(Id, FastenerSchema),
 });

@@ -1,4 +1,13 @@
-import { coreUnit, type Dimension, INCH_MM, INHG_KPA, LBF_FT, LBF_N, MILE_KM } from './quantity.ts';
+import {
+  coreUnit,
+  type Dimension,
+  FL_OZ_ML,
+  INCH_MM,
+  INHG_KPA,
+  LBF_FT,
+  LBF_N,
+  MILE_KM,
+} from './quantity.ts';
 
 /** A fixed number of decimals with a true minus and thin thousands: `3 190`, `−0.05`. */
 export function fixed(value: number, decimals = 0): string {
@@ -57,6 +66,8 @@ function metricFirst(value: number, dimension: Dimension, decimals: number): Bot
       return { value: first, unit: 'km/h', other: `${fixed(value / MILE_KM, decimals)} mph` };
     case 'distance':
       return { value: first, unit: 'km', other: `${fixed(value / MILE_KM, decimals)} mi` };
+    case 'volume':
+      return { value: first, unit: 'mL', other: `${fixed(value / FL_OZ_ML, decimals + 1)} fl oz` };
     case 'angle':
       return { value: first, unit: '°', other: '' };
     case 'time':
@@ -78,6 +89,7 @@ const defaultDecimals: Record<Dimension, number> = {
   pull: 1,
   angle: 0,
   temperature: 0,
+  volume: 0,
   rise: 0,
   speed: 0,
   distance: 0,

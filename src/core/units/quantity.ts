@@ -20,7 +20,8 @@ export type Dimension =
   | 'count'
   | 'ratio'
   | 'share'
-  | 'level';
+  | 'level'
+  | 'volume';
 
 interface Unit {
   /** Names accepted, lower case, without spaces and middle dots. */
@@ -45,6 +46,8 @@ export const LBF_N = 4.4482216152605;
 /** Inch of mercury and pound-force on a square inch. NIST SP 811. */
 export const INHG_KPA = 3.386389;
 const PSI_KPA = 6.894757;
+/** US fluid ounce, mL. NIST SP 811. */
+export const FL_OZ_ML = 29.57353;
 export const INCH_MM = 25.4;
 export const MILE_KM = 1.609344;
 
@@ -148,6 +151,14 @@ const scales: Record<Dimension, Scale> = {
   ratio: { core: '', units: [{ names: ['', ':1'], factor: 1 }] },
   share: { core: '%', units: [{ names: ['%', ''], factor: 1 }] },
   level: { core: 'dB', units: [{ names: ['db', ''], factor: 1 }] },
+  volume: {
+    core: 'mL',
+    units: [
+      { names: ['ml', 'cm³', 'cm3', 'cc', ''], factor: 1 },
+      { names: ['l', 'litre', 'liter'], factor: 1000 },
+      { names: ['floz', 'oz'], factor: FL_OZ_ML },
+    ],
+  },
   turns: {
     core: 'turns',
     units: [

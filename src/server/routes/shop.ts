@@ -36,6 +36,7 @@ import {
   unitSheet,
 } from '../units.ts';
 import { remindersCalendar } from '../reminders.ts';
+import { noteService, noteWaded, ServiceSchema, WadedSchema } from '../service.ts';
 import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
 import {
   ConsumableSearchSchema,
@@ -274,6 +275,20 @@ export const shopRoutes: readonly Route[] = [
     'Name, clock, tyre, year, identification number and axle load of a unit',
     { body: UnitFactsSchema },
     ({ params, body }) => noteFacts(params['id']!, body),
+  ),
+  route(
+    'POST',
+    '/api/units/{id}/service',
+    'A packed bearing was looked at or packed again, without a job',
+    { body: ServiceSchema },
+    ({ params, body }) => noteService(params['id']!, body),
+  ),
+  route(
+    'POST',
+    '/api/units/{id}/waded',
+    'The unit stood in deep water: its packed bearings are due',
+    { body: WadedSchema },
+    ({ params, body }) => noteWaded(params['id']!, body),
   ),
   route(
     'PUT',

@@ -8,6 +8,7 @@ import {
   stations,
   timerNow,
 } from '../../core/job/index.ts';
+import { causeWords, type FleetService } from '../../core/service/index.ts';
 import { dayTime, isoDay, timeLeft } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
@@ -56,6 +57,7 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   const open = first.rows.filter((r) => r.station && !r.closed);
   const due = first.rows.filter((r) => r.recheck);
   const noted = first.rows.filter((r) => r.note).slice(0, 2);
+  const services = first.services.slice(0, due.length > 0 ? 1 : 3);
   const stopped = open.filter((r) => r.spine.some((m) => m.mark === 'blocked'));
   const waiting = open.filter((r) => r.timers.length > 0);
   useRings(
@@ -156,10 +158,13 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         {noted.map((r) => (
           <ShiftNote key={r.id} r={r} who={who} />
         ))}
-        {due.slice(0, Math.max(1, 3 - noted.length)).map((r) => (
+        {services.map((s) => (
+          <Service key={`${s.unitId} ${s.corner}`} s={s} now={now} timeZone={first.timeZone} />
+        ))}
+        {due.slice(0, Math.max(1, 3 - noted.length - services.length)).map((r) => (
           <Recheck key={r.id} r={r} now={now} timeZone={first.timeZone} />
         ))}
-        {due.length === 0 && <p className="note">Nothing is due.</p>}
+        {due.length + first.services.length === 0 && <p className="note">Nothing is due.</p>}
       </section>
       {starting && (
         <StartJob
@@ -273,6 +278,29 @@ function ShiftNote({ r, who }: { r: FloorRow; who: string }) {
         Read
       </button>
     </div>
+  );
+}
+
+/** A packed bearing that is to be seen to. */
+function Service({ s, now, timeZone }: { s: FleetService; now: number; timeZone: string }) {
+  const late = s.dueMs <= now;
+  return (
+    <a className="item" href={`/units/${s.unitId}`}>
+      <CornerGlyph corner={s.corner} height={58} />
+      <p>
+        <b>Unit {s.fleetNo}, service</b>
+        {late ? (
+          <span className="verdict-line check">
+            <VerdictShape status="check" size={16} />
+            Check: due now, {causeWords[s.cause]}
+          </span>
+        ) : (
+          <span>
+            by {isoDay(s.dueMs, timeZone)}, {causeWords[s.cause]}
+          </span>
+        )}
+      </p>
+    </a>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
-  oilConditions,
+  facts,
+  factsOfWay,
   type SchoolId,
   schoolOption,
   schools,
@@ -54,8 +55,8 @@ function Question({ id }: { id: SchoolId }) {
       </p>
       {id === 'feed' && way === 'oil' && (
         <ul className="conditions">
-          {oilConditions.map((c) => (
-            <li key={c}>{c}</li>
+          {factsOfWay({ school: 'feed', option: 'oil' }).map((f) => (
+            <li key={f}>{facts[f].ask}</li>
           ))}
         </ul>
       )}

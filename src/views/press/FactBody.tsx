@@ -4,7 +4,11 @@ import { familyCodeOf, seenNow, strokesOf, worksInOneGo } from '../../core/job/i
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
-import { useJob } from '../shell/useJob.ts';
+import { parseQuantity } from '../../core/units/index.ts';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { both } from '../../ui/units.ts';
+import { useDraft } from '../../ui/useDraft.ts';
+import { faultOf, useJob } from '../shell/useJob.ts';
 import { FactFigure } from './FactFigure.tsx';
 
 function FactCaution({ id }: { id: CautionId | undefined }) {
@@ -31,10 +35,20 @@ export function FactBody({
 }) {
   const { view, send } = useJob();
   const seen = (id: FactId) => seenNow(view, id);
+  const amountOf = (id: FactId) => {
+    const ml = view.state.amountsMl[id];
+    if (ml === undefined) return null;
+    const { value, unit, other } = both(ml, 'volume');
+    return `: ${value} ${unit} / ${other}`;
+  };
   const contrary = ids.filter((id) => view.state.contrary[id]);
   const open = ids.filter((id) => !seen(id));
   // Who works less deep says it of all at once; each stands on the page with its picture.
-  const together = worksInOneGo(view) && open.length > 1 && contrary.length === 0;
+  const together =
+    worksInOneGo(view) &&
+    open.length > 1 &&
+    contrary.length === 0 &&
+    !open.some((id) => facts[id].amount);
   // The last of a station leads on in the same tap, where nothing else is owed.
   const leads = nextLabel !== 'Next' && !missing;
   const seeAll = async () => {
@@ -68,15 +82,10 @@ export function FactBody({
                     <span className="verdict-line good">
                       <VerdictShape status="good" size={24} />
                       {facts[id].done}
+                      {amountOf(id)}
                     </span>
                   ) : (
-                    <button
-                      type="button"
-                      className="btn"
-                      onClick={() => send('fact-seen', { factId: id })}
-                    >
-                      {facts[id].done}
-                    </button>
+                    <FactDone id={id} />
                   )}
                   {!view.state.contrary[id] && (
                     <button
@@ -118,6 +127,35 @@ export function FactBody({
         )
       }
     />
+  );
+}
+
+/** Says that a thing was seen; with what was measured where its record has an amount. */
+function FactDone({ id }: { id: FactId }) {
+  const { view, send, problem } = useJob();
+  const [text, setText, clear] = useDraft(`${view.job.id}:${id}:amount`);
+  const { amount, done } = facts[id];
+  const ml = parseQuantity(text, 'volume');
+  const say = async () => {
+    const measured = amount && ml.ok ? { amountMl: ml.value, typed: ml.typed } : {};
+    if (await send('fact-seen', { factId: id, ...measured })) clear();
+  };
+  return (
+    <>
+      {amount && (
+        <QuantityInput
+          compact
+          label={amount}
+          dimension="volume"
+          text={text}
+          onText={setText}
+          fault={faultOf(problem, 'amountMl')}
+        />
+      )}
+      <button type="button" className="btn" onClick={() => void say()}>
+        {done}
+      </button>
+    </>
   );
 }
 

@@ -27,10 +27,20 @@ function withText(s: ShopSettings, key: 'currency' | 'timeZone', text: string): 
   const { [key]: _was, ...rest } = s;
   return text === '' ? rest : { ...rest, [key]: text };
 }
+type Interval = 'recheckKm' | 'recheckDays' | 'serviceKm' | 'serviceDays' | 'comebackKm';
+/** After how much the shop looks again. */
+const intervals: readonly { key: Interval; label: string; unit: string }[] = [
+  { key: 'recheckKm', label: 'Recheck after', unit: 'km' },
+  { key: 'recheckDays', label: 'At the latest after', unit: 'days' },
+  { key: 'serviceKm', label: 'Packed bearings after', unit: 'km' },
+  { key: 'serviceDays', label: 'At the latest after', unit: 'days' },
+  { key: 'comebackKm', label: 'A comeback is one within', unit: 'km' },
+];
+
 /** The same for a number; what is none is left as typed for the server to refuse. */
 function withNumber(
   s: ShopSettings,
-  key: 'taxPercent' | 'recheckKm' | 'recheckDays' | 'labourRateMinor',
+  key: 'taxPercent' | 'labourRateMinor' | Interval,
   text: string,
 ): ShopSettings {
   const { [key]: _was, ...rest } = s;
@@ -64,8 +74,7 @@ export default function Shop({
   const [who, setWho] = useState(firstWho);
   const [rate, setRate] = useState(rateText(first.settings));
   const [tax, setTax] = useState(String(first.settings.taxPercent ?? ''));
-  const [recheck, setRecheck] = useState(String(first.settings.recheckKm ?? ''));
-  const [days, setDays] = useState(String(first.settings.recheckDays ?? ''));
+  const [interval, setIntervals] = useState<Partial<Record<Interval, string>>>({});
   const money = isCurrency(settings.currency) ? settings.currency : undefined;
   const [pin, setPin] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
@@ -150,26 +159,19 @@ export default function Shop({
             text={settings.timeZone ?? ''}
             onText={(t) => setSettings(withText(settings, 'timeZone', t.trim()))}
           />
-          <Field
-            label="Recheck after"
-            unit="km"
-            inputMode="numeric"
-            text={recheck}
-            onText={(t) => {
-              setRecheck(t);
-              setSettings(withNumber(settings, 'recheckKm', t));
-            }}
-          />
-          <Field
-            label="At the latest after"
-            unit="days"
-            inputMode="numeric"
-            text={days}
-            onText={(t) => {
-              setDays(t);
-              setSettings(withNumber(settings, 'recheckDays', t));
-            }}
-          />
+          {intervals.map(({ key, label, unit }) => (
+            <Field
+              key={key}
+              label={label}
+              unit={unit}
+              inputMode="numeric"
+              text={interval[key] ?? String(first.settings[key] ?? '')}
+              onText={(t) => {
+                setIntervals({ ...interval, [key]: t });
+                setSettings(withNumber(settings, key, t));
+              }}
+            />
+          ))}
         </div>
         <ShopSchools
           chosen={settings.schools ?? {}}

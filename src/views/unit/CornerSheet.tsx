@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { type Corner, cornerNames } from '../../core/corner.ts';
 import { familyByCode } from '../../core/families/index.ts';
 import { layoutDoubt } from '../../core/job/index.ts';
@@ -15,7 +16,16 @@ const valueIn = ({ figure, value }: KnownFigure): string =>
     : (figure.options?.find((o) => o.id === value)?.name ?? value);
 
 /** What is known of one corner and where it comes from; what still has to be read. */
-export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corner }) {
+export function CornerSheet({
+  sheet,
+  corner,
+  children,
+}: {
+  sheet: UnitSheet;
+  corner: Corner;
+  /** What is to be done here, before what is known. */
+  children?: ReactNode;
+}) {
   const { unit, changes, timeZone, procedures } = sheet;
   const record = unit.corners[corner];
   if (!record)
@@ -48,6 +58,7 @@ export function CornerSheet({ sheet, corner }: { sheet: UnitSheet; corner: Corne
           ? 'As it was first entered.'
           : `Record changed ${dayTime(changes[0], timeZone)}, ${changes.length} earlier ${changes.length === 1 ? 'version' : 'versions'} kept.`}
       </p>
+      {children}
       <table className="rows">
         <tbody>
           <tr>

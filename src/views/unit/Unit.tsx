@@ -10,6 +10,7 @@ import { DrivenAxles } from '../floor/DrivenAxles.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { ClockDown } from './ClockDown.tsx';
 import { CornerSheet } from './CornerSheet.tsx';
+import { ServiceBody } from './ServiceBody.tsx';
 import { UnitFacts } from './UnitFacts.tsx';
 import './unit.css';
 
@@ -49,7 +50,9 @@ export default function Unit({ first, who: firstWho }: { first: UnitSheet; who: 
         ))}
       </section>
       <div className="unit-side">
-        <CornerSheet sheet={sheet} corner={corner} />
+        <CornerSheet sheet={sheet} corner={corner}>
+          <ServiceBody sheet={sheet} corner={corner} who={who} onSheet={setSheet} />
+        </CornerSheet>
         <Jobs sheet={sheet} />
         <UnitFacts sheet={sheet} who={who} onSheet={setSheet} />
         {km && <ClockDown sheet={sheet} who={who} onSheet={setSheet} />}

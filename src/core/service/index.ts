@@ -1,0 +1,3 @@
+export * from './due.ts';
+export * from './grease.ts';
+export * from './serviced.ts';

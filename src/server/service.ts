@@ -1,0 +1,72 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { corners } from '../core/corner.ts';
+import { closed, DateOnly, Id, Km, oneOf } from '../core/schemas/common.ts';
+import type { UnitSheet } from '../core/schemas/unit-sheet.ts';
+import type { UnitRecord } from '../core/schemas/workshop.ts';
+import { ServicedSchema, serviceWords } from '../core/service/index.ts';
+import { isoDay } from '../core/units/index.ts';
+import { getRecord, putRecord } from '../db/records.ts';
+import { personOrProblem } from './people.ts';
+import { invalid, notFound } from './problem.ts';
+import { zoneOf } from './shop.ts';
+import { store } from './store.ts';
+import { unitSheet } from './units.ts';
+
+const { what, playMm, note } = ServicedSchema.properties;
+export const ServiceSchema = closed({
+  byId: Id,
+  corner: oneOf(corners),
+  what,
+  playMm,
+  note,
+  odometerKm: Type.Optional(Km),
+});
+export const WadedSchema = closed({ byId: Id, on: DateOnly });
+
+/** Changes a unit's record by what somebody did to it; the record as it was is kept. */
+async function change(
+  unitId: string,
+  byId: string,
+  by: (unit: UnitRecord, today: string) => UnitRecord,
+): Promise<UnitSheet> {
+  const { db, writes } = await store();
+  await personOrProblem(db, byId);
+  await writes.run(async () => {
+    const unit = await getRecord(db, 'units', unitId);
+    if (!unit) throw notFound('unit', unitId);
+    const today = isoDay(Date.now(), await zoneOf(db));
+    await putRecord(db, 'units', unitId, 0, by(unit, today));
+  });
+  return unitSheet(unitId);
+}
+
+/** The bearing of a corner was seen to, without a job. */
+export const noteService = (
+  unitId: string,
+  { byId, corner, odometerKm, ...done }: Static<typeof ServiceSchema>,
+): Promise<UnitSheet> =>
+  change(unitId, byId, (unit, today) => {
+    const no = (field: string, reason: string) => invalid([{ field, reason }]);
+    if (done.what === 'fitted') throw no('what', 'A bearing is fitted by a job.');
+    if (!serviceWords(unit.corners[corner]))
+      throw no('corner', `Nothing is packed or fed at ${corner}: that bearing has no service.`);
+    if ((odometerKm ?? Infinity) < (unit.odometerKm ?? 0))
+      throw no('odometerKm', `The record stands at ${unit.odometerKm} km.`);
+    const atKm = odometerKm ?? unit.odometerKm;
+    const serviced = { on: today, ...(atKm === undefined ? {} : { atKm }), ...done, byId };
+    return {
+      ...unit,
+      ...(atKm === undefined ? {} : { odometerKm: atKm }),
+      serviced: { ...unit.serviced, [corner]: serviced },
+    };
+  });
+
+/** The unit stood in deep water: every packed bearing of it is seen to. */
+export const noteWaded = (
+  unitId: string,
+  { byId, on }: Static<typeof WadedSchema>,
+): Promise<UnitSheet> =>
+  change(unitId, byId, (unit, today) => {
+    if (on > today) throw invalid([{ field: 'on', reason: `${on} has not come yet.` }]);
+    return { ...unit, wadedOn: on };
+  });
