@@ -5,7 +5,7 @@ import { adjustedNut } from './t2.data.ts';
 /** Family A3, the hub of a full-floating axle on its tube. Common practice, no published source. */
 export const a3Steps: readonly Step[] = [
   ground,
-  level,
+  { ...level, lit: ['spindle'] },
   {
     id: 'shaft',
     place: 'car',

@@ -5,7 +5,7 @@ import { axleNut, drum, ground, parkingBrake, soak, wheel } from './shared.data.
 /** Family B2, two ball bearings with a spacer in a hub of their own. Common practice, no published source. */
 export const b2Steps: readonly Step[] = [
   ground,
-  soak,
+  { ...soak, lit: ['hub', 'nut'] },
   {
     ...axleNut,
     single: 'axle-nut',
@@ -34,6 +34,7 @@ export const b2Steps: readonly Step[] = [
     id: 'brake-line',
     place: 'car',
     minutes: 6,
+    lit: ['shoes', 'backing'],
     out: {
       text: 'Brake line off and capped, springs drawn on paper before they come out',
       why: 'Nobody remembers which hook goes where.',

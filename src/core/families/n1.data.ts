@@ -12,6 +12,7 @@ export const n1Steps: readonly Step[] = [
     id: 'locking',
     place: 'car',
     minutes: 8,
+    lit: ['locking'],
     out: {
       text: 'Locking hub or flange off, washers laid out in their order',
       why: 'Metal, plastic, metal: an earlier hand may have had it wrong. A picture of it.',

@@ -11,6 +11,8 @@ export const p1Steps: readonly Step[] = [
     id: 'soak',
     place: 'car',
     minutes: 2,
+    lit: ['knuckle', 'clip'],
+    stays: true,
     out: {
       text: 'Penetrant on the joints, the snap ring and behind the knuckle',
       why: 'It needs its time before anything is struck.',
@@ -24,6 +26,7 @@ export const p1Steps: readonly Step[] = [
     id: 'calliper',
     place: 'car',
     minutes: 8,
+    lit: ['calliper'],
     out: {
       text: 'Calliper off with its bracket, hung on a wire',
       why: 'The hose must never carry it.',
@@ -41,6 +44,7 @@ export const p1Steps: readonly Step[] = [
     id: 'disc',
     place: 'car',
     minutes: 3,
+    lit: ['disc'],
     out: { text: 'Disc off', why: 'It is in the way of the hub.' },
     back: {
       text: 'Hub face cleaned, disc on',
@@ -53,6 +57,7 @@ export const p1Steps: readonly Step[] = [
     id: 'shaft',
     place: 'car',
     minutes: 6,
+    lit: ['nut', 'shaft'],
     single: 'axle-nut',
     out: {
       text: 'Nut back on flush, tap the shaft until it moves in the splines',
@@ -72,6 +77,7 @@ export const p1Steps: readonly Step[] = [
     place: 'car',
     only: 'bench',
     minutes: 6,
+    lit: ['lower'],
     single: 'pinch-bolts',
     out: {
       text: 'Lower joint: pinch bolt out, joint levered down',
@@ -88,6 +94,7 @@ export const p1Steps: readonly Step[] = [
     id: 'shield',
     place: 'bench',
     minutes: 3,
+    lit: ['shield'],
     out: { text: 'Dust shield off', why: 'It would be crushed on the press.' },
     back: {
       text: 'Dust shield on, before the hub',

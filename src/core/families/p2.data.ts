@@ -32,6 +32,7 @@ export const p2Steps: readonly Step[] = [
     id: 'lower',
     place: 'car',
     minutes: 10,
+    lit: ['lower'],
     single: 'plate-bolts',
     out: {
       text: 'Bolts of the lower joint plate out, joint levered down',

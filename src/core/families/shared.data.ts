@@ -5,6 +5,8 @@ export const ground: Step = {
   id: 'ground',
   place: 'car',
   minutes: 6,
+  lit: ['wheel'],
+  stays: true,
   out: {
     text: 'Level ground, wheels chocked, gearbox in neutral',
     why: 'Nothing may roll while the corner is in the air.',
@@ -15,6 +17,8 @@ export const parkingBrake: Step = {
   id: 'parking-brake',
   place: 'car',
   minutes: 2,
+  lit: ['shoes'],
+  stays: true,
   out: {
     text: 'Parking brake off; an electric one in its service mode',
     why: 'A motor that winds by itself takes fingers, and a held drum does not come off.',
@@ -30,6 +34,7 @@ export const wheel: Step = {
   id: 'wheel',
   place: 'car',
   minutes: 6,
+  lit: ['wheel'],
   out: {
     text: 'Lift, stands under, wheel off, wheel laid under the sill',
     why: 'The wheel under the sill is the second safety.',
@@ -49,6 +54,7 @@ export const axleNut: Step = {
   place: 'car',
   minutes: 5,
   lit: ['nut'],
+  stays: true,
   out: {
     text: 'Crack the axle nut while the wheel stands on the ground',
     why: 'The car holds the hub still. Only because this bearing will be replaced: a loaded bearing with a slack nut is damaged.',
@@ -61,6 +67,7 @@ export const calliper: Step = {
   id: 'calliper',
   place: 'car',
   minutes: 10,
+  lit: ['calliper', 'disc'],
   out: {
     text: 'Calliper off with its bracket, hung on a wire; disc off',
     why: 'The hose must never carry it.',
@@ -78,6 +85,7 @@ export const sensor: Step = {
   id: 'sensor',
   place: 'car',
   minutes: 4,
+  lit: ['sensor'],
   out: {
     text: 'Wheel-speed sensor out and tied aside',
     why: 'It breaks when the bearing passes it.',
@@ -93,6 +101,7 @@ export const drum: Step = {
   id: 'drum',
   place: 'car',
   minutes: 6,
+  lit: ['drum'],
   out: {
     text: 'Drum off; dust wiped wet, never blown',
     why: 'Brake dust stays out of lungs and out of the bearing.',
@@ -108,6 +117,8 @@ export const level: Step = {
   id: 'level',
   place: 'car',
   minutes: 4,
+  lit: ['housing'],
+  stays: true,
   back: {
     text: 'Oil to the level, car level; breather clear',
     why: 'Low oil is a dry bearing. Filled before the shaft is in, it shows too much.',
@@ -120,6 +131,8 @@ export const soak: Step = {
   id: 'soak',
   place: 'car',
   minutes: 2,
+  lit: ['knuckle'],
+  stays: true,
   out: {
     text: 'Penetrant on everything that has to move',
     why: 'It needs its time before anything is struck.',
@@ -132,6 +145,7 @@ export const steering: Step = {
   place: 'car',
   only: 'bench',
   minutes: 6,
+  lit: ['steering'],
   single: 'split-pin',
   out: {
     text: 'Steering joint parted',
@@ -149,6 +163,7 @@ export const strut: Step = {
   place: 'car',
   only: 'bench',
   minutes: 8,
+  lit: ['strut', 'knuckle'],
   out: {
     text: 'Cam bolts marked, strut bolts out, knuckle off',
     why: 'The cams set the camber: the mark saves the alignment.',

@@ -11,7 +11,9 @@ export interface Step {
   /** Only on this route: with the part on the bench, or left on the car. */
   only?: 'bench' | 'on-car';
   /** Bodies of the family's section that this step handles. */
-  lit?: readonly BodyRole[];
+  lit: readonly BodyRole[];
+  /** What is lit stays where it is: it is soaked, cracked or looked at. */
+  stays?: true;
   /** Absent for what is only done on the way back. */
   out?: StepSide;
   /** Absent when nothing has to be done on the way back. */
@@ -41,7 +43,8 @@ export interface WalkStep extends StepSide {
   place: Step['place'];
   minutes: number;
   single?: string;
-  lit?: readonly BodyRole[];
+  lit: readonly BodyRole[];
+  stays?: true;
 }
 
 /** Strip order as described; rebuild order is the same list turned round, with its own texts and checks; without a route, the steps of all. */
@@ -57,7 +60,8 @@ export function walkSteps(steps: readonly Step[], phase: Phase, route?: string):
             id: s.id,
             place: s.place,
             minutes: s.minutes,
-            ...(s.lit ? { lit: s.lit } : {}),
+            lit: s.lit,
+            ...(s.stays ? { stays: s.stays } : {}),
             ...(s.single && phase === 'rebuild' ? { single: s.single } : {}),
           },
         ]

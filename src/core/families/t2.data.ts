@@ -30,6 +30,7 @@ export const t2Steps: readonly Step[] = [
     id: 'cap',
     place: 'car',
     minutes: 3,
+    lit: ['cap'],
     single: 'grease-cap',
     out: {
       text: 'Grease cap levered off, all round; pin out',

@@ -5,6 +5,7 @@ import { requirement } from '../press/index.ts';
 import { checksOf } from '../prove/index.ts';
 import {
   cautions,
+  cornerOf,
   factIds,
   facts,
   familyByCode,
@@ -61,8 +62,10 @@ describe.each(walked)('the walk of %s', (code, walk) => {
     for (const id of factsIn(walk))
       for (const lit of facts[id].lit ?? [])
         expect(roles.has(lit), `${id} lights ${lit}`).toBe(true);
+    const corner = new Set(cornerOf(code).bodies.map((b) => b.role));
     for (const s of walk.steps) {
-      for (const lit of s.lit ?? []) expect(roles.has(lit), `${s.id} lights ${lit}`).toBe(true);
+      expect(s.lit.length, `${s.id} lights nothing`).toBeGreaterThan(0);
+      for (const lit of s.lit) expect(corner.has(lit), `${s.id} lights ${lit}`).toBe(true);
       for (const side of [s.out, s.back])
         if (side?.caution) expect(cautions[side.caution], `${s.id}: ${side.caution}`).toBeDefined();
       if (s.single)

@@ -2,7 +2,10 @@ import { expect, it } from 'vitest';
 import { shopContext } from '../../../tests/shop.ts';
 import { walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { makeCard } from '../card/index.ts';
-import { plannedMinutes, progressOf, scheduleOf } from './index.ts';
+import { scheduleAll } from '../plan/index.ts';
+import { plannedMinutes, progressOf, workLeft } from './index.ts';
+
+const scheduleOf = (...of: Parameters<typeof workLeft>) => scheduleAll(workLeft(...of));
 
 const p1 = walked[0]!;
 const { entries } = workThrough(p1);
@@ -52,6 +55,10 @@ it('two corners of a car are planned as one visit, and use each other’s waits'
   const alone = scheduleOf(now, 0);
   const both = scheduleOf(now, 0, [other]);
   expect(both.endMin).toBeLessThan(2 * alone.endMin);
+  // What is shown at once is a plan of the same work, no shorter than the search finds.
+  const quick = scheduleAll(workLeft(now, 0, [other]), 'quick');
+  expect(quick.endMin).toBeGreaterThanOrEqual(both.endMin);
+  expect([quick.handsOnMin, quick.boundMin]).toEqual([both.handsOnMin, both.boundMin]);
   // A second job on a corner that is planned already is not planned beside itself.
   const again = [other, { ...other, jobId: 'l' }, { ...other, jobId: 'm', corner: 'LF' as const }];
   expect(scheduleOf(now, 0, again).endMin).toBe(both.endMin);

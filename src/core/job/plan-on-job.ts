@@ -4,9 +4,9 @@ import type { ChoiceBody } from '../schemas/events.ts';
 import {
   type CornerWork,
   type Progress,
-  type Schedule,
   scheduleAll,
   tasksOf,
+  type WorkToPlan,
 } from '../plan/index.ts';
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
@@ -65,14 +65,18 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
 
 /** Minutes with hands on this job as planned, from its beginning. */
 export const plannedMinutes = (job: JobNow): number =>
-  scheduleAll([workOn(familyCodeOf(job), planOf(job))]).handsOnMin;
+  scheduleAll({ corners: [workOn(familyCodeOf(job), planOf(job))] }).handsOnMin;
 
 /** A corner is worked on once at a time: of several jobs on one of them the first is planned. */
 const oneEach = (list: readonly OnVisit[], own: JobCorner): OnVisit[] =>
   list.filter((o, i) => o.corner !== own && list.findIndex((x) => x.corner === o.corner) === i);
 
-/** The shortest order of what is left of this job, alone or with other corners of the same car. */
-export function scheduleOf(job: JobNow, nowMs: number, beside: readonly OnVisit[] = []): Schedule {
+/** What is left of this job, alone or with other corners of the same car, as it is planned. */
+export function workLeft(
+  job: JobNow,
+  nowMs: number,
+  beside: readonly OnVisit[] = [],
+): Required<WorkToPlan> {
   const plan = planOf(job);
   const others = oneEach(beside, job.ctx.corner);
   const own = others.length > 0 ? job.ctx.corner : undefined;
@@ -87,5 +91,5 @@ export function scheduleOf(job: JobNow, nowMs: number, beside: readonly OnVisit[
       .map(([id, p]): [string, Progress] => [prefix + id, p])
       .filter(([id]) => known.has(id)),
   );
-  return scheduleAll(works, plan.people ?? 1, progress);
+  return { corners: works, people: plan.people ?? 1, progress };
 }

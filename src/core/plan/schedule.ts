@@ -1,4 +1,4 @@
-import { plan, type Plan, planFromNow, type Progress } from './scheduler.ts';
+import { plan, type Plan, planFromNow, type Progress, type Search } from './scheduler.ts';
 import { type CornerWork, tasksOf } from './work.ts';
 
 export type Place = 'car' | 'bench' | 'press' | 'freezer';
@@ -62,15 +62,23 @@ function barsOf({ placed }: Plan): Bar[] {
   });
 }
 
+/** Work on some corners of a car, who does it, and how far it has come. */
+export interface WorkToPlan {
+  corners: readonly CornerWork[];
+  people?: number;
+  progress?: ReadonlyMap<string, Progress>;
+}
+
 /** The shortest order of the work on some corners, for one or two people, each wait used. */
 export function scheduleAll(
-  corners: readonly CornerWork[],
-  people = 1,
-  progress: ReadonlyMap<string, Progress> = new Map(),
+  { corners, people = 1, progress = new Map() }: WorkToPlan,
+  search: Search = 'whole',
 ): Schedule {
   const tasks = corners.flatMap(tasksOf);
   const p =
-    progress.size > 0 ? planFromNow(tasks, hands(people), progress) : plan(tasks, hands(people));
+    progress.size > 0
+      ? planFromNow(tasks, hands(people), progress, search)
+      : plan(tasks, hands(people), search);
   const bars = barsOf(p);
   const handsOnMin = bars.reduce((a, b) => a + (b.handsOn ? b.endMin - b.startMin : 0), 0);
   return {
@@ -85,4 +93,4 @@ export function scheduleAll(
 
 /** The same for one corner. */
 export const schedule = ({ people, ...work }: ScheduleOptions): Schedule =>
-  scheduleAll([work], people);
+  scheduleAll({ corners: [work], ...(people === undefined ? {} : { people }) });

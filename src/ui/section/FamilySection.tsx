@@ -1,8 +1,10 @@
 import {
+  aroundRoles,
   type Body,
   type BodyRole,
   type FamilyCode,
   type RingSizes,
+  cornerOf,
   sectionOf,
 } from '../../core/families/index.ts';
 import { Defs, type Lining, type Marks, poly, useMarks } from './primitives.tsx';
@@ -20,7 +22,7 @@ const linings: Partial<Record<BodyRole, Lining>> = {
   locking: 'bed',
 };
 /** Solid round parts are not cut along the axis: drawn whole, without lining. */
-const whole: readonly BodyRole[] = ['shaft', 'nut', 'bolt', 'flange-bolt', 'ball'];
+const whole: readonly BodyRole[] = ['shaft', 'nut', 'bolt', 'flange-bolt', 'ball', ...aroundRoles];
 
 /** Small rubber and wire is black; what is not cut is paper; the rest is lined. */
 function fillOf({ role }: Body): string {
@@ -28,22 +30,34 @@ function fillOf({ role }: Body): string {
   return whole.includes(role) ? ' f-sheet' : '';
 }
 
+/** Lit by this step, off the car, or as it is. */
+function lookOf(b: Body, lit: boolean, off: boolean): string {
+  if (lit) return ' lit-body';
+  return off ? ' off-body' : fillOf(b);
+}
+
 /** A kind of wheel bearing in section to one scale, outboard to the left; bodies in `lit` are marked. */
 export function FamilySection({
   code,
   ring,
   lit = [],
+  off = [],
+  corner = false,
   small,
   label,
 }: {
   code: FamilyCode;
   ring?: RingSizes | undefined;
   lit?: readonly string[];
+  /** Bodies that are off the car: their outline, dashed. */
+  off?: readonly string[];
+  /** With wheel, brake and what else stands round the bearing. */
+  corner?: boolean;
   small?: boolean;
   label: string;
 }) {
   const marks = useMarks();
-  const s = sectionOf(code, ring);
+  const s = (corner ? cornerOf : sectionOf)(code, ring);
   const edge = 8;
   const scale = small ? 1 : 2;
   const x = (z: number) => (z - s.z0 + edge) * scale;
@@ -69,6 +83,7 @@ export function FamilySection({
               y={y}
               marks={marks}
               lit={lit.includes(b.role)}
+              off={off.includes(b.role)}
               scale={scale}
             />
           ))}
@@ -86,6 +101,7 @@ function BodyShape({
   y,
   marks,
   lit,
+  off,
   scale,
 }: {
   b: Body;
@@ -94,9 +110,11 @@ function BodyShape({
   y: (r: number) => number;
   marks: Marks;
   lit: boolean;
+  off: boolean;
   scale: number;
 }) {
-  const cls = `out thin2${lit ? ' lit-body' : fillOf(b)}`;
+  if (b.side === -side) return null;
+  const cls = `out thin2${lookOf(b, lit, off)}`;
   // A solid body is one outline across the axis, so that no edge is drawn along it.
   if (!('ball' in b) && b.points.some(([, r]) => r === 0)) {
     if (side === -1) return null;
@@ -104,7 +122,7 @@ function BodyShape({
     return (
       <path
         className={cls}
-        {...(!lit && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})}
+        {...(!lit && !off && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})}
         d={poly(
           [...upper, ...[...upper].reverse().map(([z, r]) => [z, -r] as const)].map(
             ([z, r]) => [x(z), y(r)] as const,
@@ -121,7 +139,7 @@ function BodyShape({
   return (
     <path
       className={cls}
-      {...(!lit && lining ? { fill: marks.fill(lining) } : {})}
+      {...(!lit && !off && lining ? { fill: marks.fill(lining) } : {})}
       d={poly(b.points.map(([z, r]) => [x(z), y(side * r)] as const))}
     />
   );

@@ -8,12 +8,12 @@ import {
   missingFor,
   type PlanChoice,
   planOf,
-  scheduleOf,
   solvedFor,
   stepsOf,
   strokesOf,
   timerNow,
   usualRoute,
+  workLeft,
 } from '../../core/job/index.ts';
 import { chillMinutes } from '../../core/plan/index.ts';
 import { type Operation, operationNames, type SolveResult } from '../../core/press/index.ts';
@@ -27,6 +27,7 @@ import { PickList } from './PickList.tsx';
 import { RouteCompare } from './RouteCompare.tsx';
 import { Schools } from './Schools.tsx';
 import { Timeline } from './Timeline.tsx';
+import { useSchedule } from './useSchedule.ts';
 import { useVisit } from './useVisit.ts';
 import './plan.css';
 
@@ -73,15 +74,16 @@ function Body() {
   const routes = familyOf(view)?.routes ?? [];
   const plan = planOf(view);
   const visit = useVisit();
-  const s = useMemo(
+  const work = useMemo(
     () =>
-      scheduleOf(
+      workLeft(
         view,
         view.nowMs,
         visit.others.filter((o) => visit.with.includes(o.jobId)),
       ),
     [view, visit.others, visit.with],
   );
+  const s = useSchedule(work);
   const strip = stepsOf(view, 'strip');
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
   const walkable = routes.find((r) => r.id === plan.route)?.walked === true;

@@ -27,12 +27,17 @@ import { ReasonDialog } from '../shell/ReasonDialog.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { FastenerEntry } from './FastenerEntry.tsx';
-import { CornerAssembly } from './CornerAssembly.tsx';
 
 const allDone: Record<Phase, string> = {
   strip: 'Stripped. On to the press.',
   rebuild: 'Everything is back on.',
 };
+
+/** Parts of the corner that are off the car: taken off by a step that is done, or not put back by one that is not. */
+const offNow = (steps: readonly WalkStep[], phase: Phase, done: readonly string[]) =>
+  steps
+    .filter((s) => !s.stays && done.includes(s.id) === (phase === 'strip'))
+    .flatMap((s) => s.lit);
 
 /** What is left of a wait: all of it before its clock runs. */
 function waitWords(timer: Timer | undefined, minutes: number, nowMs: number): string {
@@ -204,12 +209,18 @@ export function StepsBody({
               </div>
             )}
           </article>
-          {code === 'P1' || !code ? (
-            <CornerAssembly phase={phase} lit={step.id} done={done} />
-          ) : (
+          {code && (
             <div className="step-fam">
-              <FamilySection code={code} lit={step.lit ?? []} label={step.text} />
-              <p className="cap">Usual proportions of the family. Outboard to the left.</p>
+              <FamilySection
+                code={code}
+                corner
+                lit={step.lit}
+                off={offNow(steps, phase, done)}
+                label={step.text}
+              />
+              <p className="cap">
+                Usual proportions of the family, outboard to the left; what is off is dashed.
+              </p>
             </div>
           )}
         </div>

@@ -25,10 +25,22 @@ export type BodyRole =
   | 'spacer'
   | 'locking'
   | 'flange-bolt'
-  | 'cage';
+  | 'cage'
+  | 'wheel'
+  | 'disc'
+  | 'calliper'
+  | 'drum'
+  | 'shoes'
+  | 'backing'
+  | 'shield'
+  | 'sensor'
+  | 'strut'
+  | 'steering'
+  | 'lower'
+  | 'cap';
 
-/** One body in half section: outline in (z along the axis, outboard first; r from it), or a ball or roller. Mirrored below the axis. */
-export type Body = { role: BodyRole } & (
+/** One body in half section: outline in (z along the axis, outboard first; r from it), or a ball or roller. Mirrored below the axis, but for what stands on one `side` only. */
+export type Body = { role: BodyRole; side?: 1 | -1 } & (
   | { points: readonly (readonly [z: number, r: number])[] }
   | { ball: { z: number; r: number; radius: number } }
 );

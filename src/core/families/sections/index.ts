@@ -1,5 +1,6 @@
 import type { Rolling } from '../../corner-record.ts';
 import type { FamilyCode } from '../families.data.ts';
+import { aroundOf } from './around.ts';
 import { type Body, box, type RingSizes, singleRow, taper } from './bodies.ts';
 import { sectionP1 } from './p1.ts';
 import { sectionP2 } from './p2.ts';
@@ -12,6 +13,7 @@ import { sectionA2 } from './a2.ts';
 import { sectionA3 } from './a3.ts';
 import { sectionN1 } from './n1.ts';
 
+export { aroundRoles } from './around.ts';
 export type { Body, BodyRole, RingSizes } from './bodies.ts';
 
 export interface FamilySectionShape {
@@ -80,7 +82,16 @@ export function sectionOf(
   code: FamilyCode,
   ring: RingSizes = usualRings[code],
 ): FamilySectionShape {
-  const bodies = sections[code](ring);
+  return extentOf(sections[code](ring));
+}
+
+/** The same with what stands round the bearing: the corner as it is stripped and built. */
+export const cornerOf = (
+  code: FamilyCode,
+  ring: RingSizes = usualRings[code],
+): FamilySectionShape => extentOf([...aroundOf(code, ring), ...sections[code](ring)]);
+
+function extentOf(bodies: readonly Body[]): FamilySectionShape {
   const all = bodies.flatMap((x) =>
     'ball' in x
       ? [
