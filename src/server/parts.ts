@@ -12,6 +12,7 @@ import {
   partKinds,
   type PartQuery,
   searchParts,
+  toBuy,
   toOrder,
   type ToOrder,
 } from '../core/matching/index.ts';
@@ -110,9 +111,12 @@ export async function partsOfJob(
   ];
 }
 
-/** What ran out of what this shop fits, to be ordered. */
-export async function ordersDue(): Promise<ToOrder[]> {
+/** What ran out of what this shop fits and uses up, to be ordered. */
+export async function ordersDue(): Promise<{ parts: ToOrder[]; consumables: Consumable[] }> {
   const { db } = await store();
   const fitted = (await listRecords(db, 'lives')).flatMap((l) => (l.job && l.part ? [l.part] : []));
-  return toOrder([...(await partIndex(db)).byNumber.values()], fitted);
+  return {
+    parts: toOrder([...(await partIndex(db)).byNumber.values()], fitted),
+    consumables: toBuy(await listRecords(db, 'consumables')),
+  };
 }

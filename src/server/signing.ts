@@ -10,6 +10,7 @@ import {
   lifeEnded,
   partFound,
   partUsed,
+  usedUp,
   type JobNow,
   project,
 } from '../core/job/index.ts';
@@ -112,6 +113,22 @@ interface SignedNow {
   day: string;
 }
 
+/** One fewer on the shelf of each, where the shop still lists it. */
+async function consumablesLess(db: Db, numbers: readonly string[]) {
+  const known = await Promise.all(numbers.map((n) => getRecord(db, 'consumables', n)));
+  return known.flatMap((c) =>
+    c
+      ? [
+          putRecord(db, 'consumables', c.number, 0, {
+            ...c,
+            stock: Math.max(0, c.stock - 1),
+            used: (c.used ?? 0) + 1,
+          }),
+        ]
+      : [],
+  );
+}
+
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
 export async function signingWrites(
   db: Db,
@@ -156,6 +173,7 @@ export async function signingWrites(
       day,
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
+    ...(await consumablesLess(db, usedUp(now))),
     ...(foundBad(now) ? [putOutcome(db, job.id, atMs, outcome)] : []),
   ];
 }

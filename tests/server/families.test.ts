@@ -69,6 +69,29 @@ it.each(families)(
   60_000,
 );
 
+it('what a job took off the shelf by its number is one fewer when it is signed, once', async () => {
+  const a2 = walked.find((w) => w.family === 'A2')!;
+  const shelf = async () =>
+    (await ask('GET', '/api/records/consumables')).json.find(
+      (c: { number: string }) => c.number === 'O-press-ring-3',
+    );
+  const before = await shelf();
+  const view = await walk(a2, undefined, (e) => 'type' in e && e.type === 'signed');
+  const mark = (itemId: string, state: 'in-hand' | 'in-store') =>
+    writeEvent(view.job.id, {
+      id: uuid(),
+      type: 'item-marked',
+      byId,
+      body: { itemId, state, partNumber: before.number },
+    });
+  await mark('press-ring', 'in-hand');
+  await mark('flange-nuts', 'in-store');
+  expect((await shelf()).stock).toBe(before.stock);
+  const signed = { type: 'signed', byId, pin: '2580', body: { odometerKm: 176_500 } } as const;
+  await writeEvent(view.job.id, { id: uuid(), ...signed } as never);
+  expect(await shelf()).toMatchObject({ stock: before.stock - 1, used: 1 });
+});
+
 it('a trace whose call the server wrote anew can be sent again, and not with other samples', async () => {
   const { job } = await walk(
     walked[0]!,

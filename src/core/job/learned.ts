@@ -1,6 +1,6 @@
 import type { CataloguePart } from '../matching/index.ts';
 import type { CornerRecord } from '../corner-record.ts';
-import { fastenerKinds, fastenerName } from '../families/index.ts';
+import { fastenerKinds, fastenerName, itemsOf } from '../families/index.ts';
 import type { Fastener, TypedProcedure } from '../torque/index.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn } from './figures-on-job.ts';
@@ -69,6 +69,14 @@ export function partUsed(job: JobNow): CataloguePart | undefined {
   if (!part || part.byHand || part.stock === 0 || !bearingFitted(job)) return undefined;
   return { ...part, stock: part.stock - 1 };
 }
+
+/** Numbers of what this job took off the shelf and used once: one fewer of each is left. */
+export const usedUp = (job: JobNow): string[] =>
+  itemsOf(familyCodeOf(job)).flatMap((i) =>
+    i.singleUse && i.id !== 'bearing' && job.state.items[i.id] === 'in-hand'
+      ? (job.state.taken[i.id] ?? [])
+      : [],
+  );
 
 /** A part that was entered by hand from its box and fitted: the catalogue keeps it for the next of its kind. */
 export function partFound(job: JobNow): Omit<CataloguePart, 'byHand'> | undefined {

@@ -38,6 +38,8 @@ export interface JobState {
   items: Record<string, ItemState>;
   /** Place in the record of the last mark of each item. */
   itemsAt: Record<string, number>;
+  /** What of the shop's own shelf an item was taken as, by its number. */
+  taken: Record<string, string>;
   /** The part that the bearing in hand was, when it was marked. */
   bearingInHand?: string;
   stepsDone: { strip: string[]; rebuild: string[] };
@@ -141,6 +143,7 @@ const byWord = <T>(): Record<string, T> => Object.create(null) as Record<string,
 const emptyState = (): JobState => ({
   results: [],
   items: byWord(),
+  taken: byWord(),
   itemsAt: byWord(),
   stepsDone: { strip: [], rebuild: [] },
   found: [],
@@ -182,6 +185,16 @@ const emptyState = (): JobState => ({
 /** Samples of a trace by their names. */
 export const samplesOf = ({ samples }: Pick<EventBody<'stroke-traced'>, 'samples'>) =>
   samples.map(([ms = 0, travelMm = 0, forceKn = 0]) => ({ ms, travelMm, forceKn }));
+
+/** An item in hand is of a number, where somebody took it off the shelf by that. */
+function takeOff(s: JobState, { itemId, state, partNumber }: EventBody<'item-marked'>): void {
+  if (itemId === 'bearing') {
+    if (partNumber !== undefined) s.bearingInHand = partNumber;
+    return;
+  }
+  delete s.taken[itemId];
+  if (state === 'in-hand' && partNumber !== undefined) s.taken[itemId] = partNumber;
+}
 
 /** Folds the record into the state. Order is the server's sequence. */
 export function project(events: readonly JobEvent[]): JobState {
@@ -266,7 +279,7 @@ function apply(s: JobState, e: JobEvent): void {
     case 'item-marked':
       s.items[e.body.itemId] = e.body.state;
       s.itemsAt[e.body.itemId] = e.seq;
-      if (e.body.partNumber !== undefined) s.bearingInHand = e.body.partNumber;
+      takeOff(s, e.body);
       break;
     case 'caution-read':
       once((s.cautionsRead[e.body.cautionId] ??= []), e.byId);

@@ -1,3 +1,4 @@
+import type { Consumable } from '../schemas/workshop.ts';
 import type { CataloguePart } from './catalogue-part.ts';
 
 /** A part that is to be ordered, and how often this shop has fitted it. */
@@ -17,3 +18,9 @@ export function toOrder(parts: readonly CataloguePart[], fitted: readonly string
     })
     .sort((a, b) => b.fitted - a.fitted || a.part.number.localeCompare(b.part.number));
 }
+
+/** Things that jobs took off the shelf until none was left, the most used first. */
+export const toBuy = (all: readonly Consumable[]): Consumable[] =>
+  all
+    .filter((c) => c.stock === 0 && (c.used ?? 0) > 0)
+    .sort((a, b) => (b.used ?? 0) - (a.used ?? 0) || a.number.localeCompare(b.number));

@@ -96,6 +96,8 @@ export const ConsumableSchema = closed({
   priceMinor: Type.Integer({ minimum: 0 }),
   currency: Currency,
   leadDays: Type.Integer({ minimum: 0, maximum: 365 }),
+  /** How many jobs have taken one off the shelf. */
+  used: Maybe(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
 });
 export type Consumable = Static<typeof ConsumableSchema>;
 

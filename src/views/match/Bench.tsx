@@ -111,7 +111,17 @@ export function Bench({
               <TryAgain what="Not read" failed={failed} />
             </section>
           )}
-          {supply && <FromCatalogue items={items} supply={supply} needed={needed} />}
+          {supply && (
+            <FromCatalogue
+              items={items}
+              supply={supply}
+              needed={needed}
+              taken={state.taken}
+              onTake={(itemId, partNumber) =>
+                void send('item-marked', { itemId, state: 'in-hand', partNumber })
+              }
+            />
+          )}
           <section>
             <h2>Marks, tap to change</h2>
             <ul className="axis-legend">

@@ -7,10 +7,15 @@ export function FromCatalogue({
   items,
   supply,
   needed,
+  taken,
+  onTake,
 }: {
   items: readonly Item[];
   supply: Record<string, Consumable[]>;
   needed: Record<string, SizeNeeded>;
+  /** Number that each item was taken as. */
+  taken: Record<string, string>;
+  onTake: (itemId: string, number: string) => void;
 }) {
   return (
     <section>
@@ -21,7 +26,13 @@ export function FromCatalogue({
             .filter((i) => i.id in needed)
             .map((i) => (
               <tr key={i.id}>
-                <Supplied item={i} found={supply[i.id]?.[0]} needed={needed[i.id]!} />
+                <Supplied
+                  item={i}
+                  found={supply[i.id]?.[0]}
+                  needed={needed[i.id]!}
+                  taken={taken[i.id]}
+                  onTake={(number) => onTake(i.id, number)}
+                />
               </tr>
             ))}
         </tbody>
@@ -34,10 +45,14 @@ function Supplied({
   item,
   found,
   needed,
+  taken,
+  onTake,
 }: {
   item: Item;
   found: Consumable | undefined;
   needed: SizeNeeded;
+  taken: string | undefined;
+  onTake: (number: string) => void;
 }) {
   return (
     <>
@@ -48,7 +63,20 @@ function Supplied({
           {found ? `${found.maker} ${found.number}, ${found.sizeText}` : wordsFor(needed)}
         </span>
       </td>
-      <td className="figure">{found && <Stock of={found} />}</td>
+      <td className="figure">
+        {found && <Stock of={found} />}
+        {found && item.singleUse && found.stock > 0 && (
+          <button
+            type="button"
+            className="btn quiet small"
+            disabled={taken === found.number}
+            aria-label={`Take ${item.name}, ${found.number}`}
+            onClick={() => onTake(found.number)}
+          >
+            {taken === found.number ? 'taken' : 'Take it'}
+          </button>
+        )}
+      </td>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { families } from '../../core/families/index.ts';
+import { families, itemName } from '../../core/families/index.ts';
 import {
   type CataloguePart,
   dimensionNames,
@@ -10,6 +10,7 @@ import {
   partKinds,
   type ToOrder,
 } from '../../core/matching/index.ts';
+import type { Consumable } from '../../core/schemas/workshop.ts';
 import { parseQuantity } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -34,7 +35,7 @@ export default function Catalogue({
   first: Found;
   total: number;
   /** What ran out of what is fitted here. */
-  due: readonly ToOrder[];
+  due: Due;
   shop: string;
   people: { id: string; name: string; lead: boolean }[];
   who: string;
@@ -219,27 +220,54 @@ export default function Catalogue({
   );
 }
 
-function OrderList({ due }: { due: readonly ToOrder[] }) {
-  if (due.length === 0) return null;
+interface Due {
+  parts: readonly ToOrder[];
+  consumables: readonly Consumable[];
+}
+
+function OrderList({ due: { parts, consumables } }: { due: Due }) {
+  if (parts.length + consumables.length === 0) return null;
   return (
     <section>
       <h2>To order</h2>
       <table className="rows">
         <tbody>
-          {due.map(({ part: p, fitted }) => (
-            <tr key={p.number}>
-              <td>
-                {p.maker} <b>{p.number}</b>
-                <br />
-                <span className="cap">
-                  {partInShort(p)}; fitted here {fitted} {fitted === 1 ? 'time' : 'times'}
-                </span>
-              </td>
-              <td className="figure">{p.leadDays} days</td>
-            </tr>
+          {parts.map(({ part: p, fitted }) => (
+            <OrderRow
+              key={p.number}
+              of={p}
+              words={`${partInShort(p)}; fitted here ${times(fitted)}`}
+            />
+          ))}
+          {consumables.map((c) => (
+            <OrderRow
+              key={c.number}
+              of={c}
+              words={`${itemName(c.item)}, ${c.sizeText}; used here ${times(c.used ?? 0)}`}
+            />
           ))}
         </tbody>
       </table>
     </section>
+  );
+}
+const times = (n: number) => `${n} ${n === 1 ? 'time' : 'times'}`;
+
+function OrderRow({
+  of: { maker, number, leadDays },
+  words,
+}: {
+  of: { maker: string; number: string; leadDays: number };
+  words: string;
+}) {
+  return (
+    <tr>
+      <td>
+        {maker} <b>{number}</b>
+        <br />
+        <span className="cap">{words}</span>
+      </td>
+      <td className="figure">{leadDays} days</td>
+    </tr>
   );
 }
