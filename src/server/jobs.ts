@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { cardLines, makeCard } from '../core/card/index.ts';
 import type { JobCorner } from '../core/corner.ts';
 import {
+  isPractice,
   choiceRefusal,
   complete,
   type JobNow,
@@ -46,7 +47,7 @@ import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem, refused } from './problem.ts';
-import { freeze, hashesOf, noteUnit, signingWrites } from './signing.ts';
+import { freeze, hashesOf, noteUnit, outcomeWrite, signingWrites } from './signing.ts';
 import { hashedNames, saltedNames } from './signed-names.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
@@ -212,13 +213,20 @@ export async function writeEvent(
     const noted =
       input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
-    const written = await db.batch([write, ...signing, ...clock]).catch(async (e: unknown) => {
-      const stands = await eventById(db, input.id);
-      if (!stands) throw e;
-      if (stands.jobId !== jobId) throw idTaken(input.id, 'entry');
-      // It was kept, and the word of it was lost on the way.
-      return undefined;
-    });
+    const found =
+      input.type === 'job-closed' ? (keptBody as EventBody<'job-closed'>).found : undefined;
+    // Nothing is learned from practice.
+    const learned =
+      found !== undefined && !isPractice(now) ? [outcomeWrite(db, job, now, found, atMs)] : [];
+    const written = await db
+      .batch([write, ...signing, ...clock, ...learned])
+      .catch(async (e: unknown) => {
+        const stands = await eventById(db, input.id);
+        if (!stands) throw e;
+        if (stands.jobId !== jobId) throw idTaken(input.id, 'entry');
+        // It was kept, and the word of it was lost on the way.
+        return undefined;
+      });
     if (written) carryOn(jobId, { ...row, seq: Number(written[0].lastInsertRowid) } as EventRow);
     if (frozen && (partFound(now) ?? partUsed(now))) forgetParts();
   });

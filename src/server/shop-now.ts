@@ -1,4 +1,5 @@
 import type { JobContext, Person } from '../core/job/index.ts';
+import { pacesOf } from '../core/logbook/index.ts';
 import type { RecordOf } from '../core/schemas/workshop.ts';
 import type { Db } from '../db/open.ts';
 import { getRecord, listRecords } from '../db/records.ts';
@@ -27,7 +28,7 @@ async function read(db: Db): Promise<ShopNow> {
     instruments,
     wrenches,
     tables: await tablesNow(db),
-    shop: await shopOfJob(db),
+    shop: { ...(await shopOfJob(db)), paces: pacesOf(await listRecords(db, 'lives')) },
     people: await peopleOf(db),
     timeZone: await zoneOf(db),
   };

@@ -129,6 +129,21 @@ async function consumablesLess(db: Db, numbers: readonly string[]) {
   );
 }
 
+/** What a job teaches the tests and the shares before them: its cause as it was seen, and what its tests had said. */
+export const outcomeWrite = (
+  db: Db,
+  job: JobRow,
+  { ctx, state }: JobNow,
+  suspectId: string,
+  atMs: number,
+) =>
+  putOutcome(db, job.id, atMs, {
+    jobNumber: job.number,
+    layout: ctx.unit.layout,
+    suspectId,
+    results: state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
+  });
+
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
 export async function signingWrites(
   db: Db,
@@ -139,12 +154,6 @@ export async function signingWrites(
   atMs: number,
 ) {
   const { corner, unit } = now.ctx;
-  const outcome = {
-    jobNumber: job.number,
-    layout: unit.layout,
-    suspectId: `bearing-${corner}`,
-    results: now.state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
-  };
   const day = isoDay(atMs, await zoneOf(db));
   const learned = learnedOn(now, job.number);
   const found = partFound(now) ?? partUsed(now);
@@ -174,7 +183,7 @@ export async function signingWrites(
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...(await consumablesLess(db, usedUp(now))),
-    ...(foundBad(now) ? [putOutcome(db, job.id, atMs, outcome)] : []),
+    ...(foundBad(now) ? [outcomeWrite(db, job, now, `bearing-${corner}`, atMs)] : []),
   ];
 }
 

@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import {
+  causesOf,
   countsOf,
   type Edits,
   lessonsOf,
@@ -57,6 +58,7 @@ const tablesAt = async (db: Db, row: TablesRow | undefined): Promise<LikelihoodT
     edits: row?.edits ?? plainTables.edits,
     counts: countsOf(outcomes),
     outcomes: outcomes.length,
+    causes: causesOf(outcomes),
   };
 };
 

@@ -186,26 +186,3 @@ it('gives the rechecks as a calendar that a calendar program reads', async () =>
   expect(event!.uid).toMatch(/@true-spindle$/u);
   expect(calendar.getFirstSubcomponent('vevent')!.getFirstSubcomponent('valarm')).not.toBeNull();
 });
-
-it('writes down a service without a job, and deep water; not of a bearing that has none', async () => {
-  const say = (unit: string, what: string, body: object) =>
-    ask('POST', `/api/units/${unit}/${what}`, { byId: 'ines', ...body });
-  const looked = { corner: 'LF', what: 'looked-at', playMm: 0.05 };
-  expect(fieldsOf((await say('unit-07', 'service', looked)).json)).toEqual(['corner']);
-  const fitted = { ...looked, what: 'fitted' };
-  expect(fieldsOf((await say('unit-30', 'service', fitted)).json)).toEqual(['what']);
-  const back = { ...looked, odometerKm: 100 };
-  expect(fieldsOf((await say('unit-30', 'service', back)).json)).toEqual(['odometerKm']);
-  const onFloor = async (unit: string) =>
-    (await ask('GET', '/api/floor')).json.services.flatMap(
-      (s: { fleetNo: string; corner: string; cause: string }) =>
-        s.fleetNo === unit ? [`${s.corner} ${s.cause}`] : [],
-    );
-  expect(await onFloor('30')).toEqual(['LF date', 'RF date']);
-  const after = (await say('unit-30', 'service', looked)).json;
-  expect(after.services[0]).toMatchObject({ corner: 'LF', late: false, last: { playMm: 0.05 } });
-  expect(await onFloor('30')).toEqual(['RF date']);
-  expect(fieldsOf((await say('unit-30', 'waded', { on: '2999-01-01' })).json)).toEqual(['on']);
-  await say('unit-35', 'waded', { on: '2026-11-01' });
-  expect(await onFloor('35')).toEqual(['RR deep-water']);
-});

@@ -1,5 +1,6 @@
 import type { Evidence } from './judge.ts';
-import { type Layout, type Place, type Suspect, suspectsFor } from './suspects.ts';
+import { type Causes, suspectsBy } from './priors.ts';
+import type { Layout, Place, Suspect } from './suspects.ts';
 import { tests as ours } from './tests.data.ts';
 import { likelihood, outcomes, placesOf, type TestKind } from './tests.ts';
 
@@ -32,15 +33,16 @@ export interface Model {
   instances: Instance[];
 }
 
-const models = new WeakMap<readonly TestKind[], Map<Layout, Model>>();
+const models = new WeakMap<readonly TestKind[], Map<string, Model>>();
 
 /** The model of a layout on a set of tables, built once. */
-export function modelOf(layout: Layout, tests: readonly TestKind[] = ours): Model {
-  const kept = models.get(tests) ?? new Map<Layout, Model>();
+export function modelOf(layout: Layout, tests: readonly TestKind[] = ours, causes?: Causes): Model {
+  const kept = models.get(tests) ?? new Map<string, Model>();
   models.set(tests, kept);
-  const known = kept.get(layout);
+  const key = JSON.stringify([layout, causes]);
+  const known = kept.get(key);
   if (known) return known;
-  const suspects = suspectsFor(layout);
+  const suspects = suspectsBy(layout, causes);
   const instances = tests
     .filter((t) => t.state !== 'off' && (!t.layouts || t.layouts.includes(layout)))
     .flatMap((test) =>
@@ -59,7 +61,7 @@ export function modelOf(layout: Layout, tests: readonly TestKind[] = ours): Mode
     priorLogs: priors.map(Math.log),
     instances,
   };
-  kept.set(layout, model);
+  kept.set(key, model);
   return model;
 }
 

@@ -1,3 +1,4 @@
+import type { Causes } from './priors.ts';
 import {
   type Belief,
   beliefOf,
@@ -71,6 +72,8 @@ export interface Stakes {
 /** What else bears on a judgement: stakes, the shop's own tables, the unit's history. */
 export interface Circumstances extends Partial<Stakes> {
   tables?: readonly TestKind[];
+  /** Causes that the shop confirmed: they move the shares before any test. */
+  causes?: Causes | undefined;
   history?: UnitHistory;
 }
 
@@ -179,10 +182,10 @@ export function judge(
   layout: Layout,
   complaint: Complaint | undefined,
   results: readonly TestResult[],
-  { wrongMinutes = 160, without = [], tables, history }: Circumstances = {},
+  { wrongMinutes = 160, without = [], tables, causes, history }: Circumstances = {},
 ): Judgement {
   const stakes = { wrongMinutes, without };
-  const m = modelOf(layout, tables);
+  const m = modelOf(layout, tables, causes);
   const evidence = evidenceOf(complaint, results, m, history);
   const steps = evidence.reduce<Belief[]>(
     (list, e) => [

@@ -1,3 +1,4 @@
+import type { Causes } from './priors.ts';
 import { type Layout, suspectsFor } from './suspects.ts';
 import { tests } from './tests.data.ts';
 import { rowKey, testById, type TestKind, type TestResult } from './tests.ts';
@@ -23,6 +24,8 @@ export interface LikelihoodTables {
   counts: Counts;
   /** Confirmed outcomes that the counts stand on. */
   outcomes: number;
+  /** Which causes those were; absent in tables kept before they were counted. */
+  causes?: Causes;
 }
 
 export const plainTables: LikelihoodTables = { version: 0, edits: {}, counts: {}, outcomes: 0 };
@@ -105,7 +108,7 @@ let last: { tables: LikelihoodTables; tests: readonly TestKind[] } | undefined;
 const same = (a: LikelihoodTables, b: LikelihoodTables) =>
   a.version === b.version &&
   a.outcomes === b.outcomes &&
-  JSON.stringify([a.edits, a.counts]) === JSON.stringify([b.edits, b.counts]);
+  JSON.stringify([a.edits, a.counts, a.causes]) === JSON.stringify([b.edits, b.counts, b.causes]);
 
 /** The tests with the shop's figures in place of ours. The last book is kept, so that its models are too. */
 export function testsOf(tables: LikelihoodTables): readonly TestKind[] {

@@ -13,6 +13,7 @@ export const historyOf = (unit: UnitRecord): UnitHistory => ({
 export const judgementOf = once(({ ctx, state, choices }): Judgement =>
   judge(ctx.unit.layout, state.complaint, state.results, {
     tables: testsOf(ctx.tables),
+    causes: ctx.tables.causes,
     history: historyOf(ctx.unit),
     without: choices.diagnose?.value.without ?? [],
   }),

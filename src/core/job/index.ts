@@ -17,6 +17,7 @@ export * from './lent.ts';
 export * from './life-on-job.ts';
 export * from './needs.ts';
 export * from './owed.ts';
+export * from './pace-on-job.ts';
 export * from './part-on-job.ts';
 export * from './plan-on-job.ts';
 export * from './practice.ts';

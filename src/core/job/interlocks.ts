@@ -44,6 +44,12 @@ import { signedAtKm } from './summary.ts';
 import { typedRefusal } from './typed-figure.ts';
 import { bearingIsOut, strokeRefusal } from './stroke-interlocks.ts';
 
+/** A cause has to be one that this car can have. */
+const suspectRefusal = (field: string, id: string | undefined, { ctx }: JobNow) =>
+  id === undefined || suspectsFor(ctx.unit.layout).some((s) => s.id === id)
+    ? undefined
+    : refuse(field, 'diagnose.suspect', { part: id });
+
 /** Nobody drives further to a recheck, km: a clock that says more was misread. Our judgement. */
 const longestToRecheckKm = 100_000;
 
@@ -156,10 +162,8 @@ const guards: Guards = {
     const nominal = { with: { nominal: seat.nominalMm } };
     return refuse('caliperMm', 'seat.reading', { value: slip, unit: 'mm', ...nominal });
   },
-  'diagnosis-accepted': (b, { ctx }) =>
-    suspectsFor(ctx.unit.layout).some((s) => s.id === b.suspectId)
-      ? undefined
-      : refuse('suspectId', 'diagnose.suspect', { part: b.suspectId }),
+  'diagnosis-accepted': (b, job) => suspectRefusal('suspectId', b.suspectId, job),
+  'job-closed': (b, job) => suspectRefusal('found', b.found, job),
   overridden: (b) =>
     ruleOfOverride(b.rule) ? undefined : refuse('rule', 'job.no-rule', { part: b.rule }),
   'recheck-done': (b, job) => {

@@ -26,6 +26,10 @@ export const foundBad = (job: JobNow): boolean | undefined => {
   return bench && bench.result === 'sandy';
 };
 
+/** Whether the old hub went on again: a new one by choice, or because its journal was given up. */
+const hubOf = (job: JobNow): 'kept' | 'new' =>
+  wayOf(job, 'hub') === 'new' || job.state.seatDecisions.journal === 'replace' ? 'new' : 'kept';
+
 /** The life that begins with this job; undefined where no bearing was fitted. `day`: of the signature. */
 export function lifeBegun(
   job: JobNow,
@@ -50,6 +54,7 @@ export function lifeBegun(
     fittedAt: signed.atKm,
     end: 'running',
     schools: Object.fromEntries(schoolsOf(family).map((id) => [id, wayOf(job, id)])),
+    ...(schoolsOf(family).includes('hub') ? { hub: hubOf(job) } : {}),
     ...(job.choices.plan ? { route: job.choices.plan.value.route } : {}),
     ...(said && right !== undefined ? { call: { said: said.probability, right } } : {}),
     ...(worked > 0 ? { minutes: { planned: plannedMinutes(job), worked } } : {}),

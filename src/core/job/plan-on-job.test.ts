@@ -73,3 +73,12 @@ it('the customer’s yes stands on the card, to how much and told to whom', () =
   expect(card.agreed).toMatchObject({ by: body.who, who: 'ines' });
   expect(card.agreed?.upTo).toMatch(/350\.00/u);
 });
+
+it('goes by the shop’s own pace once enough jobs of the kind are known; what that is told against stays ours', () => {
+  const { now } = upTo('plan');
+  const paces = { P1: { ratio: 1.5, jobs: 7 } };
+  const slow = { ...now, ctx: { ...now.ctx, shop: { demo: false, standIns: false, paces } } };
+  const [ours, theirs] = [scheduleOf(now, 0), scheduleOf(slow, 0)];
+  expect(theirs.handsOnMin / ours.handsOnMin).toBeCloseTo(1.5, 1);
+  expect(plannedMinutes(slow)).toBe(plannedMinutes(now));
+});

@@ -11,6 +11,7 @@ import {
 import { familyCodeOf, stepsOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { isRebuilt } from './owed.ts';
+import { paceOf } from './pace-on-job.ts';
 import { unchosen, usualRoute } from './route-on-job.ts';
 import { timerNow } from './timers.ts';
 
@@ -36,6 +37,12 @@ const workOn = (
   { route, soak, chill }: PlanChoice,
   corner?: string,
 ): CornerWork => ({ family, route, soak, chill, ...(corner ? { corner } : {}) });
+
+/** The same work by the shop's own pace. */
+const paced = (job: JobNow, work: CornerWork): CornerWork => ({
+  ...work,
+  pace: paceOf(job, work.family)?.ratio,
+});
 
 /** How far the tasks of this job have come, by what stands in its record; empty before work was begun. */
 export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
@@ -63,7 +70,7 @@ export function progressOf(job: JobNow, nowMs: number): Map<string, Progress> {
   return progress;
 }
 
-/** Minutes with hands on this job as planned, from its beginning. */
+/** Minutes with hands on this job by our own figures, from its beginning: what the shop's pace is told against. */
 export const plannedMinutes = (job: JobNow): number =>
   scheduleAll({ corners: [workOn(familyCodeOf(job), planOf(job))] }).handsOnMin;
 
@@ -81,8 +88,8 @@ export function workLeft(
   const others = oneEach(beside, job.ctx.corner);
   const own = others.length > 0 ? job.ctx.corner : undefined;
   const works = [
-    workOn(familyCodeOf(job), plan, own),
-    ...others.map((o) => workOn(o.family, o.plan, o.corner)),
+    paced(job, workOn(familyCodeOf(job), plan, own)),
+    ...others.map((o) => paced(job, workOn(o.family, o.plan, o.corner))),
   ];
   const prefix = own ? `${own}:` : '';
   const known = new Set(works.flatMap(tasksOf).map((t) => t.id));

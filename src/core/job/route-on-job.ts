@@ -2,6 +2,7 @@ import type { Route } from '../families/index.ts';
 import { schedule } from '../plan/index.ts';
 import { familyOf, strokesOf } from './family-on-job.ts';
 import { type JobNow, once } from './job-now.ts';
+import { paceOf } from './pace-on-job.ts';
 import { solvedFor } from './press-on-job.ts';
 
 /** A route as it would go here: how long, and what this shop lacks for it. */
@@ -36,7 +37,12 @@ function weighed(job: JobNow, route: Route): WeighedRoute {
   const gaps = best.filter((s) => s === undefined).length;
   const checks = best.filter((s) => s === 'check').length;
   const plan = { ...unchosen, ...job.choices.plan?.value, route: route.id };
-  const { endMin, handsOnMin } = schedule({ ...plan, family: familyOf(job)?.code });
+  const family = familyOf(job)?.code;
+  const { endMin, handsOnMin } = schedule({
+    ...plan,
+    family,
+    pace: paceOf(job, family)?.ratio,
+  });
   const strokes = best.length;
   return {
     route,

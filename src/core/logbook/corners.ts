@@ -65,15 +65,19 @@ export function endToEnd({ lives }: HungryCorner) {
 export const eatsBearings = (lives: readonly LifeRecord[]): boolean =>
   lives.filter((l) => l.end === 'failed').length > 1;
 
-/** Bearings that failed soon after they were fitted, of those that ran as far or failed before. */
+/** Bearings that failed soon after they were fitted, of those that ran as far or failed before; not those a lead ruled out. */
 export function comebacks(spans: readonly Span[], withinKm = comebackKm) {
   const known = spans.flatMap((s) => (s.exact ? [{ life: s.life, ...s.exact }] : []));
   const told = known.filter((l) => l.time >= withinKm || l.failed);
-  const back = told.filter((l) => l.failed && l.time < withinKm);
+  const soon = told.filter((l) => l.failed && l.time < withinKm);
+  const back = soon.filter((l) => l.life.comeback?.is !== false);
   return {
+    withinKm,
     count: back.length,
+    /** Of these, how many a lead has looked at. */
+    marked: back.filter((l) => l.life.comeback).length,
     of: told.length,
-    lives: back.map((l) => l.life),
+    lives: soon.map((l) => l.life),
     ...(told.length > 0 ? wilson(back.length, told.length) : { share: 0, low: 0, high: 1 }),
   };
 }

@@ -59,6 +59,8 @@ export const LifeSchema = closed({
       }),
     ),
   ),
+  /** What a lead says of one that failed soon: the same complaint again on its corner, or another thing. */
+  comeback: Maybe(closed({ is: Type.Boolean(), reason: Text(200), byId: Id })),
   /** Invented, for a demo. */
   madeUp: Maybe(Type.Boolean()),
 });

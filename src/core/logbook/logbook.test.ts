@@ -9,6 +9,7 @@ import {
   type LifeRecord,
   logbookView,
   named,
+  pacesOf,
   type Span,
   spanOf,
   splits,
@@ -123,6 +124,14 @@ describe('the book', () => {
       { unit: '07', corner: 'LF', failed: 2, withinKm: 10_000, causes: ['bent tube'] },
     ]);
     expect(comebacks(own)).toMatchObject({ count: 1, of: 3 });
+    // A shop's own distance, and a lead's word that it was another thing.
+    expect(comebacks(own, 7000)).toMatchObject({ count: 2, marked: 0 });
+    const said = (is: boolean) => ({ is, reason: 'looked at', byId: 'ines' });
+    const ruled = spans(
+      life({ id: 'a', endedAt: 54_000, comeback: said(false) }),
+      life({ id: 'b', fittedAt: 54_000, endedAt: 55_000, comeback: said(true) }),
+    );
+    expect(comebacks(ruled)).toMatchObject({ count: 1, marked: 1, of: 2 });
     // One that still runs short of the distance tells nothing yet.
     expect(comebacks(spans(life({ end: 'sold', endedAt: 51_000 }))).of).toBe(0);
   });
@@ -131,6 +140,10 @@ describe('the book', () => {
     expect(tookAgainst([took(100, 150), took(100, 110), took(100, 120), life()])).toMatchObject([
       { family: 'P1', ratio: 1.2 },
     ]);
+    // Plan goes by it once five jobs are known.
+    const four = [100, 110, 120, 130].map((m) => took(100, m));
+    expect(pacesOf(four)).toEqual({});
+    expect(pacesOf([...four, took(100, 150)])).toEqual({ P1: { ratio: 1.2, jobs: 5 } });
   });
   it('answers each question from lives, and says whose clock jumps', () => {
     const lives = [

@@ -27,3 +27,24 @@ export function tookAgainst(lives: readonly LifeRecord[]): TookAgainst[] {
     }))
     .sort((a, b) => b.jobs.length - a.jobs.length);
 }
+
+/** What a shop takes against our minutes, for kinds of which it has enough jobs. */
+export type Paces = Partial<Record<FamilyCode, { ratio: number; jobs: number }>>;
+
+/** From so many jobs of a kind on, the shop's own pace is planned by. Our judgement. */
+export const enoughJobs = 5;
+
+/** The shop's own pace by family; none while too few jobs are known. */
+export const pacesOf = (lives: readonly LifeRecord[]): Paces =>
+  Object.fromEntries(
+    tookAgainst(lives)
+      .filter((t) => t.jobs.length >= enoughJobs)
+      .map(({ family, ratio, jobs }) => [family, { ratio, jobs: jobs.length }]),
+  );
+
+/** The kind that took longest against its plan, of those with enough jobs; undefined where none has. */
+export const slowest = (took: readonly TookAgainst[]): TookAgainst | undefined =>
+  took.filter((t) => t.jobs.length >= enoughJobs).sort((a, b) => b.ratio - a.ratio)[0];
+
+/** Worked over planned from which on a plan was too short. Our judgement. */
+export const longerThanPlanned = 1.1;

@@ -113,6 +113,7 @@ export function logbookView(
   lives: readonly LifeRecord[],
   clockKm: (unit: string) => number | undefined,
   asked: Asked,
+  withinKm?: number,
 ): LogbookView {
   const all = lives.flatMap((l) => spanOf(l, clockKm(l.unit)) ?? []);
   const spans = all.filter((s) => asked.family === undefined || s.life.family === asked.family);
@@ -146,7 +147,7 @@ export function logbookView(
       return {
         ...view,
         ...behindOf(answered),
-        back: comebacks(spans),
+        back: comebacks(spans, withinKm),
         ...(calls ? { calls } : {}),
       };
     }

@@ -10,6 +10,8 @@ export interface CornerWork {
   route?: string | undefined;
   chill: boolean;
   soak: boolean;
+  /** Hands of this shop against our minutes; as ours where nothing is said. */
+  pace?: number | undefined;
 }
 
 /** Handling and press times of the bench work, minutes (engineering judgement until the shop has its own history). */
@@ -40,7 +42,14 @@ export function tasksOf(o: CornerWork): Task[] {
     handsMin: number,
     after: readonly string[],
     waitMin = 0,
-  ): Task => ({ id: name(id), label, place, handsMin, waitMin, after: after.map(name) });
+  ): Task => ({
+    id: name(id),
+    label,
+    place,
+    handsMin: handsMin === 0 ? 0 : Math.max(1, Math.round(handsMin * (o.pace ?? 1))),
+    waitMin,
+    after: after.map(name),
+  });
   const began = soaks > 0;
   const prepare = began
     ? [

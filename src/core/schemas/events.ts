@@ -350,7 +350,8 @@ export const eventBodies = {
   /** A line of the signed card that was wrong, by its name and what it said. */
   'line-corrected': closed({ line: Text(200), was: Text(800), is: Text(200), reason: Text(400) }),
   'recheck-done': closed({ odometerKm: Type.Integer({ minimum: 0, maximum: 5_000_000 }) }),
-  'job-closed': closed({ reason: Text(400) }),
+  /** `found`: the cause as it was seen, by its suspect, where somebody knows it. */
+  'job-closed': closed({ reason: Text(400), found: Maybe(Id) }),
   'job-reopened': closed({ reason: Text(400) }),
 } satisfies Record<string, TSchema>;
 

@@ -3,6 +3,7 @@ import { schoolIds, type SchoolId } from '../families/schools.data.ts';
 import type { Instrument } from '../fits/seat.ts';
 import type { Wrench } from '../torque/wrench.ts';
 import { unitSystems } from '../units/index.ts';
+import type { Paces } from '../logbook/minutes.ts';
 import { closed, Currency, Id, Maybe, oneOf, Text } from './common.ts';
 
 /** How one workshop works; each change is kept with who made it and when. */
@@ -56,6 +57,8 @@ export interface ShopOfJob {
   standIns: boolean;
   /** The shop's own distance to the recheck, km. */
   recheckKm?: number;
+  /** What it takes against our minutes, by kind of bearing, where it knows enough jobs. */
+  paces?: Paces;
   /** The shop's own ways, by their question. */
   schools?: Partial<Record<SchoolId, string>>;
 }

@@ -35,6 +35,7 @@ import {
   UnitFactsSchema,
   unitSheet,
 } from '../units.ts';
+import { ComebackSchema, markComeback } from '../logbook.ts';
 import { remindersCalendar } from '../reminders.ts';
 import { noteService, noteWaded, ServiceSchema, WadedSchema } from '../service.ts';
 import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
@@ -275,6 +276,13 @@ export const shopRoutes: readonly Route[] = [
     'Name, clock, tyre, year, identification number and axle load of a unit',
     { body: UnitFactsSchema },
     ({ params, body }) => noteFacts(params['id']!, body),
+  ),
+  route(
+    'POST',
+    '/api/lives/{id}/comeback',
+    'Say whether a bearing that failed soon came back for the same complaint (lead, PIN)',
+    { body: ComebackSchema },
+    ({ params, body }) => markComeback(params['id']!, body),
   ),
   route(
     'POST',

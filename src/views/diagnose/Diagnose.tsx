@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import {
+  causesBehind,
   layoutNames,
   type Judgement,
   type NextTest,
@@ -121,6 +122,12 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
             />
             <section className="heard">
               <h2>Tests so far</h2>
+              {causesBehind(ctx.tables.causes) > 0 && (
+                <p className="cap">
+                  Shares before any test: ours, and {causesBehind(ctx.tables.causes)} causes seen in
+                  this shop.
+                </p>
+              )}
               {state.results.length === 0 && (
                 <p className="note">
                   None yet: {state.complaint ? 'the driver’s words alone.' : 'and no complaint.'}

@@ -3,10 +3,13 @@ import { v7 as uuid } from 'uuid';
 import { cornerNames, type JobCorner } from '../../core/corner.ts';
 import type { FloorRow, JobView } from '../../core/job/index.ts';
 import type { UnitRecord } from '../../core/schemas/workshop.ts';
+import { eatsBearings } from '../../core/logbook/index.ts';
+import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
+import { useFetched } from '../shell/useFetched.ts';
 import { call } from '../shell/useJob.ts';
 import { NewUnit } from './NewUnit.tsx';
 
@@ -41,6 +44,9 @@ export function StartJob({
   });
   const fleetNo = all.find((u) => u.id === unitId)?.fleetNo;
   const twin = open.find((j) => j.fleetNo === fleetNo && j.corner === corner);
+  const { value: sheet } = useFetched<UnitSheet>(unitId && `/api/units/${unitId}`);
+  const own = sheet?.lives.filter((l) => sheet.unit.id === unitId && l.corner === corner) ?? [];
+  const eaten = eatsBearings(own) ? own.filter((l) => l.end === 'failed') : [];
   const start = async () => {
     const r = await call<JobView>('POST', '/api/jobs', { id, unitId, corner, byId: who });
     if (r.ok) location.assign(`/jobs/${r.value.job.id}/complaint`);
@@ -101,6 +107,18 @@ export function StartJob({
           <span>
             Job <a href={`/jobs/${twin.id}`}>{twin.number}</a> is open on this corner.
             <small>Go on with it, or start a second one if it is another matter.</small>
+          </span>
+        </div>
+      )}
+      {eaten.length > 0 && (
+        <div className="caution" role="status">
+          <VerdictShape status="check" size={28} />
+          <span>
+            {eaten.length} bearings have failed on this corner{' '}
+            <small>
+              {[...new Set(eaten.flatMap((l) => l.cause ?? []))].join(', ').toLowerCase() ||
+                'No old part was read: read this one.'}
+            </small>
           </span>
         </div>
       )}

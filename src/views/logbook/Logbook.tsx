@@ -11,6 +11,7 @@ import {
   ranKm,
   questions,
 } from '../../core/logbook/index.ts';
+import type { Person } from '../../core/job/index.ts';
 import { both } from '../../ui/units.ts';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { CallsPlot } from './CallsPlot.tsx';
@@ -28,7 +29,15 @@ const addressOf = ({ question, family, by }: Asked): string =>
   }).toString()}`;
 
 /** What lasts here, and what did we get wrong: one question, its picture, how sure, and the jobs behind it. */
-export default function Logbook({ shop, view }: { shop: string; view: LogbookView }) {
+export default function Logbook({
+  shop,
+  view,
+  people,
+}: {
+  shop: string;
+  view: LogbookView;
+  people: readonly Person[];
+}) {
   const [behind, setBehind] = useState(false);
   const { asked } = view;
   const lives = view.behind;
@@ -52,7 +61,7 @@ export default function Logbook({ shop, view }: { shop: string; view: LogbookVie
       </div>
       <aside className="side" aria-label="What it says">
         <div className="side-in">
-          <Side view={view} />
+          <Side view={view} people={people} />
           {view.jumps.length > 0 && (
             <section>
               <p className="note">
@@ -161,13 +170,13 @@ const nothingYet: Record<Question, string> = {
   cost: 'No job has both its planned minutes and its worked ones.',
 };
 
-function Side({ view }: { view: LogbookView }) {
+function Side({ view, people }: { view: LogbookView; people: readonly Person[] }) {
   switch (view.asked.question) {
     case 'lasts':
     case 'school':
       return <GroupSide view={view} />;
     case 'wrong':
-      return <CallsSide view={view} />;
+      return <CallsSide view={view} people={people} />;
     case 'corners':
       return <HungrySide hungry={view.hungry ?? []} />;
     case 'cost':

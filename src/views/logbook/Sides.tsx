@@ -1,16 +1,20 @@
 import { cornerNames } from '../../core/corner.ts';
 import { familyByCode } from '../../core/families/index.ts';
 import {
-  comebackKm,
+  enoughJobs,
   type GroupLives,
   type HungryCorner,
+  longerThanPlanned,
   type LogbookView,
   shapeInWords,
+  slowest,
   type TookAgainst,
   toldInWords,
 } from '../../core/logbook/index.ts';
+import type { Person } from '../../core/job/index.ts';
 import { CornerGlyph } from '../../ui/Marks.tsx';
 import { both } from '../../ui/units.ts';
+import { Comebacks } from './Comebacks.tsx';
 
 const km = (v: number | undefined) => (v === undefined ? 'not reached' : (v / 1000).toFixed(1));
 
@@ -133,7 +137,13 @@ export function HungrySide({ hungry }: { hungry: readonly HungryCorner[] }) {
   );
 }
 
-export function CallsSide({ view: { calls, back } }: { view: LogbookView }) {
+export function CallsSide({
+  view: { calls, back },
+  people,
+}: {
+  view: LogbookView;
+  people: readonly Person[];
+}) {
   return (
     <>
       <section className="said" aria-live="polite">
@@ -157,36 +167,24 @@ export function CallsSide({ view: { calls, back } }: { view: LogbookView }) {
           </p>
         </section>
       )}
-      {back && back.of > 0 && (
-        <section>
-          <h2>Failed within {both(comebackKm, 'distance').value} km</h2>
-          <p className="note">
-            <b className="num">
-              {back.count} of {back.of}
-            </b>{' '}
-            ({(100 * back.low).toFixed(0)} to {(100 * back.high).toFixed(0)} % by Wilson). A fault
-            of fitting is looked for first.
-          </p>
-        </section>
-      )}
+      {back && <Comebacks back={back} people={people} />}
     </>
   );
 }
 
 export function TookSide({ took }: { took: readonly TookAgainst[] }) {
-  const enough = took.filter((t) => t.jobs.length >= 5);
-  const [worst] = [...enough].sort((a, b) => b.ratio - a.ratio);
+  const worst = slowest(took);
   return (
     <section className="said" aria-live="polite">
       <h2 className="said-title">
-        {worst && worst.ratio > 1.1
+        {worst && worst.ratio > longerThanPlanned
           ? `${familyByCode(worst.family)?.name} takes longer`
           : 'About as planned'}
       </h2>
       <p>
         {worst
-          ? `Middle of ${worst.jobs.length} jobs: ${worst.ratio.toFixed(2)} of the planned minutes. The quote takes the shop’s own minutes once five jobs of a kind are known.`
-          : 'Too few to tell: five jobs of a kind are needed.'}
+          ? `Middle of ${worst.jobs.length} jobs: ${worst.ratio.toFixed(2)} of the planned minutes. Plan and quote go by the shop’s own pace once ${enoughJobs} jobs of a kind are known.`
+          : `Too few to tell: ${enoughJobs} jobs of a kind are needed.`}
       </p>
     </section>
   );

@@ -70,7 +70,7 @@ function Supplied({
             type="button"
             className="btn quiet small"
             disabled={taken === found.number}
-            aria-label={`Take ${item.name}, ${found.number}`}
+            aria-label={`${taken === found.number ? 'taken' : 'Take it'}: ${item.name}, ${found.number}`}
             onClick={() => onTake(found.number)}
           >
             {taken === found.number ? 'taken' : 'Take it'}

@@ -6,6 +6,7 @@ import {
   chosenPart,
   familyOf,
   missingFor,
+  paceOf,
   type PlanChoice,
   planOf,
   solvedFor,
@@ -84,6 +85,7 @@ function Body() {
     [view, visit.others, visit.with],
   );
   const s = useSchedule(work);
+  const pace = paceOf(view, familyOf(view)?.code);
   const strip = stepsOf(view, 'strip');
   const strokes = strokesOf(view).map((o) => ({ o, found: solvedFor(view, o) }));
   const walkable = routes.find((r) => r.id === plan.route)?.walked === true;
@@ -118,6 +120,14 @@ function Body() {
           {!choices.plan && (
             <section>
               <p className="cap">{usualRoute(view).reason}</p>
+            </section>
+          )}
+          {pace && (
+            <section>
+              <p className="cap">
+                Hands by this shop’s own pace: {pace.ratio.toFixed(2)} of the usual minutes, middle
+                of {pace.jobs} jobs.
+              </p>
             </section>
           )}
           {!s.exact && (

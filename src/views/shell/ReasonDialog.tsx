@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Dialog } from '../../ui/Panels.tsx';
 
 /** Asks for a reason that is kept on the record. */
@@ -10,6 +10,7 @@ export function ReasonDialog({
   byTap = false,
   onClose,
   onReason,
+  children,
 }: {
   title: string;
   text: string;
@@ -20,6 +21,8 @@ export function ReasonDialog({
   byTap?: boolean;
   onClose: () => void;
   onReason: (reason: string) => Promise<boolean>;
+  /** What is asked besides. */
+  children?: ReactNode;
 }) {
   const [why, setWhy] = useState(first);
   const ready = why.trim() !== '';
@@ -45,6 +48,7 @@ export function ReasonDialog({
             maxLength={200}
           />
         </label>
+        {children}
         <div className="foot">
           <button
             type={byTap ? 'button' : 'submit'}

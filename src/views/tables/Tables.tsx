@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  causesBehind,
+  enoughCauses,
   learnt,
   type LikelihoodTables,
   rowFault,
@@ -273,9 +275,12 @@ function Answer({
         <p className="note">
           <b className="num">{tables.outcomes}</b>{' '}
           {tables.outcomes === 1
-            ? 'job whose old bearing was read counts'
-            : 'jobs whose old bearing was read count'}
-          .
+            ? 'job whose cause was seen counts'
+            : 'jobs whose cause was seen count'}
+          .{' '}
+          {causesBehind(tables.causes) > 0
+            ? `The shares before any test stand on ${causesBehind(tables.causes)} of them.`
+            : `The shares before any test are ours until ${enoughCauses} causes of more than one kind were seen.`}
         </p>
         {tables.outcomes > 0 && (
           <button
