@@ -1,6 +1,7 @@
 import type { FamilyCode } from '../families/index.ts';
 import type { Mark } from '../old-part/index.ts';
-import type { LaidStack } from './bench.ts';
+import type { Sound } from '../diagnosis/index.ts';
+import type { LaidStack, PracticeStroke } from './bench.ts';
 import type { LockPlace, PlayWindow, Through } from '../torque/index.ts';
 
 /** What is drawn for an exercise; everything in it is made up. */
@@ -11,6 +12,17 @@ export type PracticePicture =
   | { of: 'castle'; slots: number; holeEnds: number; pastDeg: number }
   | { of: 'places'; places: LockPlace[]; window: PlayWindow; playMm: number; figures: boolean }
   | { of: 'offset'; lengthMm: number; through: Through }
+  | {
+      of: 'ram';
+      operation: PracticeStroke;
+      travelMm: number;
+      band: { mm: number; low: number; high: number }[];
+      /** Trace so far, mm and kN, and as it would go on. */
+      shown: [mm: number, kn: number][];
+      then: [mm: number, kn: number][];
+    }
+  | { of: 'told'; title: string; lines: string[] }
+  | { of: 'sound'; sound: Sound }
   | { of: 'step'; code: FamilyCode; lit: readonly string[]; text: string };
 
 export interface PracticeOption {

@@ -2,10 +2,14 @@ import { random } from '../standins/cars.ts';
 import type { Exercise, Maker } from './exercise.ts';
 import { adjust } from './makers/adjust.ts';
 import { castle } from './makers/castle.ts';
+import { corner } from './makers/corner.ts';
 import { family } from './makers/family.ts';
+import { hear } from './makers/hear.ts';
+import { nut } from './makers/nut.ts';
 import { offset } from './makers/offset.ts';
 import { order } from './makers/order.ts';
 import { raceway } from './makers/raceway.ts';
+import { ram } from './makers/ram.ts';
 import { stack } from './makers/stack.ts';
 
 export const makers = {
@@ -16,6 +20,10 @@ export const makers = {
   adjust,
   offset,
   order,
+  ram,
+  corner,
+  hear,
+  nut,
 } as const satisfies Record<string, Maker>;
 export type ExerciseKind = keyof typeof makers;
 export const exerciseKinds = Object.keys(makers) as ExerciseKind[];
@@ -27,6 +35,10 @@ export const kindTitles: Record<ExerciseKind, string> = {
   adjust: 'Adjust a taper pair',
   offset: 'Set the wrench',
   order: 'Order of the steps',
+  ram: 'Stop the ram',
+  corner: 'Which corner',
+  hear: 'Hear it',
+  nut: 'Walk a nut',
 };
 
 /** The same exercise from the same seed, on every tablet. */

@@ -1,3 +1,5 @@
+import { Volume2 } from 'lucide-react';
+import type { Sound } from '../../core/diagnosis/index.ts';
 import { dentGapMm, trackMm } from '../../core/old-part/index.ts';
 import type { Judgement } from '../../core/press/index.ts';
 import {
@@ -9,9 +11,11 @@ import {
 } from '../../core/practice/index.ts';
 import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
+import { playSound } from '../complaint/playSound.ts';
 import { outerPx, UnrolledRing } from '../old-part/UnrolledRing.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
 import { HowItStands } from '../torque/HowItStands.tsx';
+import { RamTrace } from './RamTrace.tsx';
 import { WindowLine } from './WindowLine.tsx';
 
 /** Sizes of the made-up bearing that rings are drawn by. */
@@ -34,6 +38,16 @@ function LaidDrawing({ laid, answered }: { laid: LaidStack; answered: boolean })
       judgement={answered ? judgeLaid(laid) : notJudged}
       travelMm={answered ? setup.requirement.travelMm * 0.6 : 0}
     />
+  );
+}
+
+/** A made-up noise to listen to, as often as one likes. */
+function HearIt({ sound }: { sound: Sound }) {
+  return (
+    <button type="button" className="btn hear-it" onClick={() => playSound(sound)}>
+      <Volume2 aria-hidden="true" />
+      Play it
+    </button>
   );
 }
 
@@ -77,6 +91,21 @@ export function PracticeDrawing({
     }
     case 'stack':
       return <LaidDrawing laid={p.laid} answered={answered} />;
+    case 'ram':
+      return <RamTrace picture={p} answered={answered} />;
+    case 'told':
+      return (
+        <div className="told">
+          <p className="step-now">{p.title}</p>
+          <ol>
+            {p.lines.map((l) => (
+              <li key={l}>{l}</li>
+            ))}
+          </ol>
+        </div>
+      );
+    case 'sound':
+      return <HearIt sound={p.sound} />;
     case 'castle':
       return <CastleNut {...p} way={undefined} />;
     case 'offset':

@@ -1,0 +1,59 @@
+import type { PracticePicture } from '../../core/practice/index.ts';
+import { both } from '../../ui/units.ts';
+
+const [left, right, top, bottom] = [56, 760, 24, 380];
+
+/** Force over travel as the gauge shows it so far; what would have come is drawn with the answer. */
+export function RamTrace({
+  picture: { band, shown, then, travelMm },
+  answered,
+}: {
+  picture: Extract<PracticePicture, { of: 'ram' }>;
+  answered: boolean;
+}) {
+  const all = [...shown, ...(answered ? then : [])];
+  const high = 1.15 * Math.max(...band.map((b) => b.high), ...all.map(([, kn]) => kn));
+  const far = 1.08 * travelMm;
+  const X = (mm: number) => left + ((right - left) * Math.min(mm, far)) / far;
+  const Y = (kn: number) => bottom - ((bottom - top) * kn) / high;
+  const line = (list: readonly (readonly [number, number])[]) =>
+    list
+      .map(([mm, kn], i) => `${i === 0 ? 'M' : 'L'}${X(mm).toFixed(1)} ${Y(kn).toFixed(1)}`)
+      .join('');
+  const area = `${line(band.map((b) => [b.mm, b.high]))}${[...band]
+    .reverse()
+    .map((b) => `L${X(b.mm).toFixed(1)} ${Y(b.low).toFixed(1)}`)
+    .join('')}Z`;
+  const [mm = 0, kn = 0] = shown.at(-1) ?? [];
+  const force = both(kn, 'force');
+  const ticks = [0, 0.25, 0.5, 0.75, 1].map((k) => k * travelMm);
+  return (
+    <svg
+      className="drawing"
+      viewBox="0 0 800 430"
+      role="img"
+      aria-label={`Force over travel: ${force.value} ${force.unit} at ${mm.toFixed(1)} of ${travelMm.toFixed(1)} mm`}
+    >
+      <path className="ram-band" d={area} />
+      <path className="thin" d={`M${left} ${top}V${bottom}H${right}`} />
+      <path className="dim" d={`M${X(travelMm)} ${top}V${bottom}`} />
+      {ticks.map((t) => (
+        <text key={t} className="figure" x={X(t)} y={bottom + 22} textAnchor="middle">
+          {t.toFixed(0)}
+        </text>
+      ))}
+      <text className="cap" x={right} y={bottom + 42} textAnchor="end">
+        mm of travel; band: what is expected, line: the plan
+      </text>
+      {answered && then.length > 1 && <path className="ram-then" d={line(then)} />}
+      <path className="ram-shown" d={line(shown)} />
+      <circle className="ram-now" cx={X(mm)} cy={Y(kn)} r="6" />
+      <text className="figure strong" x={left + 12} y={top + 24} fontSize="30">
+        {force.value} {force.unit}
+      </text>
+      <text className="cap" x={left + 12} y={top + 44}>
+        {force.other}, at {mm.toFixed(1)} mm
+      </text>
+    </svg>
+  );
+}
