@@ -67,6 +67,13 @@ export const learners = sqliteTable('learners', {
   data: text('data').notNull(),
 });
 
+/** Past jobs that a lead gave to practise on, as JSON; of no person and no unit. */
+export const pastCases = sqliteTable('past_cases', {
+  id: text('id').primaryKey(),
+  data: text('data').notNull(),
+  atMs: integer('at_ms').notNull(),
+});
+
 /** Pictures left with jobs, by the hash of what is kept: upright, without what a camera writes about place and time. */
 export const photos = sqliteTable('photos', {
   hash: text('hash').primaryKey(),

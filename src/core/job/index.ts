@@ -19,6 +19,7 @@ export * from './needs.ts';
 export * from './owed.ts';
 export * from './pace-on-job.ts';
 export * from './part-on-job.ts';
+export * from './past-case.ts';
 export * from './plan-on-job.ts';
 export * from './practice.ts';
 export * from './press-on-job.ts';

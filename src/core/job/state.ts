@@ -120,6 +120,8 @@ export interface JobState {
   signed?: Kept<EventBody<'signed'>>;
   recheckedKm?: number;
   closed?: string;
+  /** The cause that a closed job names. */
+  closedFound?: string;
   closedMs?: number;
 }
 
@@ -431,10 +433,12 @@ function apply(s: JobState, e: JobEvent): void {
       break;
     case 'job-closed':
       s.closed = e.body.reason;
+      if (e.body.found !== undefined) s.closedFound = e.body.found;
       s.closedMs = e.atMs;
       break;
     case 'job-reopened':
       delete s.closed;
+      delete s.closedFound;
       delete s.closedMs;
       break;
   }

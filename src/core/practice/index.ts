@@ -1,5 +1,6 @@
 export * from './exercise.ts';
 export * from './learner.ts';
 export * from './makers.ts';
+export * from './past.ts';
 export * from './view.ts';
 export { judgeLaid, type LaidStack, practiceSetup, practiceStack } from './bench.ts';

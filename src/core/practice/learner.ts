@@ -1,6 +1,8 @@
+import { random } from '../standins/cars.ts';
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
-import { levels } from './exercise.ts';
-import { type ExerciseKind, exerciseKinds } from './makers.ts';
+import { type Exercise, levels } from './exercise.ts';
+import { exercise, type ExerciseKind, exerciseKinds } from './makers.ts';
+import { type PastCase, pastExercise } from './past.ts';
 
 /** How one learner stands: one card a kind of exercise, spaced by how it went (FSRS). Nothing of it is of any job. */
 export interface Learner {
@@ -8,6 +10,8 @@ export interface Learner {
   /** Begun and not answered: it goes on where it was left, on whatever tablet. */
   open?: OpenExercise;
   done: { atMs: number; kind: ExerciseKind; right: boolean }[];
+  /** Its owner lets the others see how it stands. */
+  shared?: true;
 }
 interface LearnedKind {
   card: Card;
@@ -19,6 +23,24 @@ export interface OpenExercise {
   kind: ExerciseKind;
   seed: number;
   level: number;
+  /** The past job that it is made of. */
+  past?: PastCase;
+  /** How often help was taken: each time one wrong answer is ruled out. */
+  helped?: number;
+}
+
+/** An open exercise as it is set. Throws RangeError for a past job that is not there. */
+export function exerciseOf({ kind, seed, level, past }: OpenExercise): Exercise {
+  if (kind !== 'past') return exercise(kind, seed, level);
+  if (!past) throw new RangeError('past: missing');
+  return pastExercise(past, random(seed), level);
+}
+
+/** Wrong answers that help has ruled out; one of them always stays. */
+export function ruledOut(open: OpenExercise): string[] {
+  const { options, answer } = exerciseOf(open);
+  const wrong = options.filter((o) => o.id !== answer).map((o) => o.id);
+  return wrong.slice(0, Math.min(open.helped ?? 0, wrong.length - 1));
 }
 
 export const beginner: Learner = { cards: {}, done: [] };
@@ -35,25 +57,38 @@ const dueMs = (l: Learner, kind: ExerciseKind): number => {
 };
 
 /** Kinds in the order they are due; those never tried first. */
-export const dueKinds = (l: Learner, nowMs: number): ExerciseKind[] =>
-  exerciseKinds
+export const dueKinds = (
+  l: Learner,
+  nowMs: number,
+  kinds: readonly ExerciseKind[] = exerciseKinds,
+): ExerciseKind[] =>
+  kinds
     .filter((k) => dueMs(l, k) <= nowMs)
-    .sort(
-      (a, b) => dueMs(l, a) - dueMs(l, b) || exerciseKinds.indexOf(a) - exerciseKinds.indexOf(b),
-    );
+    .sort((a, b) => dueMs(l, a) - dueMs(l, b) || kinds.indexOf(a) - kinds.indexOf(b));
+
+/** Kinds there are: a past job only where a lead has given one. */
+export const kindsWith = (pasts: readonly PastCase[]): readonly ExerciseKind[] =>
+  pasts.length > 0 ? [...exerciseKinds, 'past'] : exerciseKinds;
 
 /** The exercise to do now: the open one, else of a kind that is due, else of the one due next. `seed` makes a fresh one. */
-export function nextExercise(l: Learner, nowMs: number, seed: number): OpenExercise {
+export function nextExercise(
+  l: Learner,
+  nowMs: number,
+  seed: number,
+  pasts: readonly PastCase[] = [],
+): OpenExercise {
   if (l.open) return l.open;
-  const soonest = [...exerciseKinds].sort((a, b) => dueMs(l, a) - dueMs(l, b))[0];
-  const kind = dueKinds(l, nowMs)[0] ?? soonest ?? 'family';
-  return { kind, seed, level: l.cards[kind]?.level ?? levels.least };
+  const kinds = kindsWith(pasts);
+  const soonest = [...kinds].sort((a, b) => dueMs(l, a) - dueMs(l, b))[0];
+  const kind = dueKinds(l, nowMs, kinds)[0] ?? soonest ?? 'family';
+  const past = kind === 'past' ? pasts[seed % pasts.length] : undefined;
+  return { kind, seed, level: l.cards[kind]?.level ?? levels.least, ...(past ? { past } : {}) };
 }
 
 /** After an answer: the card is put off or brought back by how it went, the level follows, and nothing is open. */
 export function answered(
   l: Learner,
-  { kind, level }: OpenExercise,
+  { kind, level, helped = 0 }: OpenExercise,
   right: boolean,
   nowMs: number,
 ): Learner {
@@ -62,8 +97,8 @@ export function answered(
   const card = before
     ? { ...before.card, due: new Date(before.card.due), ...lastReview(before.card) }
     : createEmptyCard(now);
-  const next = scheduler.next(card, now, right ? Rating.Good : Rating.Again).card;
-  const stepped = right ? level + 1 : level - 1;
+  const next = scheduler.next(card, now, ratingOf(right, helped)).card;
+  const stepped = right ? level + (helped > 0 ? 0 : 1) : level - 1;
   return {
     cards: {
       ...l.cards,
@@ -74,9 +109,16 @@ export function answered(
         of: (before?.of ?? 0) + 1,
       },
     },
+    ...(l.shared ? { shared: true as const } : {}),
     done: [...l.done, { atMs: nowMs, kind, right }].slice(-keptAnswers),
   };
 }
+
+/** What was seen with help comes again sooner, and is no step up. */
+const ratingOf = (right: boolean, helped: number) => {
+  if (!right) return Rating.Again;
+  return helped > 0 ? Rating.Hard : Rating.Good;
+};
 
 /** Dates come back from where they are kept as texts. */
 const lastReview = ({ last_review }: Card): Partial<Card> =>

@@ -25,8 +25,10 @@ export const makers = {
   hear,
   nut,
 } as const satisfies Record<string, Maker>;
-export type ExerciseKind = keyof typeof makers;
-export const exerciseKinds = Object.keys(makers) as ExerciseKind[];
+/** Kinds that are made up; a job of the shop's own that a lead gave is another. */
+export type MadeUpKind = keyof typeof makers;
+export type ExerciseKind = MadeUpKind | 'past';
+export const exerciseKinds = Object.keys(makers) as MadeUpKind[];
 export const kindTitles: Record<ExerciseKind, string> = {
   stack: 'May it be pressed?',
   family: 'Name the family',
@@ -39,8 +41,9 @@ export const kindTitles: Record<ExerciseKind, string> = {
   corner: 'Which corner',
   hear: 'Hear it',
   nut: 'Walk a nut',
+  past: 'A job of ours',
 };
 
 /** The same exercise from the same seed, on every tablet. */
-export const exercise = (kind: ExerciseKind, seed: number, level: number): Exercise =>
+export const exercise = (kind: MadeUpKind, seed: number, level: number): Exercise =>
   makers[kind](random(seed), level);

@@ -1,4 +1,14 @@
-import { AnswerSchema, answerPractice, practiceOf } from '../practice.ts';
+import {
+  AnswerSchema,
+  answerPractice,
+  helpPractice,
+  HelpSchema,
+  jobAsExercise,
+  PastJobSchema,
+  practiceOf,
+  sharePractice,
+  ShareSchema,
+} from '../practice.ts';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
 import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
@@ -69,6 +79,27 @@ export const shopRoutes: readonly Route[] = [
     'Answer the open exercise; says what it was worth and why',
     { body: AnswerSchema },
     ({ params, body }) => answerPractice(params['byId']!, body),
+  ),
+  route(
+    'POST',
+    '/api/practice/{byId}/help',
+    'Rule out one wrong answer of the open exercise',
+    { body: HelpSchema },
+    ({ params, body }) => helpPractice(params['byId']!, body),
+  ),
+  route(
+    'POST',
+    '/api/practice/{byId}/share',
+    'Let the others see how one stands, or not',
+    { body: ShareSchema },
+    ({ params, body }) => sharePractice(params['byId']!, body),
+  ),
+  route(
+    'POST',
+    '/api/jobs/{id}/exercise',
+    'Make a job that ended an exercise, its people and unit taken out (lead, PIN)',
+    { body: PastJobSchema },
+    ({ params, body }) => jobAsExercise(params['id']!, body),
   ),
   route('GET', '/api/health', 'Whether database, disk and clock are as they have to be', {}, () =>
     health(),

@@ -1,5 +1,10 @@
 import { useEffect, useState } from 'react';
-import { kindTitles, levels, type PracticeView } from '../../core/practice/index.ts';
+import {
+  kindTitles,
+  levels,
+  type PracticePicture,
+  type PracticeView,
+} from '../../core/practice/index.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { TryAgain } from '../../ui/TryAgain.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
@@ -14,6 +19,8 @@ interface Worth {
   because: string;
   otherwise: string;
   source: string;
+  /** With what would have come after. */
+  picture: PracticePicture;
   dueMs: number;
 }
 
@@ -76,8 +83,9 @@ function OneExercise({
   const [worth, setWorth] = useState<Worth>();
   const [said, setSaid] = useState<string>();
   const [given, setGiven] = useState<string>();
+  const [out, setOut] = useState(view.ruledOut);
   const answer = async (id: string) => {
-    if (worth || given) return;
+    if (worth || given || out.includes(id)) return;
     setGiven(id);
     const r = await call<Worth>('POST', `/api/practice/${who}/answers`, {
       seed: open.seed,
@@ -87,6 +95,14 @@ function OneExercise({
     setGiven(undefined);
     setSaid(r.problem.errors[0]?.reason ?? r.problem.detail);
   };
+  const help = async () => {
+    const r = await call<{ ruledOut: string[] }>('POST', `/api/practice/${who}/help`, {
+      seed: open.seed,
+    });
+    if (r.ok) setOut(r.value.ruledOut);
+    else setSaid(r.problem.detail);
+  };
+  const canHelp = !worth && out.length < set.options.length - 2;
   useKeys(
     set.options.map((o) => o.id),
     answer,
@@ -100,7 +116,7 @@ function OneExercise({
         </p>
         <h2 className="ask">{set.ask}</h2>
         <div className="practice-fig">
-          <PracticeDrawing picture={set.picture} answered={worth !== undefined} />
+          <PracticeDrawing picture={worth?.picture ?? set.picture} answered={worth !== undefined} />
         </div>
       </div>
       <aside className="side" aria-label="Answer">
@@ -119,8 +135,8 @@ function OneExercise({
                 <li key={o.id}>
                   <button
                     type="button"
-                    className={mark(o.id, given, worth)}
-                    aria-disabled={given !== undefined}
+                    className={out.includes(o.id) && !worth ? 'is-out' : mark(o.id, given, worth)}
+                    aria-disabled={given !== undefined || out.includes(o.id)}
                     onClick={() => void answer(o.id)}
                   >
                     <b className="num">{i + 1}</b>
@@ -131,6 +147,11 @@ function OneExercise({
                 </li>
               ))}
             </ol>
+            {canHelp && (
+              <button type="button" className="link" onClick={() => void help()}>
+                Help: rule one out. It comes again sooner then.
+              </button>
+            )}
           </section>
           {worth && (
             <section>
@@ -141,19 +162,7 @@ function OneExercise({
               </p>
             </section>
           )}
-          <section>
-            <h2>Yours alone</h2>
-            <ul className="kinds">
-              {view.kinds.map((k) => (
-                <li key={k.kind}>
-                  <span>{kindTitles[k.kind]}</span>
-                  <span className="num">
-                    {k.of === 0 ? 'new' : `${k.right} of ${k.of}`}, level {k.level}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <Standing view={view} who={who} />
           <div className="grow" />
         </div>
         <div className="acts one">
@@ -163,6 +172,49 @@ function OneExercise({
     </>
   );
 }
+
+/** How one stands; the others see it where its owner says so. */
+function Standing({ view, who }: { view: PracticeView; who: string }) {
+  const [shared, setShared] = useState(view.shared);
+  const share = async () => {
+    const r = await call<{ shared: boolean }>('POST', `/api/practice/${who}/share`, {
+      shared: !shared,
+    });
+    if (r.ok) setShared(r.value.shared);
+  };
+  return (
+    <>
+      <section>
+        <h2>{shared ? 'Yours, seen by the others' : 'Yours alone'}</h2>
+        <Kinds kinds={view.kinds} />
+        <button type="button" className="link" onClick={() => void share()}>
+          {shared ? 'Keep it to myself' : 'Let the others see it'}
+        </button>
+      </section>
+      {view.others.map((o) => (
+        <section key={o.name}>
+          <details className="more">
+            <summary>{o.name} lets you see</summary>
+            <Kinds kinds={o.kinds} />
+          </details>
+        </section>
+      ))}
+    </>
+  );
+}
+
+const Kinds = ({ kinds }: { kinds: PracticeView['kinds'] }) => (
+  <ul className="kinds">
+    {kinds.map((k) => (
+      <li key={k.kind}>
+        <span>{kindTitles[k.kind]}</span>
+        <span className="num">
+          {k.of === 0 ? 'new' : `${k.right} of ${k.of}`}, level {k.level}
+        </span>
+      </li>
+    ))}
+  </ul>
+);
 
 function mark(id: string, given: string | undefined, worth: Worth | undefined): string {
   if (worth?.answer === id) return 'is-right';

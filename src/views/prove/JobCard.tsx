@@ -5,6 +5,7 @@ import { dayTime } from '../../core/units/index.ts';
 import { type Status } from '../../core/verdict.ts';
 import { Call } from '../../ui/Panels.tsx';
 import { JobSheet, StationBody } from '../shell/JobSheet.tsx';
+import { AsExercise } from './AsExercise.tsx';
 import { CorrectLine } from './Corrections.tsx';
 import { Lessons } from './Lessons.tsx';
 import { Paper } from './Paper.tsx';
@@ -87,6 +88,7 @@ export default function JobCard({
               <p className="cap">SHA-256 over every entry and the one before it</p>
             </section>
             {c.signed && <CorrectLine card={c} />}
+            <AsExercise />
             {c.signed && <Lessons jobId={first.job.id} />}
             {c.recheckKm !== null && <Recheck dueKm={c.recheckKm} />}
             <div className="grow" />

@@ -1,0 +1,18 @@
+import { asc } from 'drizzle-orm';
+import type { PastCase } from '../core/practice/index.ts';
+import type { Db } from './open.ts';
+import { pastCases } from './schema.ts';
+
+/** Past jobs to practise on, the oldest first. */
+export const listPastCases = async (db: Db): Promise<PastCase[]> =>
+  (await db.select().from(pastCases).orderBy(asc(pastCases.atMs), asc(pastCases.id))).map(
+    (r) => JSON.parse(r.data) as PastCase,
+  );
+
+export const putPastCase = (db: Db, c: PastCase, atMs: number) => {
+  const data = JSON.stringify(c);
+  return db
+    .insert(pastCases)
+    .values({ id: c.id, data, atMs })
+    .onConflictDoUpdate({ target: pastCases.id, set: { data } });
+};
