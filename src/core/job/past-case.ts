@@ -22,17 +22,19 @@ export function pastCases(job: JobNow, id: string): PastCase[] {
   const balls = state.raceways?.balls ?? rollingOf(job)?.balls;
   const { marks = [], cause } = state.raceways ?? {};
   const suspectId = confirmedCause(job);
-  const lines = state.results.flatMap((r) => {
+  const told = state.results.flatMap((r) => {
     const test = testById(r.testId);
     // The bench reading is the answer itself.
-    return test && !r.skipped && test.state !== 'off' ? [resultInWords(test, r)] : [];
+    return test && !r.skipped && test.state !== 'off'
+      ? [{ place: r.place, text: resultInWords(test, r) }]
+      : [];
   });
   return [
     ...(family && balls && cause && marks.length > 0
       ? [{ of: 'raceway' as const, id: `${id}-part`, family, balls, marks: [...marks], cause }]
       : []),
-    ...(suspectId && lines.length >= fewTests
-      ? [{ of: 'corner' as const, id: `${id}-tests`, layout: ctx.unit.layout, lines, suspectId }]
+    ...(suspectId && told.length >= fewTests
+      ? [{ of: 'corner' as const, id: `${id}-tests`, layout: ctx.unit.layout, told, suspectId }]
       : []),
   ];
 }

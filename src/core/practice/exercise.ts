@@ -1,6 +1,6 @@
 import type { FamilyCode } from '../families/index.ts';
 import type { Mark } from '../old-part/index.ts';
-import type { Sound } from '../diagnosis/index.ts';
+import type { Layout, Place, Sound } from '../diagnosis/index.ts';
 import type { LaidStack, PracticeStroke } from './bench.ts';
 import type { LockPlace, PlayWindow, Through } from '../torque/index.ts';
 
@@ -22,8 +22,15 @@ export type PracticePicture =
       then: [mm: number, kn: number][];
     }
   | { of: 'told'; title: string; lines: string[] }
+  | { of: 'car'; title: string; layout: Layout; told: ToldAt[] }
   | { of: 'sound'; sound: Sound }
   | { of: 'step'; code: FamilyCode; lit: readonly string[]; text: string };
+
+/** What a test said, where it was made. */
+export interface ToldAt {
+  place: Place;
+  text: string;
+}
 
 export interface PracticeOption {
   id: string;

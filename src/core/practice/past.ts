@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { corners } from '../corner.ts';
 import { familyCodes } from '../families/index.ts';
 import { layoutNames, type Layout, suspectsFor } from '../diagnosis/index.ts';
 import { type CauseId, causes, causeIds, MarkSchema, weighCauses } from '../old-part/index.ts';
@@ -20,7 +21,13 @@ export const PastCaseSchema = Type.Union([
     of: Type.Literal('corner'),
     id: Id,
     layout: oneOf(Object.keys(layoutNames) as Layout[]),
-    lines: Type.Array(Type.String({ maxLength: 200 }), { minItems: 1, maxItems: 40 }),
+    told: Type.Array(
+      closed({
+        place: oneOf([...corners, 'front', 'rear', 'car'] as const),
+        text: Type.String({ maxLength: 200 }),
+      }),
+      { minItems: 1, maxItems: 40 },
+    ),
     suspectId: Id,
   }),
 ]);
@@ -67,7 +74,7 @@ function ofCorner(
   ).slice(0, others(level));
   return {
     ask: `A car of ours, ${layoutNames[c.layout]}, and its tests. What was it?`,
-    picture: { of: 'told', title: `${c.lines.length} tests`, lines: c.lines },
+    picture: { of: 'car', title: `${c.told.length} tests`, layout: c.layout, told: c.told },
     options: shuffled([...(right ? [right] : []), ...wrong], r).map((s) => ({
       id: s.id,
       text: s.name,

@@ -29,12 +29,17 @@ export function CallsPlot({ calls }: { calls: Calls }) {
       <text className="cap" x={x(0.3)} y={y(0.34)} textAnchor="end">
         as often as said
       </text>
-      {calls.bins.map((b) => (
+      {calls.bins.map((b, i) => (
         <g key={b.said} className={calls.off.includes(b) ? 'call-bin off' : 'call-bin'}>
           <path d={`M${x(b.said)} ${y(b.low)}V${y(b.high)}`} />
           <path d={`M${x(b.said) - 7} ${y(b.low)}h14M${x(b.said) - 7} ${y(b.high)}h14`} />
           <circle cx={x(b.said)} cy={y(b.right / b.of)} r="7" />
-          <text className="figure" x={x(b.said) - 14} y={y(b.right / b.of) + 5} textAnchor="end">
+          <text
+            className="figure"
+            x={x(b.said)}
+            y={i % 2 === 0 ? y(b.high) - 8 : y(b.low) + 20}
+            textAnchor="middle"
+          >
             {b.right}/{b.of}
           </text>
         </g>

@@ -40,7 +40,7 @@ export function Comebacks({
           : `a lead has looked at ${back.marked}.`}{' '}
         A fault of fitting is looked for first.
       </p>
-      <ul className="unit-open">
+      <ul className="soon">
         {back.lives.slice(0, most).map((l) => (
           <li key={l.id}>
             <button type="button" className="link" onClick={() => setAsked(l)}>

@@ -1,5 +1,6 @@
 import { Volume2 } from 'lucide-react';
-import type { Sound } from '../../core/diagnosis/index.ts';
+import { type Corner, corners } from '../../core/corner.ts';
+import type { Place, Sound } from '../../core/diagnosis/index.ts';
 import { dentGapMm, trackMm } from '../../core/old-part/index.ts';
 import type { Judgement } from '../../core/press/index.ts';
 import {
@@ -11,6 +12,7 @@ import {
 } from '../../core/practice/index.ts';
 import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
+import { DrivenAxles } from '../floor/DrivenAxles.tsx';
 import { playSound } from '../complaint/playSound.ts';
 import { outerPx, UnrolledRing } from '../old-part/UnrolledRing.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
@@ -38,6 +40,28 @@ function LaidDrawing({ laid, answered }: { laid: LaidStack; answered: boolean })
       judgement={answered ? judgeLaid(laid) : notJudged}
       travelMm={answered ? setup.requirement.travelMm * 0.6 : 0}
     />
+  );
+}
+
+/** A car from above, what its tests said where each was made. */
+function CarTold({ picture: p }: { picture: Extract<PracticePicture, { of: 'car' }> }) {
+  // What belongs to no corner stands under the car.
+  const here = (place: Place) => corners.find((c) => c === place) ?? 'car';
+  const at = (list: Corner | 'car') => p.told.filter((t) => here(t.place) === list);
+  return (
+    <div className="car-told">
+      <p className="step-now">{p.title}</p>
+      <div className="car-mid" aria-hidden="true">
+        <DrivenAxles layout={p.layout} />
+      </div>
+      {([...corners, 'car'] as const).map((place) => (
+        <ul key={place} className={`told-${place}`}>
+          {at(place).map((t) => (
+            <li key={t.text}>{t.text}</li>
+          ))}
+        </ul>
+      ))}
+    </div>
   );
 }
 
@@ -104,6 +128,8 @@ export function PracticeDrawing({
           </ol>
         </div>
       );
+    case 'car':
+      return <CarTold picture={p} />;
     case 'sound':
       return <HearIt sound={p.sound} />;
     case 'castle':

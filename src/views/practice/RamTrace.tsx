@@ -11,11 +11,11 @@ export function RamTrace({
   picture: Extract<PracticePicture, { of: 'ram' }>;
   answered: boolean;
 }) {
-  const all = [...shown, ...(answered ? then : [])];
-  const high = 1.15 * Math.max(...band.map((b) => b.high), ...all.map(([, kn]) => kn));
+  // What goes far beyond leaves the drawing: the part that was shown stays as it was.
+  const high = 1.5 * Math.max(...band.map((b) => b.high), ...shown.map(([, kn]) => kn));
   const far = 1.08 * travelMm;
   const X = (mm: number) => left + ((right - left) * Math.min(mm, far)) / far;
-  const Y = (kn: number) => bottom - ((bottom - top) * kn) / high;
+  const Y = (kn: number) => bottom - ((bottom - top) * Math.min(kn, high)) / high;
   const line = (list: readonly (readonly [number, number])[]) =>
     list
       .map(([mm, kn], i) => `${i === 0 ? 'M' : 'L'}${X(mm).toFixed(1)} ${Y(kn).toFixed(1)}`)

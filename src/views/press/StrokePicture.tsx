@@ -19,7 +19,7 @@ import type { Stroke } from './useStroke.ts';
 
 /** Where the band of force comes from, and what is on the seat. */
 function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobView): string {
-  if (then) return `bearing ${basisOf({ seat }, view)}; ring by the record`;
+  if (then) return `${basisOf({ seat }, view)} + ring`;
   if (seat.kind === 'fixed') return 'by the record';
   const { film, chilledC } = schoolOf(view);
   const from = view.state.seats[seat.kind] ? 'measured' : 'by class';

@@ -6,7 +6,7 @@ import {
   type TestResult,
 } from '../../diagnosis/index.ts';
 import { madeUpCar } from '../../standins/cars.ts';
-import { type Maker } from '../exercise.ts';
+import type { Maker, ToldAt } from '../exercise.ts';
 import { shuffled } from './draw.ts';
 
 /** So sure the tests have made it when they are shown: the harder, the less. */
@@ -21,7 +21,7 @@ export const corner: Maker = (r, level) => {
   for (;;) {
     const car = madeUpCar(suspectsFor('front'), r, 0);
     const results: TestResult[] = [];
-    const lines: string[] = [];
+    const told: ToldAt[] = [];
     let minutes = 0;
     let now = judge('front', undefined, results);
     while (results.length < mostTests && (now.suspects[0]?.probability ?? 0) < wanted) {
@@ -32,7 +32,7 @@ export const corner: Maker = (r, level) => {
       results.push(result);
       minutes += next.minutes;
       const words = testById(test.id);
-      if (words) lines.push(resultInWords(words, result));
+      if (words) told.push({ place, text: resultInWords(words, result) });
       now = judge('front', undefined, results);
     }
     const [top, ...others] = now.suspects;
@@ -43,9 +43,10 @@ export const corner: Maker = (r, level) => {
     return {
       ask: 'A front-wheel-drive car, its tests so far. What is it?',
       picture: {
-        of: 'told',
+        of: 'car',
         title: `${results.length} tests, ${Math.round(minutes)} minutes`,
-        lines,
+        layout: 'front',
+        told,
       },
       options: shuffled([top, ...near], r).map((s) => ({ id: s.id, text: s.name })),
       answer: top.id,
@@ -53,7 +54,7 @@ export const corner: Maker = (r, level) => {
       source: 'the tables of our diagnosis, Bayes; figures are our judgement',
       otherwise:
         'The wrong part is taken off, the noise stays, and the car comes back within a week.',
-      hard: { value: sure, unit: '% sure at most' },
+      hard: { value: sure, unit: '% sure by these tests' },
     };
   }
 };

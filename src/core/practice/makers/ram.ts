@@ -87,7 +87,8 @@ function cutAt({ samples, calls, at }: Followed, goesOn: boolean, level: number,
   }
   const past = (samples[at]?.travelMm ?? 0) + (shownPastMm[level - 1] ?? 1);
   const later = samples.findIndex((s, i) => i >= at && s.travelMm >= past);
-  return later < 0 ? samples.length - 1 : later;
+  // A shoulder gives no way to go past: it is shown as soon as it is felt.
+  return later < 0 ? Math.min(at + 2, samples.length - 1) : later;
 }
 
 const isHand = (call: StrokeCall): call is Exclude<Hand, 'on'> =>
@@ -122,9 +123,10 @@ export const ram: Maker = (r, level) => {
       because: sentence(said),
       source: 'made-up stroke, called as the press bench calls a real one; judgement',
       otherwise: afterwards[answer],
-      hard: goesOn
-        ? { value: Number((stroke.samples[cut]?.travelMm ?? 0).toFixed(1)), unit: 'mm gone' }
-        : { value: shownPastMm[level - 1] ?? 1, unit: 'mm past its first sign' },
+      hard: {
+        value: shownPastMm[level - 1] ?? 1,
+        unit: 'mm past a first sign, where there is one',
+      },
     };
   }
 };
