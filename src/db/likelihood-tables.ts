@@ -43,6 +43,9 @@ export async function outcomeOf(
   const [row] = await db.select().from(outcomes).where(eq(outcomes.jobId, jobId));
   return row && { outcome: JSON.parse(row.data) as Outcome, atMs: row.atMs };
 }
+/** A job that was opened again has taught nothing yet. */
+export const dropOutcome = (db: Db, jobId: string) =>
+  db.delete(outcomes).where(eq(outcomes.jobId, jobId));
 export const putOutcome = (db: Db, jobId: string, atMs: number, outcome: Outcome) =>
   db
     .insert(outcomes)

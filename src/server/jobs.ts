@@ -2,7 +2,6 @@ import { isDeepStrictEqual } from 'node:util';
 import { cardLines, makeCard } from '../core/card/index.ts';
 import type { JobCorner } from '../core/corner.ts';
 import {
-  isPractice,
   choiceRefusal,
   complete,
   type JobNow,
@@ -47,7 +46,7 @@ import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem, refused } from './problem.ts';
-import { freeze, hashesOf, noteUnit, outcomeWrite, signingWrites } from './signing.ts';
+import { freeze, hashesOf, noteUnit, outcomeOfEnding, signingWrites } from './signing.ts';
 import { hashedNames, saltedNames } from './signed-names.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
@@ -213,11 +212,7 @@ export async function writeEvent(
     const noted =
       input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
     const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
-    const found =
-      input.type === 'job-closed' ? (keptBody as EventBody<'job-closed'>).found : undefined;
-    // Nothing is learned from practice.
-    const learned =
-      found !== undefined && !isPractice(now) ? [outcomeWrite(db, job, now, found, atMs)] : [];
+    const learned = outcomeOfEnding(db, job, now, { ...input, body: keptBody }, atMs);
     const written = await db
       .batch([write, ...signing, ...clock, ...learned])
       .catch(async (e: unknown) => {

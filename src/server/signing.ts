@@ -20,7 +20,7 @@ import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import { serviceWords } from '../core/service/index.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
-import { putOutcome } from '../db/likelihood-tables.ts';
+import { dropOutcome, putOutcome } from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
 import { getMeta, getRecord, listRecords, putMeta, putRecord, putRecords } from '../db/records.ts';
 import { putCard, putSnapshot, signedJobs, signedWithoutCard } from '../db/signed.ts';
@@ -85,7 +85,9 @@ function servicedBy(
   on: string,
 ): UnitRecord['serviced'] {
   const { corner, unit } = now.ctx;
-  if (corner === 'unknown' || !serviceWords(unit.corners[corner]) || !bearingFitted(now)) return {};
+  if (corner === 'unknown') return {};
+  const record = learnedOn(now, number)?.corner ?? unit.corners[corner];
+  if (!serviceWords(record) || !bearingFitted(now)) return {};
   return { [corner]: { on, atKm, what: 'fitted', job: number } };
 }
 
@@ -113,24 +115,25 @@ interface SignedNow {
   day: string;
 }
 
-/** One fewer on the shelf of each, where the shop still lists it. */
-async function consumablesLess(db: Db, numbers: readonly string[]) {
-  const known = await Promise.all(numbers.map((n) => getRecord(db, 'consumables', n)));
-  return known.flatMap((c) =>
-    c
-      ? [
-          putRecord(db, 'consumables', c.number, 0, {
-            ...c,
-            stock: Math.max(0, c.stock - 1),
-            used: (c.used ?? 0) + 1,
-          }),
-        ]
-      : [],
+/** One fewer on the shelf of each, where the shop still lists it as that item. */
+async function consumablesLess(db: Db, taken: ReturnType<typeof usedUp>) {
+  const known = await Promise.all(
+    taken.map(async ({ itemId, number }) => {
+      const c = await getRecord(db, 'consumables', number);
+      return c?.item === itemId ? [c] : [];
+    }),
+  );
+  return known.flat().map((c) =>
+    putRecord(db, 'consumables', c.number, 0, {
+      ...c,
+      stock: Math.max(0, c.stock - 1),
+      used: (c.used ?? 0) + 1,
+    }),
   );
 }
 
 /** What a job teaches the tests and the shares before them: its cause as it was seen, and what its tests had said. */
-export const outcomeWrite = (
+const outcomeWrite = (
   db: Db,
   job: JobRow,
   { ctx, state }: JobNow,
@@ -143,6 +146,20 @@ export const outcomeWrite = (
     suspectId,
     results: state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   });
+
+/** What closing a job teaches, where it names the cause, and what opening it again takes back. */
+export function outcomeOfEnding(
+  db: Db,
+  job: JobRow,
+  now: JobNow,
+  { type, body }: { type: string; body: unknown },
+  atMs: number,
+) {
+  if (type === 'job-reopened') return now.state.closedFound ? [dropOutcome(db, job.id)] : [];
+  const found = type === 'job-closed' ? (body as EventBody<'job-closed'>).found : undefined;
+  // Nothing is learned from practice.
+  return found === undefined || isPractice(now) ? [] : [outcomeWrite(db, job, now, found, atMs)];
+}
 
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
 export async function signingWrites(

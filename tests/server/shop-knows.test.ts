@@ -59,4 +59,14 @@ it('takes the cause of a closed job as a confirmed outcome, of any kind, and ref
   expect(fieldsOf((await close('no-such-thing')).json)).toEqual(['found']);
   expect((await close('tyre-front')).status).toBe(200);
   expect((await causes())['tyre:front']).toBe(before + 1);
+  // Opened again it has taught nothing yet.
+  const again = {
+    id: uuid(),
+    type: 'job-reopened',
+    byId: 'ines',
+    pin: '2580',
+    body: { reason: 'hums' },
+  };
+  expect((await ask('POST', `/api/jobs/${job}/events`, again)).status).toBe(200);
+  expect((await causes())['tyre:front'] ?? 0).toBe(before);
 });

@@ -70,13 +70,12 @@ export function partUsed(job: JobNow): CataloguePart | undefined {
   return { ...part, stock: part.stock - 1 };
 }
 
-/** Numbers of what this job took off the shelf and used once: one fewer of each is left. */
-export const usedUp = (job: JobNow): string[] =>
-  itemsOf(familyCodeOf(job)).flatMap((i) =>
-    i.singleUse && i.id !== 'bearing' && job.state.items[i.id] === 'in-hand'
-      ? (job.state.taken[i.id] ?? [])
-      : [],
-  );
+/** What this job took off the shelf by its number and used once: one fewer of each is left. */
+export const usedUp = (job: JobNow): { itemId: string; number: string }[] =>
+  itemsOf(familyCodeOf(job)).flatMap((i) => {
+    const number = job.state.taken[i.id];
+    return i.singleUse && number !== undefined ? [{ itemId: i.id, number }] : [];
+  });
 
 /** A part that was entered by hand from its box and fitted: the catalogue keeps it for the next of its kind. */
 export function partFound(job: JobNow): Omit<CataloguePart, 'byHand'> | undefined {

@@ -1,7 +1,7 @@
-import { type Static, type TString, Type } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
 import { corners } from '../corner.ts';
 import { familyCodes, schoolIds } from '../families/index.ts';
-import { closed, DateOnly, Id, Maybe, oneOf, Text } from '../schemas/common.ts';
+import { closed, DateOnly, eachOf, Id, Maybe, oneOf, Text } from '../schemas/common.ts';
 import { MILE_KM } from '../units/index.ts';
 import type { IntervalLife } from './weibull.ts';
 import type { Life } from './survival.ts';
@@ -33,16 +33,7 @@ export const LifeSchema = closed({
   endedBy: Maybe(Clock),
   /** Unit of its readings in a table; kilometres unless said, and always in the book. */
   distance: Maybe(oneOf(['km', 'mi'] as const)),
-  schools: Maybe(
-    Type.Partial(
-      closed(
-        Object.fromEntries(schoolIds.map((id) => [id, Text(20)])) as Record<
-          (typeof schoolIds)[number],
-          TString
-        >,
-      ),
-    ),
-  ),
+  schools: Maybe(Type.Partial(closed(eachOf(schoolIds, Text(20))))),
   route: Maybe(Text(20)),
   hub: Maybe(oneOf(['kept', 'new'] as const)),
   /** What killed it, where the old part was read. */

@@ -5,6 +5,11 @@ export const closed = <T extends Record<string, TSchema>>(fields: T) =>
   Type.Object(fields, { additionalProperties: false });
 export const oneOf = <T extends readonly string[]>(values: T) =>
   Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
+/** The same schema for each of some keys. */
+export const eachOf = <K extends string, T extends TSchema>(
+  keys: readonly K[],
+  schema: T,
+): Record<K, T> => Object.fromEntries(keys.map((k) => [k, schema])) as Record<K, T>;
 export const Maybe = <T extends TSchema>(schema: T) => Type.Optional(schema);
 
 export const Mm = (description?: string) =>

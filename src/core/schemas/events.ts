@@ -13,9 +13,9 @@ import { depths } from '../job/depths.ts';
 import { stations } from '../job/stations.ts';
 import { dimensions, PartSchema } from '../matching/catalogue-part.ts';
 import { strokeCalls } from '../press/live-call.ts';
-import { type Operation, operations } from '../press/operations.ts';
+import { operations } from '../press/operations.ts';
 import { KeptSignalSchema, KeptSpectrumSchema } from '../prove/kept-trace.ts';
-import { closed, Currency, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
+import { closed, Currency, eachOf, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { pullCalls } from '../torque/pull.ts';
 import { ThroughSchema } from '../torque/tools.ts';
@@ -382,6 +382,8 @@ export const needsPin: readonly EventType[] = [
 /** Events that only a lead may add. */
 export const needsLead: readonly EventType[] = ['job-reopened'];
 
+const stackKeys = operations.map((o) => `stack-${o}` as const);
+
 /** Mutable choices of a job; each carries a version. */
 export const choiceBodies = {
   /** Tools that are not at hand. */
@@ -396,10 +398,7 @@ export const choiceBodies = {
     /** How many work at it; one while nothing is said. */
     people: Maybe(Type.Integer({ minimum: 1, maximum: 2 })),
   }),
-  ...(Object.fromEntries(operations.map((o) => [`stack-${o}`, StackChoice])) as Record<
-    `stack-${Operation}`,
-    typeof StackChoice
-  >),
+  ...eachOf(stackKeys, StackChoice),
 } satisfies Record<string, TSchema>;
 export type ChoiceKey = keyof typeof choiceBodies;
 export const choiceKeys = Object.keys(choiceBodies) as ChoiceKey[];

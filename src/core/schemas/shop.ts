@@ -4,7 +4,7 @@ import type { Instrument } from '../fits/seat.ts';
 import type { Wrench } from '../torque/wrench.ts';
 import { unitSystems } from '../units/index.ts';
 import type { Paces } from '../logbook/minutes.ts';
-import { closed, Currency, Id, Maybe, oneOf, Text } from './common.ts';
+import { closed, Currency, eachOf, Id, Maybe, oneOf, Text } from './common.ts';
 
 /** How one workshop works; each change is kept with who made it and when. */
 export const ShopSettingsSchema = closed({
@@ -17,12 +17,7 @@ export const ShopSettingsSchema = closed({
   /** An hour of hands on a car, in minor units of the currency. */
   labourRateMinor: Maybe(Type.Integer({ minimum: 1, maximum: 100_000_000 })),
   /** Ways this shop goes where good technicians differ, by their question; ours where it says nothing. */
-  schools: Maybe(
-    Type.Partial(
-      closed(Object.fromEntries(schoolIds.map((id) => [id, Id])) as Record<SchoolId, typeof Id>),
-      { additionalProperties: false },
-    ),
-  ),
+  schools: Maybe(Type.Partial(closed(eachOf(schoolIds, Id)), { additionalProperties: false })),
   /** Tax on a quote, per cent. */
   taxPercent: Maybe(Type.Number({ minimum: 0, maximum: 50 })),
   /** IANA name, "Europe/Oslo"; the machine's own unless said. */

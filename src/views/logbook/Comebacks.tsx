@@ -4,6 +4,7 @@ import type { Person } from '../../core/job/index.ts';
 import { type LifeRecord, type LogbookView, ranKm } from '../../core/logbook/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
+import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { PinField, ReasonField } from '../../ui/SignFields.tsx';
 import { both } from '../../ui/units.ts';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
@@ -117,11 +118,7 @@ function Mark({
         pin={pin}
         onPin={setPin}
       />
-      {problem && (
-        <p className="note" role="alert">
-          {problem.detail}
-        </p>
-      )}
+      <ProblemNote problem={problem} />
       <MainAction
         label="Keep"
         missing={firstThat(

@@ -3,6 +3,7 @@ import type { ShopView } from '../../core/schemas/shop.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
+import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { useAsLead } from './useAsLead.ts';
@@ -130,11 +131,7 @@ function PersonRow({
             />
             <PinField compact person={hand} pin={pin} onPin={setPin} />
           </div>
-          {problem && (
-            <p className="note" role="alert">
-              {problem.errors[0]?.reason ?? problem.detail}
-            </p>
-          )}
+          <ProblemNote problem={problem} />
           <div className="pair-in">
             <button
               type="button"

@@ -11,6 +11,7 @@ import {
 } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
+import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { PinField } from '../../ui/SignFields.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
@@ -203,11 +204,7 @@ export default function Shop({
           )}
         </section>
         <PinField person={person?.name ?? 'nobody'} pin={pin} onPin={setPin} />
-        {problem && (
-          <p className="note" role="alert">
-            {problem.errors[0]?.reason ?? problem.detail}
-          </p>
-        )}
+        <ProblemNote problem={problem} />
         <button type="submit" className={`btn ${ready ? 'main' : 'notyet'}`}>
           {ready ? `Keep as ${person?.name}` : 'Change something, then the lead’s PIN'}
         </button>
