@@ -55,24 +55,18 @@ export interface Held {
   piece: Adapter;
 }
 
-/** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
-export function HandStack({
-  kit,
-  stack,
-  setup,
-  onHold,
-  onLay,
-  children,
-}: {
+export interface HandStackProps {
   kit: readonly Adapter[];
   stack: Stack;
   setup: Setup;
-  /** A piece hangs over a place, or none does any more. */ onHold: (
-    over: Held | undefined,
-  ) => void;
+  /** A piece hangs over a place, or none does any more. */
+  onHold: (over: Held | undefined) => void;
   onLay: (role: Role, piece: Adapter) => void;
   children: ReactNode;
-}) {
+}
+
+/** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
+export function HandStack({ kit, stack, setup, onHold, onLay, children }: HandStackProps) {
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }),

@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import {
   dangerOf,
@@ -28,18 +28,25 @@ import type { Held } from './HandStack.tsx';
 import { type Look, LookBar } from './LookBar.tsx';
 import { type Asked, FigureBody } from './FigureBody.tsx';
 import { NoGeometry } from './NoGeometry.tsx';
-import { PieceDialog } from './PieceDialog.tsx';
-import { RecordDialog } from './RecordDialog.tsx';
 import { SetupSheet } from './SetupSheet.tsx';
 import { GoesBack, keptChoice, StackSection, ToolPicker } from './StackSection.tsx';
 import { StrokeActions } from './StrokeActions.tsx';
 import { StrokeCall } from './StrokeCall.tsx';
 import { NoStack, StrokePicture } from './StrokePicture.tsx';
-import { TraceDialog } from './TraceDialog.tsx';
 import { useGauge } from './useGauge.ts';
 import { usePlay } from './usePlay.ts';
 import { recordOf, stackIds, stackKey, type Stroke, useStroke } from './useStroke.ts';
 
+// Dialogs come with the tap that opens them.
+const PieceDialog = lazy(async () => ({
+  default: (await import('./PieceDialog.tsx')).PieceDialog,
+}));
+const RecordDialog = lazy(async () => ({
+  default: (await import('./RecordDialog.tsx')).RecordDialog,
+}));
+const TraceDialog = lazy(async () => ({
+  default: (await import('./TraceDialog.tsx')).TraceDialog,
+}));
 interface Props {
   operation: Operation;
   kicker: string;
@@ -230,20 +237,26 @@ function OneStroke({
           )}
           <div className="grow" />
           {again && trace && (
-            <TraceDialog trace={trace} setup={setup} onClose={() => setAgain(false)} />
+            <Suspense fallback={null}>
+              <TraceDialog trace={trace} setup={setup} onClose={() => setAgain(false)} />
+            </Suspense>
           )}
           {picking && stack && (
-            <PieceDialog
-              role={picking}
-              stack={stack}
-              setup={setup}
-              kit={view.ctx.adapters}
-              onPick={(a) => pick(picking, a)}
-              onClose={() => setPicking(undefined)}
-            />
+            <Suspense fallback={null}>
+              <PieceDialog
+                role={picking}
+                stack={stack}
+                setup={setup}
+                kit={view.ctx.adapters}
+                onPick={(a) => pick(picking, a)}
+                onClose={() => setPicking(undefined)}
+              />
+            </Suspense>
           )}
           {recording && stack && (
-            <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />
+            <Suspense fallback={null}>
+              <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />
+            </Suspense>
           )}
         </>
       }

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { lazy, Suspense } from 'react';
 import { filmNames, type JobView, schoolOf } from '../../core/job/index.ts';
 import {
   type Adapter,
@@ -12,10 +12,14 @@ import {
 import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
 import { useJob } from '../shell/useJob.ts';
-import { DropPlaces, HandStack, type Held } from './HandStack.tsx';
+import type { HandStackProps, Held } from './HandStack.tsx';
 import type { Look } from './LookBar.tsx';
 import { NoForce } from './NoForce.tsx';
 import type { Stroke } from './useStroke.ts';
+
+// Most strokes are pressed as they are offered: what drags pieces comes with the first that is laid by hand.
+const HandStack = lazy(async () => ({ default: (await import('./HandStack.tsx')).HandStack }));
+const DropPlaces = lazy(async () => ({ default: (await import('./HandStack.tsx')).DropPlaces }));
 
 /** Where the band of force comes from, and what is on the seat. */
 function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobView): string {
@@ -28,12 +32,13 @@ function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobVi
 }
 
 /** The drawing as it is, or with the drawer under it. */
-function ByHand({
-  on,
-  children,
-  ...hand
-}: { on: boolean; children: ReactNode } & Parameters<typeof HandStack>[0]) {
-  return on ? <HandStack {...hand}>{children}</HandStack> : children;
+function ByHand({ on, children, ...hand }: { on: boolean } & HandStackProps) {
+  if (!on) return children;
+  return (
+    <Suspense fallback={children}>
+      <HandStack {...hand}>{children}</HandStack>
+    </Suspense>
+  );
 }
 
 /** The stack in section with its force path, and the strip of force beside it. */
@@ -97,7 +102,9 @@ export function StrokePicture({
               />
             )}
             {laying && look.zoom === 1 && (
-              <DropPlaces stack={stack} setup={setup} travelMm={travelMm} />
+              <Suspense fallback={null}>
+                <DropPlaces stack={stack} setup={setup} travelMm={travelMm} />
+              </Suspense>
             )}
           </>
         )}
