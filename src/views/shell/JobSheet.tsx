@@ -1,5 +1,14 @@
 import { Pause, Play } from 'lucide-react';
-import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from 'react';
+import {
+  createContext,
+  lazy,
+  type ReactNode,
+  Suspense,
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
 import { cornerNames } from '../../core/corner.ts';
 import { layoutNames } from '../../core/diagnosis/index.ts';
 import {
@@ -18,7 +27,6 @@ import { BearingMark, CornerGlyph, VerdictShape } from '../../ui/Marks.tsx';
 import { DecidedAtContext } from '../../ui/RuleLink.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { ClosedJob, OpenAgain } from './ClosedJob.tsx';
-import { ConflictDialog } from './ConflictDialog.tsx';
 import { LeaveNote } from './LeaveNote.tsx';
 import { Keys } from './Keys.tsx';
 import { ShiftPin } from './ShiftPin.tsx';
@@ -26,6 +34,10 @@ import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useRings } from './useRings.ts';
 import { useServerClock } from './useTick.ts';
+
+const ConflictDialog = lazy(async () => ({
+  default: (await import('./ConflictDialog.tsx')).ConflictDialog,
+}));
 
 const OpenStation = createContext<JobPage>('card');
 
@@ -55,7 +67,11 @@ export function JobSheet({
           </OpenStation>
         </main>
       </div>
-      <ConflictDialog />
+      {api.problem?.status === 409 && (
+        <Suspense fallback={null}>
+          <ConflictDialog />
+        </Suspense>
+      )}
       <Keys job={{ id: first.job.id, station }} />
       <ShiftPin />
     </JobProvider>

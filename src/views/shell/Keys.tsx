@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { stations } from '../../core/job/index.ts';
 import { useKept } from '../../ui/kept.ts';
-import { Dialog } from '../../ui/Panels.tsx';
 import { isStation, type JobPage } from './jobPage.ts';
+
+const KeyList = lazy(async () => ({ default: (await import('./KeyList.tsx')).KeyList }));
 
 const storeKey = 'keys-off';
 
@@ -56,34 +57,13 @@ export function Keys({ job }: { job?: { id: string; station: JobPage } }) {
   }, [jobId, station, off]);
   if (!help) return null;
   return (
-    <Dialog title="Keys" onClose={() => setHelp(false)}>
-      <table className="rows">
-        <tbody>
-          {[
-            ...(job ? [['← →', 'walk the centre line']] : []),
-            ['F', 'to the floor'],
-            ['S', 'to Scratch: reckon something'],
-            ['L', 'to the Library: look something up'],
-            ['Enter or Space', 'the main action, when nothing else has focus'],
-            ['?', 'this list'],
-          ].map(([k, what]) => (
-            <tr key={k}>
-              <th className="num">{k}</th>
-              <td>{what}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <label className="opt">
-        <span>
-          <input
-            type="checkbox"
-            checked={off}
-            onChange={(e) => keep(e.target.checked ? '1' : '0')}
-          />{' '}
-          Switch single keys off
-        </span>
-      </label>
-    </Dialog>
+    <Suspense fallback={null}>
+      <KeyList
+        inJob={job !== undefined}
+        off={off}
+        onOff={(is) => keep(is ? '1' : '0')}
+        onClose={() => setHelp(false)}
+      />
+    </Suspense>
   );
 }
