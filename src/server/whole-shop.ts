@@ -135,8 +135,8 @@ const ofJob: Readonly<Record<string, string>> = {
   signed_names: 'job_id',
   outcomes: 'job_id',
 };
-/** What a shop that is not empty takes from another: people, records and whole jobs; its own settings stay. */
-const merged = ['technicians', 'records', 'jobs', ...Object.keys(ofJob)];
+/** What a shop that is not empty takes from another: people, records, whole jobs and their pictures; its own settings stay. */
+const merged = ['technicians', 'records', 'photos', 'jobs', ...Object.keys(ofJob)];
 
 /** Jobs whose number is taken here stay out: two jobs of one number are one too many. */
 function jobsTaken(comparison: Awaited<ReturnType<typeof compared>>, numbersHere: Set<unknown>) {
@@ -193,7 +193,7 @@ export async function shopIsEmpty(db: Db): Promise<boolean> {
 
 /**
  * Takes an archive in: into an empty shop whole, as it is; into another only with `merge`, and then what is new of
- * people, records and jobs. `look` writes nothing and says what would change.
+ * people, records, jobs and their pictures. `look` writes nothing and says what would change.
  */
 export async function importShop(
   { db, writes }: Store,

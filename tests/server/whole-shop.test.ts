@@ -1,10 +1,12 @@
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { mkdtempSync } from 'node:fs';
+import sharp from 'sharp';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ask, fieldsOf, loadJobs, loadShop } from './shop-server.ts';
 
+const { dispatch } = await import('../../src/server/dispatch.ts');
 const { store } = await import('../../src/server/store.ts');
 const { exportShop, importShop } = await import('../../src/server/whole-shop.ts');
 const { dbSettings, openDb, WriteQueue } = await import('../../src/db/open.ts');
@@ -31,6 +33,19 @@ let zip: Uint8Array;
 beforeAll(async () => {
   await loadShop();
   await loadJobs();
+  const picture = await sharp({
+    create: { width: 40, height: 30, channels: 3, background: '#225588' },
+  })
+    .png()
+    .toBuffer();
+  const kept = await dispatch(
+    new Request('http://127.0.0.1/api/photos', {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: picture as BodyInit,
+    }),
+  );
+  expect(kept.status).toBe(200);
   zip = await exportShop((await store()).db, 'Skerry Point');
 }, 60_000);
 
@@ -65,6 +80,13 @@ describe('a whole shop as one archive', () => {
     const of = (name: string) => merged.tables.find((t) => t.table === name)!;
     expect(of('jobs').fresh).toBe(merged.jobs);
     expect(of('meta').fresh).toBe(0);
+    expect(of('photos').fresh).toBe(1);
+    const photoRows = (db: Db) =>
+      rowsOf(
+        db,
+        tables.find((t) => t.name === 'photos')!,
+      );
+    expect(await photoRows(there.db)).toEqual(await photoRows((await store()).db));
     const again = await importShop(there, zip, 'merge');
     expect(again.tables.every((t) => t.fresh === 0)).toBe(true);
   });

@@ -50,7 +50,7 @@ export const factIds = [
   'tube-clean',
   'breather-clear',
   'oil-filmed',
-  'level-raised',
+  'hub-oil-measured',
 ] as const;
 export type FactId = (typeof factIds)[number];
 
@@ -537,14 +537,14 @@ export const facts: Record<FactId, Fact> = {
     opposite: { seen: 'It is dry', then: 'A film on rollers and tracks before the hub goes on.' },
     lit: ['inner', 'ball'],
   },
-  'level-raised': {
-    ask: 'Axle oil raised by a measured volume, and noted',
-    why: 'The hubs take some of it, and the old level leaves the gears short. About 0.4 L is one report; this axle’s own is what was poured in.',
-    done: 'Raised to the level',
-    amount: 'Poured in',
+  'hub-oil-measured': {
+    ask: 'Oil for the hubs measured out, to be poured above the old level',
+    why: 'The hubs take some of it, and the old level leaves the gears short. About 0.4 L is one report; what was measured out for this axle is noted for the next hand.',
+    done: 'Measured out',
+    amount: 'Measured out',
     opposite: {
-      seen: 'Not raised, or not measured',
-      then: 'Measure what goes in, to the level with the axle straight and level.',
+      seen: 'Not measured out',
+      then: 'Measure it before the axle is closed. It goes in at the level, last of all, with the car level.',
     },
     lit: ['spindle'],
   },

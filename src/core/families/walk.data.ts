@@ -79,7 +79,7 @@ const axleOil = see(
   'tube-clean',
   'breather-clear',
   'oil-filmed',
-  'level-raised',
+  'hub-oil-measured',
 );
 
 /** Two taper rows in a hub: only the cups are pressed; the cones slide on, and the nut sets them. */

@@ -85,9 +85,9 @@ describe('where good technicians differ', () => {
         'small end play by the dial',
       ]),
     );
-    const raised = card.seen?.find((l) => l.what.startsWith('Axle oil raised'));
-    expect(raised?.value).toBe('Raised to the level: 400 mL');
-    const bare = { type: 'fact-seen', body: { factId: 'level-raised' } } as const;
+    const raised = card.seen?.find((l) => l.what.startsWith('Oil for the hubs'));
+    expect(raised?.value).toBe('Measured out: 400 mL');
+    const bare = { type: 'fact-seen', body: { factId: 'hub-oil-measured' } } as const;
     const before = new Worked(shopContext(onOil.unit, onOil.corner));
     expect(before.put(bare)).toMatchObject({ rule: 'fact.amount', field: 'amountMl' });
     expect(learnedOn(job.now, '1')?.corner.feed).toBe('oil');

@@ -111,9 +111,14 @@ export function strokeForceKn(r: Requirement, fits: Fits, school: School = usual
 const engaged = (wayMm: number, lengthMm: number): number =>
   Math.max(0, Math.min(1, wayMm / lengthMm));
 
+/** Share of a stroke's first fit that is engaged at a travel. */
+const firstEngaged = ({ requirement: r }: Setup, mm: number): number =>
+  engaged(r.fitting ? mm : r.travelMm - mm, r.seat.lengthMm);
+
 /** What of a stroke's force, as given, is needed at a travel: of each fit as much as is engaged. */
-function neededAt({ requirement: r, forceKn, thenKn }: Setup, mm: number, which: keyof Band) {
-  const first = engaged(r.fitting ? mm : r.travelMm - mm, r.seat.lengthMm);
+function neededAt(setup: Setup, mm: number, which: keyof Band): number {
+  const { requirement: r, forceKn, thenKn } = setup;
+  const first = firstEngaged(setup, mm);
   if (!r.then || !thenKn) return forceKn[which] * first;
   const later = Math.min(thenKn[which], forceKn[which]);
   return (forceKn[which] - later) * first + later * engaged(mm - r.then.fromMm, r.then.lengthMm);
@@ -126,7 +131,7 @@ function neededAt({ requirement: r, forceKn, thenKn }: Setup, mm: number, which:
 export const engagedShare = (setup: Setup, travelMm: number): number =>
   setup.forceKn.likely > 0
     ? neededAt(setup, travelMm, 'likely') / setup.forceKn.likely
-    : engaged(travelMm, setup.requirement.seat.lengthMm);
+    : firstEngaged(setup, travelMm);
 
 /** Expected band at a travel, kN. */
 export const forceAtKn = (setup: Setup, travelMm: number): Band =>
