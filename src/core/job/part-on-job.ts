@@ -77,19 +77,21 @@ export const oldPart = once((job): OldPart => {
     // Readings of an instrument that is no longer on record are in doubt altogether.
     doubtMm: instrumentById(job, state.oldInstrumentId)?.doubtMm ?? Infinity,
     ...(state.oldEncoder ? { encoder: state.oldEncoder } : {}),
-    ...(wrongType(job, state.oldPoints.rolling)
+    ...(wrongType(job, state.oldPoints.rolling).length > 0
       ? { ...state.oldPoints, rolling: undefined }
       : state.oldPoints),
     ...(named ? { ratingKn: named.bearing.staticRatingKn } : {}),
   };
 });
 
-/** What the family's place cannot take of what rolls in a part; undefined where the part's catalogue does not say. */
-function wrongType(job: JobNow, rolling: Rolling | undefined): Verdict | undefined {
+/** What the family's place cannot take of what rolls in a part; nothing where the part's catalogue does not say. */
+function wrongType(job: JobNow, rolling: Rolling | undefined): Verdict[] {
   const rolls = familyOf(job)?.rolls;
-  if (!rolls || !rolling || rolls.only.includes(rolling)) return undefined;
+  if (!rolls || !rolling || rolls.only.includes(rolling)) return [];
   const only = rolls.only.map((r) => rollingWords[r]).join(' or ');
-  return verdict('match.rolls', { with: { rolling: rollingWords[rolling], only, why: rolls.why } });
+  return [
+    verdict('match.rolls', { with: { rolling: rollingWords[rolling], only, why: rolls.why } }),
+  ];
 }
 
 /** What is known of this corner besides the old part: sizes of its record, seats as read, the part that the record names. */
@@ -98,7 +100,7 @@ function knownOf(job: JobNow, part: CataloguePart): Verdict[] {
   return [
     ...misfitsOf(job, part).map((m) => verdict('match.unit', misfitFound(m))),
     ...seatMisfits(job, part),
-    ...[wrongType(job, part.rolling) ?? []].flat(),
+    ...wrongType(job, part.rolling),
     ...(named ? recordBlockers(oldPart(job), part, named) : []),
   ];
 }
@@ -128,7 +130,7 @@ function seatMisfits({ state }: JobNow, { bearing }: CataloguePart): Verdict[] {
 /** A part held against the old one, as far as it was read, and against all that is known of the corner. */
 export function heldAgainst(job: JobNow, part: CataloguePart): Comparison {
   const held = blockedBy(compare(oldPart(job), part), knownOf(job, part));
-  const was = wrongType(job, job.state.oldPoints.rolling);
+  const [was] = wrongType(job, job.state.oldPoints.rolling);
   // An earlier hand may have put the wrong type there: the new one is not held against that.
   return was ? { ...held, notes: [...held.notes, `The old part: ${sentence(was)}`] } : held;
 }

@@ -32,9 +32,9 @@ type Interval = 'recheckKm' | 'recheckDays' | 'serviceKm' | 'serviceDays' | 'com
 /** After how much the shop looks again. */
 const intervals: readonly { key: Interval; label: string; unit: string }[] = [
   { key: 'recheckKm', label: 'Recheck after', unit: 'km' },
-  { key: 'recheckDays', label: 'At the latest after', unit: 'days' },
-  { key: 'serviceKm', label: 'Packed bearings after', unit: 'km' },
-  { key: 'serviceDays', label: 'At the latest after', unit: 'days' },
+  { key: 'recheckDays', label: 'Recheck at the latest after', unit: 'days' },
+  { key: 'serviceKm', label: 'Service of packed bearings after', unit: 'km' },
+  { key: 'serviceDays', label: 'Service at the latest after', unit: 'days' },
   { key: 'comebackKm', label: 'A comeback is one within', unit: 'km' },
 ];
 
