@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { schoolOption, schools } from '../../core/families/index.ts';
 import { type AdjustNow, warmShiftOf, wayOf } from '../../core/job/index.ts';
-import { spreadVerdict } from '../../core/torque/index.ts';
+import { spreadVerdict, stageWindow } from '../../core/torque/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
@@ -46,6 +46,7 @@ export function Adjust({ bar, now, onNut }: { bar: ReactNode; now: AdjustNow; on
           {at.reading && now.isNow ? <ReadPlay now={now} at={at} /> : <LockPlaces now={now} />}
           <WarmPlay warmth={warmth} shiftMm={warmMm} />
           <School />
+          <ByDrag onNut={onNut} />
           {view.ctx.procedure && <Readings procedure={view.ctx.procedure} />}
           <div className="grow" />
         </>
@@ -122,6 +123,32 @@ function AdjustCall({ now, at }: { now: AdjustNow; at: Adjusting }) {
     );
   if (now.mayLock) return <Call status="good">Inside, and the lock stands in a place.</Call>;
   return <Call status="to-do">Turn to the blue place and read again.</Call>;
+}
+
+/** Where the procedure sets by drag too: its window, what was read, and the way to its stage. */
+function ByDrag({ onNut }: { onNut: () => void }) {
+  const { view } = useJob();
+  const stage = view.ctx.procedure?.stages.find((s) => s.kind === 'drag');
+  const window = stage && stageWindow(stage);
+  if (!stage || !window) return null;
+  const read = view.state.stages.findLast((s) => s.stageId === stage.id)?.actual;
+  const nm = (value: number) => both(value, 'torque', 2);
+  return (
+    <section>
+      <h2>Preload by drag</h2>
+      <p className="note">
+        <b className="num">
+          {nm(window.low).value} to {nm(window.high).value} {nm(window.high).unit}
+        </b>{' '}
+        without the seal
+        {read === undefined ? ', not read yet' : `; read: ${nm(read).value} ${nm(read).unit}`}. By
+        scale and arm, the reading that starts the hub struck out.
+      </p>
+      <button type="button" className="link" onClick={onNut}>
+        To its stage
+      </button>
+    </section>
+  );
 }
 
 /** Play or tight, as this job goes, and what it asks for. */
