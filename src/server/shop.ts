@@ -21,7 +21,7 @@ export const markAsDemo = (db: Db) => putMeta(db, demoKey, 'yes');
 const isDemo = async (db: Db): Promise<boolean> => (await getMeta(db, demoKey)) === 'yes';
 
 /** The settings as they stand; before any were made, the name that came with an import, and no simulated instruments. */
-async function settingsNow(db: Db): Promise<{ version: number; settings: ShopSettings }> {
+export async function settingsNow(db: Db): Promise<{ version: number; settings: ShopSettings }> {
   const [last] = await allSettings(db);
   if (last) return { version: last.version, settings: last.settings };
   return { version: 0, settings: { name: (await getMeta(db, 'shop')) ?? '', standIns: false } };

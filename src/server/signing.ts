@@ -14,7 +14,7 @@ import {
   type JobNow,
   project,
 } from '../core/job/index.ts';
-import type { LifeRecord } from '../core/logbook/index.ts';
+import type { LifeRecord, Rates } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import { serviceWords } from '../core/service/index.ts';
@@ -27,7 +27,7 @@ import { putCard, putSnapshot, signedJobs, signedWithoutCard } from '../db/signe
 import { isoDay } from '../core/units/index.ts';
 import { sha256 } from './chain.ts';
 import { type JobRecord, recordIn } from './job-record.ts';
-import { zoneOf } from './shop.ts';
+import { settingsNow, zoneOf } from './shop.ts';
 import { snapshotVersion } from './snapshot.ts';
 
 /** What is kept of a job when it is signed, as it is stored. */
@@ -91,12 +91,20 @@ function servicedBy(
   return { [corner]: { on, atKm, what: 'fitted', job: number } };
 }
 
+/** What an hour costs in this shop; undefined where nobody has said it. */
+async function ratesOf(db: Db): Promise<Rates | undefined> {
+  const { currency, labourRateMinor, taxPercent } = (await settingsNow(db)).settings;
+  return currency && labourRateMinor
+    ? { currency, ratePerHourMinor: labourRateMinor, taxPercent }
+    : undefined;
+}
+
 /** Lives that a signature changes: the one it begins, and the one before it on the corner, which it ends. */
 function livesBy(
   lives: readonly LifeRecord[],
-  { now, number, atKm, atMs, day }: SignedNow,
+  { now, number, atKm, atMs, day, rates }: SignedNow,
 ): LifeRecord[] {
-  const begun = lifeBegun(now, { number, atKm, day, atMs });
+  const begun = lifeBegun(now, { number, atKm, day, atMs, rates });
   if (!begun) return [];
   const before = lives.filter(
     (l) =>
@@ -113,6 +121,7 @@ interface SignedNow {
   atKm: number;
   atMs: number;
   day: string;
+  rates?: Rates | undefined;
 }
 
 /** One fewer on the shelf of each, where the shop still lists it as that item. */
@@ -197,6 +206,7 @@ export async function signingWrites(
       atKm: odometerKm,
       atMs,
       day,
+      rates: await ratesOf(db),
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
     ...(await consumablesLess(db, usedUp(now))),

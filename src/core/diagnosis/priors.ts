@@ -39,8 +39,10 @@ export function suspectsBy(layout: Layout, causes: Causes | undefined): Suspect[
   const written = new Map<string, number>();
   for (const s of ours) written.set(causeKey(s), (written.get(causeKey(s)) ?? 0) + s.prior);
   // What this layout cannot have says nothing of it.
-  const here = [...written].map(([key, share]) => ({ key, share, n: causes[key] ?? 0 }));
-  const all = here.reduce((a, x) => a + (x.share > 0 ? x.n : 0), 0);
+  const all = [...written].reduce(
+    (sum, [key, share]) => sum + (share > 0 ? (causes[key] ?? 0) : 0),
+    0,
+  );
   return ours.map((s) => {
     const share = written.get(causeKey(s)) ?? 0;
     if (share === 0) return s;

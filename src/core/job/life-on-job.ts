@@ -1,5 +1,6 @@
 import { isPressed, schoolsOf, strokesIn } from '../families/index.ts';
-import type { LifeRecord } from '../logbook/index.ts';
+import { cameToMinor, type LifeRecord, type Rates } from '../logbook/index.ts';
+import type { CataloguePart } from '../matching/index.ts';
 import { causes } from '../old-part/index.ts';
 import { familyCodeOf, walkOf, wayOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
@@ -30,10 +31,31 @@ export const foundBad = (job: JobNow): boolean | undefined => {
 const hubOf = (job: JobNow): 'kept' | 'new' =>
   wayOf(job, 'hub') === 'new' || job.state.seatDecisions.journal === 'replace' ? 'new' : 'kept';
 
+/** What was agreed against what it came to; nothing where either is not known, or in another currency. */
+function moneyOf(
+  { state: { agreed } }: JobNow,
+  worked: number,
+  part: CataloguePart,
+  rates: Rates | undefined,
+): Pick<LifeRecord, 'money'> {
+  if (!agreed || !rates || worked === 0) return {};
+  const { currency } = agreed;
+  if (currency !== rates.currency || currency !== part.currency) return {};
+  const came = cameToMinor(worked, part.priceMinor, rates);
+  return { money: { agreedMinor: agreed.upToMinor, cameToMinor: came, currency } };
+}
+
 /** The life that begins with this job; undefined where no bearing was fitted. `day`: of the signature. */
 export function lifeBegun(
   job: JobNow,
-  signed: { number: string; atKm: number; day: string; atMs: number },
+  signed: {
+    number: string;
+    atKm: number;
+    day: string;
+    atMs: number;
+    /** What an hour costs here, where the shop has said it. */
+    rates?: Rates | undefined;
+  },
 ): LifeRecord | undefined {
   const { ctx, state } = job;
   const family = familyCodeOf(job);
@@ -58,6 +80,7 @@ export function lifeBegun(
     ...(job.choices.plan ? { route: job.choices.plan.value.route } : {}),
     ...(said && right !== undefined ? { call: { said: said.probability, right } } : {}),
     ...(worked > 0 ? { minutes: { planned: plannedMinutes(job), worked } } : {}),
+    ...moneyOf(job, worked, part, signed.rates),
   };
 }
 

@@ -3,7 +3,7 @@ import { shopContext } from '../../../tests/shop.ts';
 import { walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { makeCard } from '../card/index.ts';
 import { scheduleAll } from '../plan/index.ts';
-import { plannedMinutes, progressOf, workLeft } from './index.ts';
+import { chosenPart, lifeBegun, plannedMinutes, progressOf, workLeft } from './index.ts';
 
 const scheduleOf = (...of: Parameters<typeof workLeft>) => scheduleAll(workLeft(...of));
 
@@ -81,4 +81,21 @@ it('goes by the shop’s own pace once enough jobs of the kind are known; what t
   const [ours, theirs] = [scheduleOf(now, 0), scheduleOf(slow, 0)];
   expect(theirs.handsOnMin / ours.handsOnMin).toBeCloseTo(1.5, 1);
   expect(plannedMinutes(slow)).toBe(plannedMinutes(now));
+});
+
+it('a life keeps what was agreed and what its job came to, in one currency', () => {
+  const { now } = workThrough(p1).worked;
+  const part = now.ctx.parts.find((p) => p.number === chosenPart(now)?.number)!;
+  const by = { byId: 'ines', atMs: 0 };
+  const agreed = { who: 'the driver', upToMinor: 30_000, currency: part.currency, ...by };
+  const worked = { ...now, state: { ...now.state, agreed, work: { doneMs: 120 * 60_000 } } };
+  const rates = { currency: part.currency, ratePerHourMinor: 6000 };
+  const at = { number: '1', atKm: 1, day: '2026-01-01', atMs: 0 };
+  expect(lifeBegun(worked, { ...at, rates })?.money).toEqual({
+    agreedMinor: 30_000,
+    cameToMinor: 12_000 + part.priceMinor,
+    currency: part.currency,
+  });
+  expect(lifeBegun(worked, { ...at, rates: { ...rates, currency: 'NOK' } })?.money).toBeUndefined();
+  expect(lifeBegun(worked, at)?.money).toBeUndefined();
 });

@@ -9,3 +9,4 @@ export * from './split.ts';
 export * from './survival.ts';
 export * from './weibull.ts';
 export * from './view.ts';
+export * from './money.ts';

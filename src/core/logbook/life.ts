@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { corners } from '../corner.ts';
 import { familyCodes, schoolIds } from '../families/index.ts';
-import { closed, DateOnly, eachOf, Id, Maybe, oneOf, Text } from '../schemas/common.ts';
+import { closed, Currency, DateOnly, eachOf, Id, Maybe, oneOf, Text } from '../schemas/common.ts';
 import { MILE_KM } from '../units/index.ts';
 import type { IntervalLife } from './weibull.ts';
 import type { Life } from './survival.ts';
@@ -49,6 +49,14 @@ export const LifeSchema = closed({
         worked: Type.Number({ minimum: 0, maximum: 10_000 }),
       }),
     ),
+  ),
+  /** What the customer agreed to, and what hands and bearing came to; minor units. */
+  money: Maybe(
+    closed({
+      agreedMinor: Type.Integer({ minimum: 1, maximum: 1_000_000_000 }),
+      cameToMinor: Type.Integer({ minimum: 0, maximum: 1_000_000_000 }),
+      currency: Currency,
+    }),
   ),
   /** What a lead says of one that failed soon: the same complaint again on its corner, or another thing. */
   comeback: Maybe(closed({ is: Type.Boolean(), reason: Text(200), byId: Id })),

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import {
+  againstQuote,
   callsOf,
+  cameToMinor,
   clockJumps,
   comebacks,
   hungryCorners,
@@ -144,6 +146,19 @@ describe('the book', () => {
     const four = [100, 110, 120, 130].map((m) => took(100, m));
     expect(pacesOf(four)).toEqual({});
     expect(pacesOf([...four, took(100, 150)])).toEqual({ P1: { ratio: 1.2, jobs: 5 } });
+  });
+  it('holds what a job came to against what was agreed', () => {
+    // By hand: an hour and a half at 60.00 and a part of 50.00, 20 % tax: (90 + 50) × 1.2 = 168.00.
+    const rates = { currency: 'EUR', ratePerHourMinor: 6000, taxPercent: 20 };
+    expect(cameToMinor(90, 5000, rates)).toBe(16_800);
+    const money = (agreedMinor: number, came: number) =>
+      life({ money: { agreedMinor, cameToMinor: came, currency: 'EUR' } });
+    expect(againstQuote([life()])).toBeUndefined();
+    expect(againstQuote([money(100, 90), money(100, 110), money(200, 300), life()])).toEqual({
+      of: 3,
+      over: 2,
+      ratio: 1.1,
+    });
   });
   it('answers each question from lives, and says whose clock jumps', () => {
     const lives = [

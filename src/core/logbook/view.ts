@@ -3,6 +3,7 @@ import { type Calls, callsOf } from './calls.ts';
 import { type GroupLives, groupLives, named, tell, type Told } from './compare.ts';
 import { comebacks, type HungryCorner, hungryCorners } from './corners.ts';
 import { clockJumps, type LifeRecord, type Span, spanOf } from './life.ts';
+import { againstQuote, type AgainstQuote } from './money.ts';
 import { type TookAgainst, tookAgainst } from './minutes.ts';
 import { groupsOf, type Split, splits, splitsWith } from './split.ts';
 import { underWatch } from './survival.ts';
@@ -15,7 +16,7 @@ export const questionNames: Record<Question, string> = {
   school: 'Which school wins here?',
   wrong: 'What did we get wrong?',
   corners: 'Which corner eats bearings?',
-  cost: 'What did a job take against its plan?',
+  cost: 'What did a job take and cost against its quote?',
 };
 
 /** The same as a short name among the others. */
@@ -66,6 +67,8 @@ export interface LogbookView {
   back?: ReturnType<typeof comebacks>;
   hungry?: HungryCorner[];
   took?: TookAgainst[];
+  /** Sums agreed with customers against what jobs came to. */
+  quotes?: AgainstQuote;
 }
 
 const stepsKm = [5, 10, 20, 25, 50, 100, 200].map((k) => k * 1000);
@@ -162,7 +165,13 @@ export function logbookView(
     case 'cost': {
       const took = tookAgainst(own);
       const counted = new Set(took.flatMap((t) => t.jobs.map((j) => j.id)));
-      return { ...view, ...behindOf(own.filter((l) => counted.has(l.id))), took };
+      const quotes = againstQuote(own);
+      return {
+        ...view,
+        ...behindOf(own.filter((l) => counted.has(l.id))),
+        took,
+        ...(quotes ? { quotes } : {}),
+      };
     }
   }
 }

@@ -180,7 +180,7 @@ function Side({ view, people }: { view: LogbookView; people: readonly Person[] }
     case 'corners':
       return <HungrySide hungry={view.hungry ?? []} />;
     case 'cost':
-      return <TookSide took={view.took ?? []} />;
+      return <TookSide took={view.took ?? []} quotes={view.quotes} />;
   }
 }
 

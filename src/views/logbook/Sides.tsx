@@ -172,20 +172,44 @@ export function CallsSide({
   );
 }
 
-export function TookSide({ took }: { took: readonly TookAgainst[] }) {
+export function TookSide({
+  took,
+  quotes,
+}: {
+  took: readonly TookAgainst[];
+  quotes: LogbookView['quotes'];
+}) {
   const worst = slowest(took);
   return (
-    <section className="said" aria-live="polite">
-      <h2 className="said-title">
-        {worst && worst.ratio > longerThanPlanned
-          ? `${familyByCode(worst.family)?.name} takes longer`
-          : 'About as planned'}
-      </h2>
-      <p>
-        {worst
-          ? `Middle of ${worst.jobs.length} jobs: ${worst.ratio.toFixed(2)} of the planned minutes. Plan and quote go by the shop’s own pace once ${enoughJobs} jobs of a kind are known.`
-          : `Too few to tell: ${enoughJobs} jobs of a kind are needed.`}
-      </p>
-    </section>
+    <>
+      <section className="said" aria-live="polite">
+        <h2 className="said-title">
+          {worst && worst.ratio > longerThanPlanned
+            ? `${familyByCode(worst.family)?.name} takes longer`
+            : 'About as planned'}
+        </h2>
+        <p>
+          {worst
+            ? `Middle of ${worst.jobs.length} jobs: ${worst.ratio.toFixed(2)} of the planned minutes. Plan and quote go by the shop’s own pace once ${enoughJobs} jobs of a kind are known.`
+            : `Too few to tell: ${enoughJobs} jobs of a kind are needed.`}
+        </p>
+      </section>
+      <section>
+        <h2>Against what was agreed</h2>
+        <p className="note">
+          {quotes ? (
+            <>
+              <b className="num">
+                {quotes.over} of {quotes.of}
+              </b>{' '}
+              came to more than the customer agreed to; in the middle hands and bearing came to{' '}
+              {Math.round(100 * quotes.ratio)} % of it.
+            </>
+          ) : (
+            'No job with an agreed sum and an hour’s price has been signed yet.'
+          )}
+        </p>
+      </section>
+    </>
   );
 }
