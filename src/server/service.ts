@@ -21,7 +21,10 @@ export const ServiceSchema = closed({
   note,
   odometerKm: Type.Optional(Km),
 });
-export const WadedSchema = closed({ byId: Id, on: DateOnly });
+export const WadedSchema = closed({
+  byId: Id,
+  on: Type.Optional({ ...DateOnly, description: 'The day by the shop’s clock; today unless said' }),
+});
 
 /** Changes a unit's record by what somebody did to it; the record as it was is kept. */
 async function change(
@@ -52,12 +55,13 @@ export const noteService = (
       throw no('corner', `Nothing is packed or fed at ${corner}: that bearing has no service.`);
     if ((odometerKm ?? Infinity) < (unit.odometerKm ?? 0))
       throw no('odometerKm', `The record stands at ${unit.odometerKm} km.`);
-    const atKm = odometerKm ?? unit.odometerKm;
-    const serviced = { on: today, ...(atKm === undefined ? {} : { atKm }), ...done, byId };
+    // A clock that nobody read then says nothing of how far it ran since.
+    const read = odometerKm === undefined ? {} : { atKm: odometerKm };
+    const wet = unit.wadedOn === today ? { afterWater: true as const } : {};
     return {
       ...unit,
-      ...(atKm === undefined ? {} : { odometerKm: atKm }),
-      serviced: { ...unit.serviced, [corner]: serviced },
+      ...(odometerKm === undefined ? {} : { odometerKm }),
+      serviced: { ...unit.serviced, [corner]: { on: today, ...read, ...wet, ...done, byId } },
     };
   });
 
@@ -67,6 +71,7 @@ export const noteWaded = (
   { byId, on }: Static<typeof WadedSchema>,
 ): Promise<UnitSheet> =>
   change(unitId, byId, (unit, today) => {
-    if (on > today) throw invalid([{ field: 'on', reason: `${on} has not come yet.` }]);
-    return { ...unit, wadedOn: on };
+    const wadedOn = on ?? today;
+    if (wadedOn > today) throw invalid([{ field: 'on', reason: `${on} has not come yet.` }]);
+    return { ...unit, wadedOn };
   });

@@ -28,6 +28,11 @@ it('writes down a service without a job, and deep water; not of a bearing that h
   expect(after.services[0]).toMatchObject({ corner: 'LF', late: false, last: { playMm: 0.05 } });
   expect(await onFloor('30')).toEqual(['RF date']);
   expect(fieldsOf((await say('unit-30', 'waded', { on: '2999-01-01' })).json)).toEqual(['on']);
+  // Through water today, then packed: it is due no more.
+  await say('unit-30', 'waded', {});
+  expect(await onFloor('30')).toEqual(['LF deep-water', 'RF deep-water']);
+  for (const corner of ['LF', 'RF']) await say('unit-30', 'service', { corner, what: 'packed' });
+  expect(await onFloor('30')).toEqual([]);
   await say('unit-35', 'waded', { on: '2026-11-01' });
   expect(await onFloor('35')).toEqual(['RR deep-water']);
 });

@@ -86,7 +86,7 @@ export function serviceDue(
     late: due <= nowMs,
   });
   // Water that stood over the hub is in the grease from that day on.
-  if (wadedMs >= onMs) return owed(wadedMs, 'deep-water');
+  if (wadedMs > onMs || (wadedMs === onMs && !last.afterWater)) return owed(wadedMs, 'deep-water');
   const byDate = onMs + every.days * dayMs;
   if (every.km === undefined || drivenKm === undefined) return owed(byDate, 'date');
   const due = dueMs({

@@ -29,6 +29,10 @@ describe('the service of a packed bearing', () => {
       dueMs: Date.parse('2025-03-01'),
     });
     expect(at(500, 100, 20_000, { wadedOn: '2024-12-31' })).toMatchObject({ cause: 'date' });
+    const sameDay = { wadedOn: on };
+    expect(at(500, 100, 20_000, sameDay)).toMatchObject({ cause: 'deep-water' });
+    const after = { LF: { ...last, afterWater: true as const } };
+    expect(at(500, 100, 20_000, { ...sameDay, serviced: after })?.cause).toBe('date');
   });
   it('claims no day where nobody wrote down the last one, and is of no family that is sealed for life', () => {
     expect(serviceDue({ ...unit, serviced: {} }, 'LF', { days: 365 }, since)).toEqual({

@@ -1,4 +1,4 @@
-import type { Static } from '@sinclair/typebox';
+import { type Static, Type } from '@sinclair/typebox';
 import { closed, DateOnly, Id, Km, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 
 /** What was done at a bearing that is packed and adjusted from time to time. */
@@ -18,6 +18,8 @@ export const ServicedSchema = closed({
   /** End play as it was read, mm. */
   playMm: Maybe(Mm()),
   note: Maybe(Text(200)),
+  /** The unit stood in water that same day, and this was done after it. */
+  afterWater: Maybe(Type.Literal(true)),
   byId: Maybe(Id),
   /** Number of the job that fitted it. */
   job: Maybe(Id),

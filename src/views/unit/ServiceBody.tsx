@@ -158,7 +158,7 @@ function NoteService({ sheet: { unit }, corner, who, onSheet }: Props) {
         <button
           type="button"
           className="btn quiet"
-          onClick={() => void send('waded', { byId: who, on: today() })}
+          onClick={() => void send('waded', { byId: who })}
         >
           It stood in deep water today
         </button>
@@ -166,4 +166,3 @@ function NoteService({ sheet: { unit }, corner, who, onSheet }: Props) {
     </details>
   );
 }
-const today = () => new Date().toLocaleDateString('sv');
