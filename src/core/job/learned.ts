@@ -1,8 +1,8 @@
 import type { CataloguePart } from '../matching/index.ts';
 import type { CornerRecord } from '../corner-record.ts';
-import { fastenerKinds, fastenerName, itemsOf } from '../families/index.ts';
+import { fastenerKinds, fastenerName, itemsOf, schoolsOf } from '../families/index.ts';
 import type { Fastener, TypedProcedure } from '../torque/index.ts';
-import { familyCodeOf } from './family-on-job.ts';
+import { familyCodeOf, wayOf } from './family-on-job.ts';
 import { cornerDrawn } from './figures-on-job.ts';
 import { cornerRecord, type JobNow } from './job-now.ts';
 import { bearingFitted } from './life-on-job.ts';
@@ -18,9 +18,10 @@ export interface Learned {
 /** Longest text of a source. */
 export const longestSource = 200;
 
-/** What feeds the bearing from this job on: grease or oil where that was chosen, else what stood on record. */
+/** What feeds the bearing from this job on: grease or oil where this job goes that way, else what stood on record. */
 function fedBy(job: JobNow): CornerRecord['feed'] {
-  const way = job.state.schools.feed?.option;
+  const asked = schoolsOf(familyCodeOf(job)).includes('feed');
+  const way = asked ? wayOf(job, 'feed') : undefined;
   return way === 'grease' || way === 'oil' ? way : cornerRecord(job)?.feed;
 }
 
