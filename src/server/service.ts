@@ -5,12 +5,11 @@ import type { UnitSheet } from '../core/schemas/unit-sheet.ts';
 import type { UnitRecord } from '../core/schemas/workshop.ts';
 import { ServicedSchema, serviceWords } from '../core/service/index.ts';
 import { isoDay } from '../core/units/index.ts';
-import { getRecord, putRecord } from '../db/records.ts';
 import { personOrProblem } from './people.ts';
-import { invalid, notFound } from './problem.ts';
-import { zoneOf } from './shop.ts';
+import { invalid } from './problem.ts';
+import { shopZone } from './shop.ts';
 import { store } from './store.ts';
-import { unitSheet } from './units.ts';
+import { changeUnit, clockForward } from './units.ts';
 
 const { what, playMm, note } = ServicedSchema.properties;
 export const ServiceSchema = closed({
@@ -26,21 +25,15 @@ export const WadedSchema = closed({
   on: Type.Optional({ ...DateOnly, description: 'The day by the shop’s clock; today unless said' }),
 });
 
-/** Changes a unit's record by what somebody did to it; the record as it was is kept. */
+/** What somebody did to a unit today, by the shop's clock. */
 async function change(
   unitId: string,
   byId: string,
   by: (unit: UnitRecord, today: string) => UnitRecord,
 ): Promise<UnitSheet> {
-  const { db, writes } = await store();
-  await personOrProblem(db, byId);
-  await writes.run(async () => {
-    const unit = await getRecord(db, 'units', unitId);
-    if (!unit) throw notFound('unit', unitId);
-    const today = isoDay(Date.now(), await zoneOf(db));
-    await putRecord(db, 'units', unitId, 0, by(unit, today));
-  });
-  return unitSheet(unitId);
+  await personOrProblem((await store()).db, byId);
+  const today = isoDay(Date.now(), await shopZone());
+  return changeUnit(unitId, (unit) => by(unit, today));
 }
 
 /** The bearing of a corner was seen to, without a job. */
@@ -53,8 +46,7 @@ export const noteService = (
     if (done.what === 'fitted') throw no('what', 'A bearing is fitted by a job.');
     if (!serviceWords(unit.corners[corner]))
       throw no('corner', `Nothing is packed or fed at ${corner}: that bearing has no service.`);
-    if ((odometerKm ?? Infinity) < (unit.odometerKm ?? 0))
-      throw no('odometerKm', `The record stands at ${unit.odometerKm} km.`);
+    clockForward(unit, odometerKm, 'odometerKm');
     // A clock that nobody read then says nothing of how far it ran since.
     const read = odometerKm === undefined ? {} : { atKm: odometerKm };
     const wet = unit.wadedOn === today ? { afterWater: true as const } : {};

@@ -151,26 +151,37 @@ export const UnitFactsSchema = closed({
   facts: closed({ name, odometerKm: Type.Optional(Km), tyre, year, identification, axleLoadN }),
 });
 
-/** What was learned of a unit besides its corners; the record as it was is kept. */
+/** Changes a unit's record; as it was it is kept. */
+export async function changeUnit(
+  id: string,
+  by: (unit: UnitRecord) => UnitRecord,
+): Promise<UnitSheet> {
+  const { db, writes } = await store();
+  await writes.run(async () => {
+    const unit = await getRecord(db, 'units', id);
+    if (!unit) throw notFound('unit', id);
+    await putRecord(db, 'units', id, 0, by(unit));
+  });
+  return unitSheet(id);
+}
+
+/** A clock goes forward; only a lead brings it down. */
+export function clockForward(unit: UnitRecord, odometerKm: number | undefined, field: string) {
+  if ((odometerKm ?? Infinity) >= (unit.odometerKm ?? 0)) return;
+  const reason = `The record stands at ${unit.odometerKm} km: a lead brings it down, with a reason.`;
+  throw invalid([{ field, reason }]);
+}
+
+/** What was learned of a unit besides its corners. */
 export async function noteFacts(
   id: string,
   { byId, facts }: Static<typeof UnitFactsSchema>,
 ): Promise<UnitSheet> {
-  const { db, writes } = await store();
-  await personOrProblem(db, byId);
-  await writes.run(async () => {
-    const unit = await getRecord(db, 'units', id);
-    if (!unit) throw notFound('unit', id);
-    if ((facts.odometerKm ?? Infinity) < (unit.odometerKm ?? 0))
-      throw invalid([
-        {
-          field: 'facts.odometerKm',
-          reason: `The record stands at ${unit.odometerKm} km: a lead brings it down, with a reason.`,
-        },
-      ]);
-    await putRecord(db, 'units', id, 0, { ...unit, ...facts });
+  await personOrProblem((await store()).db, byId);
+  return changeUnit(id, (unit) => {
+    clockForward(unit, facts.odometerKm, 'facts.odometerKm');
+    return { ...unit, ...facts };
   });
-  return unitSheet(id);
 }
 
 export const ClockSchema = closed({
@@ -185,11 +196,8 @@ export async function correctClock(
   id: string,
   { byId, pin, odometerKm, reason }: Static<typeof ClockSchema>,
 ): Promise<UnitSheet> {
-  const { db, writes } = await store();
-  await leadByPin(db, byId, pin);
-  await writes.run(async () => {
-    const unit = await getRecord(db, 'units', id);
-    if (!unit) throw notFound('unit', id);
+  await leadByPin((await store()).db, byId, pin);
+  return changeUnit(id, (unit) => {
     const fromKm = unit.odometerKm ?? 0;
     if (odometerKm >= fromKm)
       throw invalid([
@@ -199,11 +207,10 @@ export async function correctClock(
         },
       ]);
     const corrected = { fromKm, toKm: odometerKm, reason, byId, atMs: Date.now() };
-    await putRecord(db, 'units', id, 0, {
+    return {
       ...unit,
       odometerKm,
       clockCorrected: [...(unit.clockCorrected ?? []), corrected],
-    });
+    };
   });
-  return unitSheet(id);
 }

@@ -69,6 +69,16 @@ export function walkSteps(steps: readonly Step[], phase: Phase, route?: string):
   });
 }
 
+/** Bodies that are off the car: taken off by a step that is done, or not put back by one that is not. */
+export const offNow = (
+  steps: readonly WalkStep[],
+  phase: Phase,
+  done: readonly string[],
+): BodyRole[] =>
+  steps
+    .filter((s) => !s.stays && done.includes(s.id) === (phase === 'strip'))
+    .flatMap((s) => s.lit);
+
 /** Steps right behind one that carry no caution and no clock of their own: seen in one look, they are done in one go. */
 export function plainRun(
   steps: readonly WalkStep[],

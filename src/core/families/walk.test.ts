@@ -12,6 +12,7 @@ import {
   isPressed,
   type FamilyCode,
   itemsOf,
+  offNow,
   sectionOf,
   strokesIn,
   strokesInWords,
@@ -75,6 +76,16 @@ describe.each(walked)('the walk of %s', (code, walk) => {
         ).toContain(s.single);
     }
     expect(new Set(walk.steps.map((s) => s.id)).size).toBe(walk.steps.length);
+  });
+  it('has off the car what was taken off, and puts all of it back', () => {
+    for (const phase of ['strip', 'rebuild'] as const) {
+      const steps = walkSteps(walk.steps, phase);
+      const off = (done: readonly string[]) => new Set(offNow(steps, phase, done));
+      const moved = new Set(steps.filter((s) => !s.stays).flatMap((s) => s.lit));
+      const [none, all] = [off([]), off(steps.map((s) => s.id))];
+      expect([none, all]).toEqual(phase === 'strip' ? [new Set(), moved] : [moved, new Set()]);
+      expect(moved.size).toBeGreaterThan(2);
+    }
   });
   it('turns the strip round on the way back, on each of its routes, and ends within a day', () => {
     for (const route of familyByCode(code)!.routes.filter((r) => r.walked)) {

@@ -61,9 +61,11 @@ export function endToEnd({ lives }: HungryCorner) {
     });
 }
 
-/** Whether a corner has had more than one fail. */
-export const eatsBearings = (lives: readonly LifeRecord[]): boolean =>
-  lives.filter((l) => l.end === 'failed').length > 1;
+/** Those that failed on a corner that eats bearings: more than one has; none elsewhere. */
+export function eatenHere(lives: readonly LifeRecord[]): LifeRecord[] {
+  const failed = lives.filter((l) => l.end === 'failed');
+  return failed.length > 1 ? failed : [];
+}
 
 /** Bearings that failed soon after they were fitted, of those that ran as far or failed before; not those a lead ruled out. */
 export function comebacks(spans: readonly Span[], withinKm = comebackKm) {

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid';
 import { cornerNames, type JobCorner } from '../../core/corner.ts';
 import type { FloorRow, JobView } from '../../core/job/index.ts';
 import type { UnitRecord } from '../../core/schemas/workshop.ts';
-import { eatsBearings } from '../../core/logbook/index.ts';
+import { eatenHere } from '../../core/logbook/index.ts';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
@@ -46,7 +46,7 @@ export function StartJob({
   const twin = open.find((j) => j.fleetNo === fleetNo && j.corner === corner);
   const { value: sheet } = useFetched<UnitSheet>(unitId && `/api/units/${unitId}`);
   const own = sheet?.lives.filter((l) => sheet.unit.id === unitId && l.corner === corner) ?? [];
-  const eaten = eatsBearings(own) ? own.filter((l) => l.end === 'failed') : [];
+  const eaten = eatenHere(own);
   const start = async () => {
     const r = await call<JobView>('POST', '/api/jobs', { id, unitId, corner, byId: who });
     if (r.ok) location.assign(`/jobs/${r.value.job.id}/complaint`);

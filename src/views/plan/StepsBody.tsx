@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import {
   cautions,
+  offNow,
   type Phase,
   plainRun,
   takenAlong,
@@ -32,12 +33,6 @@ const allDone: Record<Phase, string> = {
   strip: 'Stripped. On to the press.',
   rebuild: 'Everything is back on.',
 };
-
-/** Parts of the corner that are off the car: taken off by a step that is done, or not put back by one that is not. */
-const offNow = (steps: readonly WalkStep[], phase: Phase, done: readonly string[]) =>
-  steps
-    .filter((s) => !s.stays && done.includes(s.id) === (phase === 'strip'))
-    .flatMap((s) => s.lit);
 
 /** What is left of a wait: all of it before its clock runs. */
 function waitWords(timer: Timer | undefined, minutes: number, nowMs: number): string {

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid';
 import type { ShopView } from '../../core/schemas/shop.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
+import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { MainAction } from '../../ui/Panels.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
@@ -55,11 +56,7 @@ export default function SetUp() {
         <p className="note">
           A lead signs what cannot be undone: settings, people, procedures nobody else has checked.
         </p>
-        {problem && problem.errors.length === 0 && (
-          <p className="note" role="alert">
-            {problem.detail}
-          </p>
-        )}
+        {problem?.errors.length === 0 && <ProblemNote problem={problem} />}
         <MainAction
           label="Open the shop"
           missing={firstThat(

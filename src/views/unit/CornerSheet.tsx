@@ -4,7 +4,7 @@ import { familyByCode } from '../../core/families/index.ts';
 import { layoutDoubt } from '../../core/job/index.ts';
 import { both } from '../../ui/units.ts';
 import { VerdictLines } from '../../ui/Panels.tsx';
-import { eatsBearings, type LifeRecord, ranKm } from '../../core/logbook/index.ts';
+import { eatenHere, type LifeRecord, ranKm } from '../../core/logbook/index.ts';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { cornerKnown, type KnownFigure } from '../../core/unit/index.ts';
 import { fastenerInWords } from '../../core/torque/index.ts';
@@ -126,13 +126,13 @@ export function CornerSheet({
 /** What was fitted here and how it ended; two that failed are a corner that eats bearings. */
 function CornerLives({ lives }: { lives: readonly LifeRecord[] }) {
   if (lives.length === 0) return null;
-  const failed = lives.filter((l) => l.end === 'failed');
+  const eaten = eatenHere(lives);
   return (
     <>
       <h2>Bearings fitted here</h2>
-      {eatsBearings(lives) && (
+      {eaten.length > 0 && (
         <p className="note">
-          <b>{failed.length} failed here.</b> Look at the corner before the next one goes in.
+          <b>{eaten.length} failed here.</b> Look at the corner before the next one goes in.
         </p>
       )}
       <ul className="unit-open">

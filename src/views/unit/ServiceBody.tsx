@@ -12,6 +12,7 @@ import { isoDay, parseQuantity } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
+import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { both } from '../../ui/units.ts';
@@ -142,11 +143,7 @@ function NoteService({ sheet: { unit }, corner, who, onSheet }: Props) {
           />
         </div>
         <Field label="Found" text={note} onText={setNote} fault={faultOf('note')} />
-        {problem && problem.errors.length === 0 && (
-          <p className="note" role="alert">
-            {problem.detail}
-          </p>
-        )}
+        {problem?.errors.length === 0 && <ProblemNote problem={problem} />}
         <MainAction
           label="Write it down"
           missing={firstThat(
