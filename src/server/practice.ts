@@ -45,7 +45,8 @@ export async function practiceOf(personId: string, nowMs = Date.now()): Promise<
 
 export const AnswerSchema = closed({
   seed: Type.Integer({ minimum: 0 }),
-  answer: Text(60),
+  /** An option, the point at which a run was stopped, or the steps of a walk. */
+  answer: Text(600),
 });
 export const HelpSchema = closed({ seed: Type.Integer({ minimum: 0 }) });
 export const ShareSchema = closed({ shared: Type.Boolean() });
@@ -85,13 +86,10 @@ export const answerPractice = (
 ) =>
   atOpen(personId, seed, (l, open) => {
     const e = exerciseOf(open);
-    if (!e.options.some((o) => o.id === answer))
-      throw invalid([{ field: 'answer', reason: 'This is none of its answers.' }]);
-    const right = answer === e.answer;
-    const next = answered(l, open, right, nowMs);
-    const { because, otherwise, source, picture } = e;
-    const dueMs = kindDueMs(next, open.kind);
-    return { next, told: { right, answer: e.answer, because, otherwise, source, picture, dueMs } };
+    const worth = e.worth(answer);
+    if (!worth) throw invalid([{ field: 'answer', reason: 'This is none of its answers.' }]);
+    const next = answered(l, open, worth.right, nowMs);
+    return { next, told: { ...worth, source: e.source, dueMs: kindDueMs(next, open.kind) } };
   });
 
 /** Help: one more wrong answer is ruled out; what is seen with help comes again sooner. */

@@ -1,5 +1,6 @@
 import { beforeAll, expect, it } from 'vitest';
 import { exerciseKinds, exerciseOf } from '../../src/core/practice/index.ts';
+import { answersOf } from '../learned.ts';
 import { ask, loadJobs, loadShop } from './shop-server.ts';
 
 const { answerPractice, helpPractice, practiceOf, sharePractice } =
@@ -16,8 +17,7 @@ it('an exercise goes on where it was left, and one that was failed comes again w
   // The answer is not sent with the question.
   expect(JSON.stringify(first)).not.toMatch(/answer|because/u);
   const { kind, seed } = first.open;
-  const { answer, options } = exerciseOf(first.open);
-  const wrong = options.find((o) => o.id !== answer)!.id;
+  const { right: answer, wrong } = answersOf(exerciseOf(first.open));
   const worth = await answerPractice('rafe', { seed, answer: wrong }, start);
   expect(worth).toMatchObject({ right: false, answer });
   await expect(answerPractice('rafe', { seed, answer }, start)).rejects.toMatchObject({
@@ -28,7 +28,11 @@ it('an exercise goes on where it was left, and one that was failed comes again w
   for (let i = 0; i < exerciseKinds.length - 1; i += 1) {
     const { open } = await practiceOf('rafe', now);
     expect(open.kind).not.toBe(kind);
-    await answerPractice('rafe', { seed: open.seed, answer: exerciseOf(open).answer }, now);
+    await answerPractice(
+      'rafe',
+      { seed: open.seed, answer: answersOf(exerciseOf(open)).right },
+      now,
+    );
     now += 1000;
   }
   const again = await practiceOf('rafe', worth.dueMs);
@@ -51,7 +55,7 @@ it('is each learner’s own, of people of the shop alone', async () => {
 it('rules out a wrong answer for who asks for help, never the last one, and brings it again sooner', async () => {
   const now = Date.now();
   const { open, set } = await practiceOf('maud', now);
-  const { answer } = exerciseOf(open);
+  const { right: answer } = answersOf(exerciseOf(open));
   let out: string[] = [];
   for (let i = 0; i < 9; i += 1) out = (await helpPractice('maud', { seed: open.seed })).ruledOut;
   expect(out).not.toContain(answer);
@@ -59,7 +63,7 @@ it('rules out a wrong answer for who asks for help, never the last one, and brin
   expect((await practiceOf('maud', now)).ruledOut).toEqual(out);
   const worth = await answerPractice('maud', { seed: open.seed, answer }, now);
   const alone = await practiceOf('tobi', now);
-  const right = { seed: alone.open.seed, answer: exerciseOf(alone.open).answer };
+  const right = { seed: alone.open.seed, answer: answersOf(exerciseOf(alone.open)).right };
   expect(worth.dueMs).toBeLessThan((await answerPractice('tobi', right, now)).dueMs);
   const level = (await practiceOf('maud', now)).kinds.find((k) => k.kind === open.kind)!.level;
   expect(level).toBe(open.level);
@@ -72,7 +76,7 @@ it('is seen by others only where its owner says so', async () => {
   expect(await seen()).toEqual(['Rafe']);
   // It stays so after an answer.
   const { open } = await practiceOf('rafe');
-  await answerPractice('rafe', { seed: open.seed, answer: exerciseOf(open).answer });
+  await answerPractice('rafe', { seed: open.seed, answer: answersOf(exerciseOf(open)).right });
   expect(await seen()).toEqual(['Rafe']);
   await sharePractice('rafe', { shared: false });
   expect(await seen()).toEqual([]);
@@ -95,7 +99,7 @@ it('a lead gives a job that ended to practise on: no person and no unit in it', 
   expect(JSON.stringify(cases)).not.toMatch(/Ines|Rafe|Tobi|Maud|unit|Unit 26/u);
   for (const [i, past] of cases.entries()) {
     const e = exerciseOf({ kind: 'past', seed: i, level: 3, past });
-    expect(e.options.filter((o) => o.id === e.answer)).toHaveLength(1);
+    expect(e.options.filter((o) => e.worth(o.id)?.right)).toHaveLength(1);
   }
   // It is among the kinds of everybody now.
   expect((await practiceOf('ines')).kinds.map((k) => k.kind)).toContain('past');

@@ -1,6 +1,6 @@
 import { random } from '../standins/cars.ts';
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
-import { type Exercise, levels } from './exercise.ts';
+import { type Exercise, levels, wrongOnes } from './exercise.ts';
 import { exercise, type ExerciseKind, exerciseKinds } from './makers.ts';
 import { type PastCase, pastExercise } from './past.ts';
 
@@ -25,7 +25,7 @@ export interface OpenExercise {
   level: number;
   /** The past job that it is made of. */
   past?: PastCase;
-  /** How often help was taken: each time one wrong answer is ruled out. */
+  /** How often help was taken: each time one wrong answer is ruled out, or what runs goes slower. */
   helped?: number;
 }
 
@@ -38,9 +38,8 @@ export function exerciseOf({ kind, seed, level, past }: OpenExercise): Exercise 
 
 /** Wrong answers that help has ruled out; one of them always stays. */
 export function ruledOut(open: OpenExercise): string[] {
-  const { options, answer } = exerciseOf(open);
-  const wrong = options.filter((o) => o.id !== answer).map((o) => o.id);
-  return wrong.slice(0, Math.min(open.helped ?? 0, wrong.length - 1));
+  const wrong = wrongOnes(exerciseOf(open));
+  return wrong.slice(0, Math.max(0, Math.min(open.helped ?? 0, wrong.length - 1)));
 }
 
 export const beginner: Learner = { cards: {}, done: [] };

@@ -10,10 +10,12 @@ import { offset } from './makers/offset.ts';
 import { order } from './makers/order.ts';
 import { raceway } from './makers/raceway.ts';
 import { ram } from './makers/ram.ts';
+import { section } from './makers/section.ts';
 import { stack } from './makers/stack.ts';
 
 export const makers = {
   stack,
+  section,
   family,
   raceway,
   castle,
@@ -31,6 +33,7 @@ export type ExerciseKind = MadeUpKind | 'past';
 export const exerciseKinds = Object.keys(makers) as MadeUpKind[];
 export const kindTitles: Record<ExerciseKind, string> = {
   stack: 'May it be pressed?',
+  section: 'What is wrong in it?',
   family: 'Name the family',
   raceway: 'Read the raceway',
   castle: 'Next castle slot',

@@ -4,7 +4,8 @@ import { familyCodes } from '../families/index.ts';
 import { layoutNames, type Layout, suspectsFor } from '../diagnosis/index.ts';
 import { type CauseId, causes, causeIds, MarkSchema, weighCauses } from '../old-part/index.ts';
 import { closed, Id, oneOf } from '../schemas/common.ts';
-import type { Exercise, Maker } from './exercise.ts';
+import { choice, type Exercise, type Maker } from './exercise.ts';
+import { besideRight, namedPlaces } from './picture.ts';
 import { shuffled } from './makers/draw.ts';
 
 /** A past job as an exercise: what was seen on it and what it was; neither its people nor its unit. */
@@ -49,16 +50,18 @@ function ofRaceway(
     causeIds.filter((id) => id !== c.cause),
     r,
   ).slice(0, others(level));
-  return {
+  const picture = { of: 'rings', family: c.family, balls: c.balls, marks: c.marks } as const;
+  return choice({
     ask: 'This bearing came off a car of ours. What killed it?',
-    picture: { of: 'rings', family: c.family, balls: c.balls, marks: c.marks },
+    picture,
     options: shuffled<CauseId>([c.cause, ...wrong], r).map((id) => ({ id, text: causes[id].name })),
     answer: c.cause,
+    after: () => besideRight([causes[c.cause].name, picture], undefined),
     because: best?.reasons.join(' ') || `On that job it was read as: ${causes[c.cause].name}.`,
     source,
     otherwise: `The next one dies of it too, unless: ${causes[c.cause].advice[0]}`,
     hard: { value: wrong.length, unit: 'causes to tell it from' },
-  };
+  });
 }
 
 function ofCorner(
@@ -67,24 +70,32 @@ function ofCorner(
   level: number,
 ): Exercise {
   const all = suspectsFor(c.layout).filter((s) => s.prior > 0);
-  const right = all.find((s) => s.id === c.suspectId);
+  const right = all.find((s) => s.id === c.suspectId) ?? { id: c.suspectId, name: c.suspectId };
   const wrong = shuffled(
-    all.filter((s) => s !== right),
+    all.filter((s) => s.id !== right.id),
     r,
   ).slice(0, others(level));
-  return {
+  const picture = {
+    of: 'car',
+    title: `${c.told.length} tests`,
+    layout: c.layout,
+    told: c.told,
+  } as const;
+  const named = [right, ...wrong];
+  return choice({
     ask: `A car of ours, ${layoutNames[c.layout]}, and its tests. What was it?`,
-    picture: { of: 'car', title: `${c.told.length} tests`, layout: c.layout, told: c.told },
-    options: shuffled([...(right ? [right] : []), ...wrong], r).map((s) => ({
+    picture,
+    options: shuffled(named, r).map((s) => ({
       id: s.id,
       text: s.name,
     })),
     answer: c.suspectId,
-    because: `It was seen: ${right?.name ?? c.suspectId}.`,
+    after: (chosen) => ({ ...picture, was: namedPlaces(named, right.id, chosen.id) }),
+    because: `It was seen: ${right.name}.`,
     source,
     otherwise: 'Another part would have been taken off, and the noise would have stayed.',
     hard: { value: wrong.length, unit: 'causes to tell it from' },
-  };
+  });
 }
 
 /** The exercise that a past job makes. */

@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersOf, worthOf } from '../../../tests/learned.ts';
+import type { FamilyCode } from '../families/index.ts';
+import { followPull, judgeStage, pulledFigure } from '../torque/index.ts';
+import { type MistakeId, mistakes, mistakesOf, rightBodies, withMistake } from './mistakes.ts';
 import {
   answered,
   beginner,
@@ -9,26 +13,43 @@ import {
   type Learner,
   levels,
   nextExercise,
+  nutAt,
+  nutEnd,
+  pulledNext,
+  slips,
 } from './index.ts';
 
 describe('exercises', () => {
-  it('of any seed and level have one right answer among theirs, and are the same again', () => {
+  const anyExercise = fc
+    .record({
+      kind: fc.constantFrom(...exerciseKinds),
+      seed: fc.nat(),
+      level: fc.integer({ min: levels.least, max: levels.most }),
+    })
+    .map((x) => ({ ...x, e: exercise(x.kind, x.seed, x.level) }));
+  it('of any seed and level tell right from wrong and say why, and are the same again', () => {
     fc.assert(
-      fc.property(
-        fc.constantFrom(...exerciseKinds),
-        fc.nat(),
-        fc.integer({ min: levels.least, max: levels.most }),
-        (kind, seed, level) => {
-          const e = exercise(kind, seed, level);
-          const ids = e.options.map((o) => o.id);
-          expect(ids.filter((id) => id === e.answer)).toHaveLength(1);
-          expect(new Set(ids).size).toBe(ids.length);
-          expect(ids.length).toBeGreaterThan(1);
-          expect([e.because, e.otherwise, e.source].every((t) => t.length > 5)).toBe(true);
-          expect(exercise(kind, seed, level)).toEqual(e);
-        },
-      ),
-      { numRuns: 600 },
+      fc.property(anyExercise, ({ kind, seed, level, e }) => {
+        const { right, wrong } = answersOf(e);
+        expect([e.worth(right)?.right, e.worth(wrong)?.right]).toEqual([true, false]);
+        expect(e.worth('none such')).toBeUndefined();
+        const ids = e.options.map((o) => o.id);
+        expect(new Set(ids).size).toBe(ids.length);
+        expect(ids.filter((id) => e.worth(id)?.right).length).toBe(ids.length > 0 ? 1 : 0);
+        const { because, otherwise } = worthOf(e, wrong);
+        expect([because, otherwise, e.source].every((t) => t.length > 5)).toBe(true);
+        expect(JSON.stringify(exercise(kind, seed, level))).toBe(JSON.stringify(e));
+      }),
+      { numRuns: 300 },
+    );
+  });
+  it('draw what a choice comes to: never the picture that was asked with', () => {
+    fc.assert(
+      fc.property(anyExercise, ({ e }) => {
+        for (const given of Object.values(answersOf(e)))
+          expect(worthOf(e, given).picture).not.toEqual(e.picture);
+      }),
+      { numRuns: 150 },
     );
   });
   it('grow harder with their level', () => {
@@ -84,5 +105,77 @@ describe('a learner', () => {
     );
     expect(dueKinds(all, 1)).toEqual([]);
     expect(exerciseKinds).toContain(nextExercise(all, 1, 3).kind);
+  });
+});
+
+describe('the ram', () => {
+  it('released where the press calls it is right, a stroke before it too soon, and after its allowance too late', () => {
+    for (let seed = 0; seed < 60; seed += 1) {
+      const level = 1 + (seed % 5);
+      const e = exercise('ram', seed, level);
+      if (e.picture.of !== 'ram') throw new Error('no ram');
+      const { trace, from, aPump } = e.picture;
+      const call = trace.findIndex((_, i) => e.worth(String(i))?.right);
+      expect(call).toBeGreaterThan(from);
+      expect(worthOf(e, String(call - aPump)).because).toMatch(/too soon/u);
+      const window = trace.filter((_, i) => e.worth(String(i))?.right).length;
+      // An allowance in mm of the pump, with the little that it may be early; a trace that ends sooner has less.
+      const most = Math.ceil((e.hard.value + 0.7) * aPump) + 2;
+      expect(window).toBeLessThanOrEqual(most);
+      expect(e.worth(String(trace.length))).toBeUndefined();
+    }
+  });
+});
+
+describe('a nut', () => {
+  const nut = (seed: number, level: number) => {
+    const { picture } = exercise('nut', seed, level);
+    if (picture.of !== 'nut') throw new Error('no nut');
+    return picture;
+  };
+  it('pulled by the stand-in wrench to its figures is read within what it may miss', () => {
+    for (let seed = 0; seed < 12; seed += 1) {
+      const p = nut(seed, 5);
+      for (const stage of p.procedure.stages.filter((s) => s.kind === 'torque')) {
+        const { nut: made, snugNm } = nutAt(p, stage)!;
+        const samples = [];
+        for (const s of made.pull({ targetDeg: 720, missDeg: 0, ratchet: false })) {
+          samples.push(s);
+          if (s.torqueNm >= stage.value!) break;
+        }
+        samples.push(...made.letGo());
+        const figure = pulledFigure('torque', followPull(samples, snugNm))!;
+        expect(judgeStage(p.procedure, stage, { actual: figure }).status).toBe('good');
+      }
+    }
+  });
+  it('ends at the first stage out of its window or its order, and at any slip', () => {
+    const p = nut(3, 2);
+    const [first, second] = p.procedure.stages;
+    const actual = first!.value!;
+    expect(nutEnd(p.procedure, [{ id: first!.id, actual }])).toBeUndefined();
+    expect(nutEnd(p.procedure, [{ id: first!.id, actual: 2 * actual }])?.right).toBe(false);
+    expect(nutEnd(p.procedure, [{ id: second!.id }])?.because).toMatch(/Out of order/u);
+    for (const id of Object.keys(slips))
+      expect(nutEnd(p.procedure, [{ id: first!.id, actual }, { id }])).toMatchObject({
+        right: false,
+        stageId: second!.id,
+      });
+    expect(pulledNext(p.procedure, [], first!.id)?.id).toBe(first!.id);
+    expect(pulledNext(p.procedure, [], 'lock')).toBeUndefined();
+  });
+});
+
+describe('a mistake in a section', () => {
+  it('is seen, comes to something, and harms what is drawn', () => {
+    for (const [code, ids] of Object.entries(mistakesOf) as [FamilyCode, MistakeId[]][])
+      for (const id of ids) {
+        const right = rightBodies(code);
+        const { wrong, comes } = withMistake(code, id, 3);
+        expect(wrong).not.toEqual(right);
+        const roles = new Set(comes.map((b) => b.role));
+        expect(mistakes[id].hurt.filter((role) => !roles.has(role))).toEqual([]);
+      }
+    expect(() => withMistake('P3', 'spacer-missing', 3)).toThrow(/mistake/u);
   });
 });

@@ -1,4 +1,4 @@
-import type { Exercise, PracticePicture } from './exercise.ts';
+import type { Exercise } from './exercise.ts';
 import {
   dailyExercises,
   dueKinds,
@@ -40,10 +40,6 @@ export const standings = (l: Learner, pasts: readonly PastCase[] = []): KindStan
     return { kind, level, right, of, dueMs: kindDueMs(l, kind) };
   });
 
-/** What comes after is not shown before the answer. */
-const unanswered = (p: PracticePicture): PracticePicture =>
-  p.of === 'ram' ? { ...p, then: [] } : p;
-
 /** Where a learner stands now. */
 export function practiceView(
   l: Learner,
@@ -56,7 +52,7 @@ export function practiceView(
   const dayMs = 86_400_000;
   return {
     open: shown,
-    set: { ask, picture: unanswered(picture), options, hard },
+    set: { ask, picture, options, hard },
     ruledOut: ruledOut(open),
     today: { done: l.done.filter((d) => nowMs - d.atMs < dayMs).length, of: dailyExercises },
     kinds: standings(l, pasts),

@@ -5,6 +5,7 @@ import {
   type FamilyCode,
   type RingSizes,
   cornerOf,
+  extentOf,
   sectionOf,
 } from '../../core/families/index.ts';
 import { Defs, type Lining, type Marks, poly, useMarks } from './primitives.tsx';
@@ -20,18 +21,27 @@ const linings: Partial<Record<BodyRole, Lining>> = {
   'press-ring': 'seat',
   spacer: 'seat',
   locking: 'bed',
+  puller: 'pusher',
 };
 /** Solid round parts are not cut along the axis: drawn whole, without lining. */
 const whole: readonly BodyRole[] = ['shaft', 'nut', 'bolt', 'flange-bolt', 'ball', ...aroundRoles];
 
+/** What is said of a body besides its part. */
+interface Looks {
+  lit: boolean;
+  off: boolean;
+  hurt: boolean;
+}
+
 /** Small rubber and wire is black; what is not cut is paper; the rest is lined. */
 function fillOf({ role }: Body): string {
-  if (role === 'seal' || role === 'clip') return ' f-ink';
+  if (role === 'seal' || role === 'clip' || role === 'encoder') return ' f-ink';
   return whole.includes(role) ? ' f-sheet' : '';
 }
 
-/** Lit by this step, off the car, or as it is. */
-function lookOf(b: Body, lit: boolean, off: boolean): string {
+/** Harmed, lit by this step, off the car, or as it is. */
+function lookOf(b: Body, { lit, off, hurt }: Looks): string {
+  if (hurt) return ' hurt-body';
   if (lit) return ' lit-body';
   return off ? ' off-body' : fillOf(b);
 }
@@ -42,6 +52,8 @@ export function FamilySection({
   ring,
   lit = [],
   off = [],
+  hurt = [],
+  bodies,
   corner = false,
   small,
   label,
@@ -51,13 +63,17 @@ export function FamilySection({
   lit?: readonly string[];
   /** Bodies that are off the car: their outline, dashed. */
   off?: readonly string[];
+  /** Bodies that come to harm. */
+  hurt?: readonly string[];
+  /** Other than the family's own: with something wrong in them. */
+  bodies?: readonly Body[] | undefined;
   /** With wheel, brake and what else stands round the bearing. */
   corner?: boolean;
   small?: boolean;
   label: string;
 }) {
   const marks = useMarks();
-  const s = (corner ? cornerOf : sectionOf)(code, ring);
+  const s = bodies ? extentOf(bodies) : (corner ? cornerOf : sectionOf)(code, ring);
   const edge = 8;
   const scale = small ? 1 : 2;
   const x = (z: number) => (z - s.z0 + edge) * scale;
@@ -82,8 +98,11 @@ export function FamilySection({
               x={x}
               y={y}
               marks={marks}
-              lit={lit.includes(b.role)}
-              off={off.includes(b.role)}
+              looks={{
+                lit: lit.includes(b.role),
+                off: off.includes(b.role),
+                hurt: hurt.includes(b.role),
+              }}
               scale={scale}
             />
           ))}
@@ -100,8 +119,7 @@ function BodyShape({
   x,
   y,
   marks,
-  lit,
-  off,
+  looks,
   scale,
 }: {
   b: Body;
@@ -109,12 +127,12 @@ function BodyShape({
   x: (z: number) => number;
   y: (r: number) => number;
   marks: Marks;
-  lit: boolean;
-  off: boolean;
+  looks: Looks;
   scale: number;
 }) {
   if (b.side === -side) return null;
-  const cls = `out thin2${lookOf(b, lit, off)}`;
+  const plain = !looks.lit && !looks.off && !looks.hurt;
+  const cls = `out thin2${lookOf(b, looks)}`;
   // A solid body is one outline across the axis, so that no edge is drawn along it.
   if (!('ball' in b) && b.points.some(([, r]) => r === 0)) {
     if (side === -1) return null;
@@ -122,7 +140,7 @@ function BodyShape({
     return (
       <path
         className={cls}
-        {...(!lit && !off && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})}
+        {...(plain && linings[b.role] ? { fill: marks.fill(linings[b.role]!) } : {})}
         d={poly(
           [...upper, ...[...upper].reverse().map(([z, r]) => [z, -r] as const)].map(
             ([z, r]) => [x(z), y(r)] as const,
@@ -139,7 +157,7 @@ function BodyShape({
   return (
     <path
       className={cls}
-      {...(!lit && !off && lining ? { fill: marks.fill(lining) } : {})}
+      {...(plain && lining ? { fill: marks.fill(lining) } : {})}
       d={poly(b.points.map(([z, r]) => [x(z), y(side * r)] as const))}
     />
   );

@@ -6,9 +6,11 @@ import type { Judgement } from '../../core/press/index.ts';
 import {
   judgeLaid,
   type LaidStack,
+  type NutPicture,
   type PracticePicture,
   practiceSetup,
   practiceStack,
+  type SectionPicture,
 } from '../../core/practice/index.ts';
 import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -17,6 +19,8 @@ import { playSound } from '../complaint/playSound.ts';
 import { outerPx, UnrolledRing } from '../old-part/UnrolledRing.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
 import { HowItStands } from '../torque/HowItStands.tsx';
+import { NutFace } from '../torque/NutFace.tsx';
+import { Landed } from './Landed.tsx';
 import { RamTrace } from './RamTrace.tsx';
 import { WindowLine } from './WindowLine.tsx';
 
@@ -31,23 +35,24 @@ const notJudged: Judgement = {
   score: 0,
 };
 
-function LaidDrawing({ laid, answered }: { laid: LaidStack; answered: boolean }) {
+function LaidDrawing({ laid, judged }: { laid: LaidStack; judged: boolean }) {
   const setup = practiceSetup(laid.operation);
   return (
     <Cutaway
       stack={practiceStack(laid.pusherId, laid.supportId)}
       setup={setup}
-      judgement={answered ? judgeLaid(laid) : notJudged}
-      travelMm={answered ? setup.requirement.travelMm * 0.6 : 0}
+      judgement={judged ? judgeLaid(laid) : notJudged}
+      travelMm={judged ? setup.requirement.travelMm * 0.6 : 0}
     />
   );
 }
 
-/** A car from above, what its tests said where each was made. */
+/** A car from above, what its tests said where each was made; once it is answered, the cause where it sits. */
 function CarTold({ picture: p }: { picture: Extract<PracticePicture, { of: 'car' }> }) {
   // What belongs to no corner stands under the car.
   const here = (place: Place) => corners.find((c) => c === place) ?? 'car';
-  const at = (list: Corner | 'car') => p.told.filter((t) => here(t.place) === list);
+  const at = <T extends { place: Place }>(all: readonly T[], list: Corner | 'car') =>
+    all.filter((t) => here(t.place) === list);
   return (
     <div className="car-told">
       <p className="step-now">{p.title}</p>
@@ -56,7 +61,13 @@ function CarTold({ picture: p }: { picture: Extract<PracticePicture, { of: 'car'
       </div>
       {([...corners, 'car'] as const).map((place) => (
         <ul key={place} className={`told-${place}`}>
-          {at(place).map((t) => (
+          {at(p.was ?? [], place).map((w) => (
+            <li key={w.text} className={w.right ? 'it-was' : 'it-was-not'}>
+              <b>{w.right ? 'It is: ' : 'Yours: '}</b>
+              {w.text}
+            </li>
+          ))}
+          {at(p.told, place).map((t) => (
             <li key={t.text}>{t.text}</li>
           ))}
         </ul>
@@ -75,25 +86,33 @@ function HearIt({ sound }: { sound: Sound }) {
   );
 }
 
-/** What an exercise shows; all of it made up. */
-export function PracticeDrawing({
-  picture: p,
-  answered,
-}: {
-  picture: PracticePicture;
-  /** The way of the force is shown then, and not before. */
-  answered: boolean;
-}) {
+function Section({ picture: p }: { picture: SectionPicture }) {
+  return (
+    <>
+      {p.title !== undefined && <p className="step-now">{p.title}</p>}
+      <FamilySection
+        code={p.code}
+        bodies={p.bodies}
+        lit={p.lit ?? []}
+        off={p.off ?? []}
+        hurt={p.hurt ?? []}
+        label={p.title ? `In section: ${p.title}` : 'A wheel bearing in section'}
+      />
+    </>
+  );
+}
+
+/** The nut as the walk left it. */
+export function NutLeft({ picture: p }: { picture: NutPicture }) {
+  const stage = p.procedure.stages.find((s) => s.id === p.ended?.stageId);
+  return <NutFace stage={stage} actual={p.ended?.actual} studs={5} none="new" />;
+}
+
+/** What an exercise shows, before and after its answer; all of it made up. */
+export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
   switch (p.of) {
     case 'section':
-      return <FamilySection code={p.code} label="A wheel bearing in section" />;
-    case 'step':
-      return (
-        <>
-          <p className="step-now">{p.text}</p>
-          <FamilySection code={p.code} lit={[...p.lit]} label={`In section, lit: ${p.text}`} />
-        </>
-      );
+      return <Section picture={p} />;
     case 'rings': {
       const b = { ...madeUp, balls: p.balls };
       return (
@@ -114,29 +133,33 @@ export function PracticeDrawing({
       );
     }
     case 'stack':
-      return <LaidDrawing laid={p.laid} answered={answered} />;
+      return <LaidDrawing laid={p.laid} judged={p.judged === true} />;
     case 'ram':
-      return <RamTrace picture={p} answered={answered} />;
-    case 'told':
-      return (
-        <div className="told">
-          <p className="step-now">{p.title}</p>
-          <ol>
-            {p.lines.map((l) => (
-              <li key={l}>{l}</li>
-            ))}
-          </ol>
-        </div>
-      );
+      return <RamTrace picture={p} at={p.ended?.at ?? p.from} />;
+    case 'nut':
+      return <NutLeft picture={p} />;
     case 'car':
       return <CarTold picture={p} />;
     case 'sound':
       return <HearIt sound={p.sound} />;
     case 'castle':
-      return <CastleNut {...p} way={undefined} />;
+      return <CastleNut {...p} way={p.turned} />;
     case 'offset':
-      return <HowItStands lengthMm={p.lengthMm} through={p.through} setNm={undefined} />;
+      return <HowItStands lengthMm={p.lengthMm} through={p.through} setNm={p.setNm} />;
+    case 'landed':
+      return <Landed picture={p} />;
     case 'places':
       return <WindowLine picture={p} />;
+    case 'beside':
+      return (
+        <div className="beside-each">
+          {p.list.map(({ title, picture }) => (
+            <section key={title} aria-label={title}>
+              <h3 className="step-now">{title}</h3>
+              <PracticeDrawing picture={picture} />
+            </section>
+          ))}
+        </div>
+      );
   }
 }

@@ -8,7 +8,13 @@ export function WindowLine({
 }: {
   picture: Extract<PracticePicture, { of: 'places' }>;
 }) {
-  const every = [0, p.window.highMm, p.playMm, ...p.places.map((x) => x.playMm)];
+  const every = [
+    0,
+    ...(p.lockedMm === undefined ? [] : [p.lockedMm]),
+    p.window.highMm,
+    p.playMm,
+    ...p.places.map((x) => x.playMm),
+  ];
   const [least, most] = [Math.min(...every) - 0.02, Math.max(...every) + 0.02];
   const x = (mm: number) => left + ((mm - least) / (most - least)) * (right - left);
   return (
@@ -43,6 +49,21 @@ export function WindowLine({
           )}
         </g>
       ))}
+      {p.lockedMm !== undefined && (
+        <g>
+          <circle
+            className={
+              p.lockedMm >= p.window.lowMm && p.lockedMm <= p.window.highMm ? 'now-dot' : 'out-dot'
+            }
+            cx={x(p.lockedMm)}
+            cy="100"
+            r="11"
+          />
+          <text className="figure strong" x={x(p.lockedMm)} y="40" textAnchor="middle">
+            locked {p.lockedMm.toFixed(3)}
+          </text>
+        </g>
+      )}
       <circle className="now-dot" cx={x(p.playMm)} cy="100" r="8" />
       <text className="figure half-km" x={x(p.playMm)} y="222" textAnchor="middle">
         now {p.playMm.toFixed(3)}

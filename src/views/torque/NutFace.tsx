@@ -64,14 +64,17 @@ export function NutFace({
   wrench,
   drag,
   studs,
+  none = 'done',
 }: {
   stage: Stage | undefined;
   actual: number | undefined;
   /** A wrench that is read, where there is one. */
-  wrench?: WrenchHandle | undefined;
+  wrench?: Pick<WrenchHandle, 'snugNm' | 'followed' | 'big' | 'running'> | undefined;
   /** A drag that is read by a scale. */
   drag?: Dragging | undefined;
   studs: number;
+  /** Said where there is no stage: it is done, or none is chosen yet. */
+  none?: string;
 }) {
   const marks = useMarks();
   const turning = stage?.kind === 'angle' || stage?.kind === 'back-off';
@@ -89,7 +92,7 @@ export function NutFace({
       viewBox="0 0 560 520"
       role="img"
       aria-label={
-        stage ? `Nut face-on: ${stage.text}, ${f?.value} ${f?.unit}` : 'Nut face-on: done'
+        stage ? `Nut face-on: ${stage.text}, ${f?.value} ${f?.unit}` : `Nut face-on: ${none}`
       }
     >
       <Defs id={marks.id} />
@@ -203,7 +206,7 @@ export function NutFace({
       )}
       {!stage && (
         <text className="giant" x="0" y="84">
-          done
+          {none}
         </text>
       )}
     </svg>

@@ -66,7 +66,13 @@ export function useWrench(p: Procedure, stage: Stage): WrenchHandle | undefined 
   };
 }
 
-function bigOf(stage: Stage, snugNm: number, f: Followed, running: boolean): WrenchHandle['big'] {
+/** What is read from across the bench: how much is to go, or what it came to. */
+export function bigOf(
+  stage: Stage,
+  snugNm: number,
+  f: Followed,
+  running: boolean,
+): WrenchHandle['big'] {
   const angle = stage.kind === 'angle';
   const turned = f.turnedDeg;
   if (angle && turned === undefined)

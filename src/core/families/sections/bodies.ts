@@ -37,7 +37,10 @@ export type BodyRole =
   | 'strut'
   | 'steering'
   | 'lower'
-  | 'cap';
+  | 'cap'
+  | 'encoder'
+  | 'air-gap'
+  | 'puller';
 
 /** One body in half section: outline in (z along the axis, outboard first; r from it), or a ball or roller. Mirrored below the axis, but for what stands on one `side` only. */
 export type Body = { role: BodyRole; side?: 1 | -1 } & (

@@ -14,7 +14,7 @@ import { sectionA3 } from './a3.ts';
 import { sectionN1 } from './n1.ts';
 
 export { aroundRoles } from './around.ts';
-export type { Body, BodyRole, RingSizes } from './bodies.ts';
+export { type Body, type BodyRole, box, type RingSizes, shape, taper } from './bodies.ts';
 
 export interface FamilySectionShape {
   bodies: readonly Body[];
@@ -91,7 +91,8 @@ export const cornerOf = (
   ring: RingSizes = usualRings[code],
 ): FamilySectionShape => extentOf([...aroundOf(code, ring), ...sections[code](ring)]);
 
-function extentOf(bodies: readonly Body[]): FamilySectionShape {
+/** Bodies with the space they take. */
+export function extentOf(bodies: readonly Body[]): FamilySectionShape {
   const all = bodies.flatMap((x) =>
     'ball' in x
       ? [

@@ -1,5 +1,6 @@
 import { clues, type Sound, sounds } from '../../diagnosis/index.ts';
-import { type Maker } from '../exercise.ts';
+import { choice, type Maker } from '../exercise.ts';
+import { besideRight } from '../picture.ts';
 import { pickOne, practice, shuffled } from './draw.ts';
 
 const soundWords: Record<Sound, string> = {
@@ -20,11 +21,16 @@ export const hear: Maker = (r, level) => {
   ).slice(0, level);
   const complaint = { corner: 'unknown' as const, sound, lamps: [], history: [] };
   const points = clues(complaint).find((c) => c.points !== '')?.points;
-  return {
+  return choice({
     ask: 'Play it as often as you like. What do you hear?',
     picture: { of: 'sound', sound },
     options: shuffled([sound, ...others], r).map((id) => ({ id, text: soundWords[id] })),
     answer: sound,
+    after: (chosen, right) =>
+      besideRight(
+        [soundWords[sound], { of: 'sound', sound }],
+        right ? undefined : [chosen.text, { of: 'sound', sound: chosen.id as Sound }],
+      ),
     because: `It is ${soundWords[sound]}${points ? `: it speaks for ${points}` : ''}.`,
     source: practice,
     otherwise: 'A noise that is named wrongly sends the first tests to the wrong corner.',
@@ -32,5 +38,5 @@ export const hear: Maker = (r, level) => {
       value: others.length,
       unit: others.length === 1 ? 'other to tell it from' : 'others to tell it from',
     },
-  };
+  });
 };

@@ -1,90 +1,166 @@
+import type { Procedure, Stage } from '../../torque/index.ts';
 import { type Maker } from '../exercise.ts';
-import { practice, shuffled } from './draw.ts';
+import { nutEnd, nutSteps, type SlipId, slips } from '../nut-walk.ts';
+import type { NutPicture } from '../picture.ts';
+import { pickOne, practice, shuffled } from './draw.ts';
 
-interface NutStage {
-  id: string;
-  text: string;
-  why: string;
-  skipped: string;
+/** How far a pull may miss, either way, degrees and as a share of a torque; the harder, the less. */
+const missDeg = [10, 8, 6, 5, 4] as const;
+const missShare = [0.12, 0.1, 0.08, 0.06, 0.05] as const;
+/** The hand, degrees a second. */
+const hand = [6, 7, 8, 9, 10] as const;
+
+const tens = (n: number) => 10 * Math.round(n / 10);
+
+/** What the stages of a made-up procedure are made of. */
+interface Miss {
+  torque: (nm: number) => Pick<Stage, 'value' | 'tolerance'>;
+  angle: (deg: number) => Pick<Stage, 'value' | 'tolerance'>;
 }
 
-/** A made-up procedure of a nut that is pulled, let go, pulled again and turned; figures from the seed. */
-function stagesOf(r: () => number): NutStage[] {
-  const step = (n: number) => 10 * Math.round(n / 10);
-  const [seat, base, angle] = [
-    step(90 + 60 * r()),
-    step(40 + 50 * r()),
-    15 * Math.round(2 + 3 * r()),
-  ];
-  return [
-    {
-      id: 'seat',
-      text: `${seat} N·m in the air, the hub turning`,
-      why: 'The rollers find their tracks only while they turn.',
-      skipped:
-        'Rollers that were not turned stand crooked: the play is wrong after the first bend.',
-    },
-    {
-      id: 'loosen',
-      text: 'loosened by half a turn',
-      why: 'It seated; what it took to seat is no setting.',
-      skipped: 'Added to the seating torque the angle overloads the bearing.',
-    },
-    {
-      id: 'base',
-      text: `${base} N·m again, from slack`,
-      why: 'The angle counts from here: every joint begins it alike.',
-      skipped: 'An angle from an unknown torque is an unknown clamp.',
-    },
-    {
-      id: 'angle',
-      text: `${angle}° more, in one pull, by the disc`,
-      why: 'The angle sets the stretch; torque would set the friction.',
-      skipped: 'Without its angle the nut holds by friction alone and works loose.',
-    },
-    {
-      id: 'lock',
-      text: 'locked: collar staked into the groove',
-      why: 'A nut of this kind is held by its collar.',
-      skipped: 'Not staked it turns off on the road.',
-    },
-  ];
-}
+const seated = (nm: number, miss: Miss): Stage => ({
+  id: 'seat',
+  kind: 'torque',
+  ...miss.torque(nm),
+  text: `${nm} N·m, the hub turning`,
+  why: 'Rollers find their tracks only while they turn: else the play is wrong after the first bend.',
+  wheel: 'air',
+});
+const loosened: Stage = {
+  id: 'loosen',
+  kind: 'back-off',
+  value: 180,
+  text: 'loosened by half a turn',
+  why: 'What it took to seat is no setting: left in, it overloads the bearing.',
+  wheel: 'air',
+};
+const lock = (text: string): Stage => ({
+  id: 'lock',
+  kind: 'lock',
+  text,
+  why: 'Not locked it turns off on the road.',
+  wheel: 'air',
+});
 
-/** Mistakes that stand near each stage. */
-const slips: readonly { id: string; text: string }[] = [
-  { id: 'gun', text: 'run down by the impact gun' },
-  { id: 'ground', text: 'the angle pulled with the wheel on the ground' },
-  { id: 'again', text: 'the same torque once more, to be sure' },
-  { id: 'back', text: 'loosened to the nearest slot' },
-  { id: 'used', text: 'the old nut, with threadlocker' },
+/** Nuts of three kinds, figures from the seed: pulled and turned, torque alone, set by a second torque. */
+const nuts: readonly ((r: () => number, miss: Miss) => Stage[])[] = [
+  (r, miss) => {
+    const base = tens(40 + 50 * r());
+    const deg = 15 * Math.round(2 + 2 * r());
+    return [
+      seated(tens(90 + 50 * r()), miss),
+      loosened,
+      {
+        id: 'base',
+        kind: 'torque',
+        ...miss.torque(base),
+        text: `${base} N·m again, from slack`,
+        why: 'The angle counts from here: after an unknown torque it is an unknown clamp.',
+        wheel: 'air',
+      },
+      {
+        id: 'angle',
+        kind: 'angle',
+        ...miss.angle(deg),
+        text: `${deg}° more, in one pull`,
+        why: 'The angle sets the stretch; without it the nut holds by friction and works loose.',
+        wheel: 'air',
+      },
+      lock('collar staked into the groove'),
+    ];
+  },
+  (r, miss) => {
+    const full = tens(130 + 60 * r());
+    const half = tens(full / 2);
+    return [
+      {
+        id: 'half',
+        kind: 'torque',
+        ...miss.torque(half),
+        text: `${half} N·m first`,
+        why: 'The rings come together evenly before they carry the whole clamp.',
+        wheel: 'air',
+      },
+      {
+        id: 'full',
+        kind: 'torque',
+        ...miss.torque(full),
+        text: `${full} N·m, the brake held`,
+        why: 'The nut is what holds the two inner rings together: below its torque they part.',
+        wheel: 'air',
+      },
+      lock('collar bent into the keyway'),
+    ];
+  },
+  (r, miss) => {
+    const light = tens(20 + 20 * r());
+    return [
+      seated(tens(60 + 40 * r()), miss),
+      loosened,
+      {
+        id: 'light',
+        kind: 'torque',
+        ...miss.torque(light),
+        text: `${light} N·m, the hub turning`,
+        why: 'This one sets the rollers; more would be preload, and it would run hot.',
+        wheel: 'air',
+      },
+      lock('locked in the plate'),
+    ];
+  },
 ];
 
-/** Walks a nut: what comes next, among its own stages and the usual slips; the harder, the more of them. */
-export const nut: Maker = (r, level) => {
-  const stages = stagesOf(r);
-  const at = Math.floor(r() * stages.length);
-  const next = stages[at]!;
-  const others = [
-    ...shuffled(
-      stages.filter((s) => s !== next),
-      r,
-    ).slice(0, Math.max(1, level - 2)),
-    ...shuffled(slips, r).slice(0, 2),
-  ];
+function procedureOf(r: () => number, level: number): Procedure {
+  const share = missShare[level - 1] ?? 0.05;
+  const miss: Miss = {
+    torque: (nm) => ({ value: nm, tolerance: Math.max(2, Math.round(share * nm)) }),
+    angle: (deg) => ({ value: deg, tolerance: missDeg[level - 1] ?? 5 }),
+  };
   return {
-    ask:
-      at === 0 ? 'A new nut, by hand until it seats. What first?' : 'What comes next on this nut?',
-    picture: {
-      of: 'told',
-      title: at === 0 ? 'Nothing pulled yet' : `${at} of ${stages.length} stages done`,
-      lines: stages.slice(0, at).map((s) => s.text),
+    id: 'practice',
+    name: 'A nut to practise on',
+    fastener: 'Centre nut',
+    stretch: false,
+    singleUse: true,
+    thread: 'dry',
+    hexMm: 32,
+    stages: pickOne(nuts, r)(r, miss),
+    source: 'made up to practise on',
+  };
+}
+
+/** A nut walked through its stages with the stand-in wrench; the harder, the less a pull may miss and the more slips stand by. */
+export const nut: Maker = (r, level) => {
+  const procedure = procedureOf(r, level);
+  const near = shuffled(Object.keys(slips) as SlipId[], r).slice(0, Math.min(4, level));
+  const stages = procedure.stages.map(({ id, text }) => ({ id, text }));
+  const picture: NutPicture = {
+    of: 'nut',
+    procedure,
+    acts: shuffled([...stages, ...near.map((id) => ({ id, text: slips[id].text }))], r),
+    seed: Math.floor(r() * 2 ** 31),
+    handDegPerS: hand[level - 1] ?? 8,
+  };
+  return {
+    ask: 'A new nut, run on by hand. Walk it through, with what comes next each time.',
+    picture,
+    options: [],
+    source: `${practice}; judged as the torque station judges a nut`,
+    hard: {
+      value: Math.round(100 * (missShare[level - 1] ?? 0.05)),
+      unit: '% that a pull may miss',
     },
-    options: shuffled([next, ...others], r).map(({ id, text }) => ({ id, text })),
-    answer: next.id,
-    because: next.why,
-    source: practice,
-    otherwise: next.skipped,
-    hard: { value: others.length, unit: 'to choose from besides' },
+    worth: (given) => {
+      const end = nutEnd(procedure, nutSteps(given) ?? []);
+      if (!end) return undefined;
+      const { right, because, otherwise, stageId, actual } = end;
+      return {
+        right,
+        answer: '',
+        because,
+        otherwise,
+        picture: { ...picture, ended: { stageId, actual } },
+      };
+    },
   };
 };

@@ -1,5 +1,5 @@
-import { familyByCode, type FamilyCode, walks, walkSteps } from '../../families/index.ts';
-import { type Maker } from '../exercise.ts';
+import { familyByCode, type FamilyCode, offNow, walks, walkSteps } from '../../families/index.ts';
+import { choice, type Maker } from '../exercise.ts';
 import { practice, pickOne, shuffled } from './draw.ts';
 
 /** What comes next: the harder, the nearer the other steps. */
@@ -10,14 +10,23 @@ export const order: Maker = (r, level) => {
   const [now, next] = [steps[at]!, steps[at + 1]!];
   const later = steps.slice(at + 2);
   const others = (level > 2 ? later : shuffled(later, r)).slice(0, 3);
-  return {
+  const done = steps.slice(0, at + 1).map((s) => s.id);
+  return choice({
     ask: `${familyByCode(code)?.name}: what comes right after this?`,
-    picture: { of: 'step', code, lit: now.lit ?? [], text: now.text },
+    picture: { of: 'section', code, lit: now.lit, title: now.text },
     options: shuffled([next, ...others], r).map((s) => ({ id: s.id, text: s.text })),
     answer: next.id,
+    after: (chosen, right) => ({
+      of: 'section',
+      code,
+      title: right ? chosen.text : `${chosen.text}: still held by what comes before`,
+      off: offNow(steps, 'strip', done),
+      lit: steps.find((s) => s.id === chosen.id)?.lit ?? [],
+      hurt: right ? [] : next.lit,
+    }),
     because: next.why,
     source: practice,
     otherwise: `Skipped: ${next.why}`,
     hard: { value: others.length, unit: 'steps to choose from besides' },
-  };
+  });
 };

@@ -1,5 +1,6 @@
 import { causes, type CauseId, type Mark, weighCauses } from '../../old-part/index.ts';
-import { type Maker } from '../exercise.ts';
+import { choice, type Maker } from '../exercise.ts';
+import { besideRight } from '../picture.ts';
 import { pickOne, shuffled, between } from './draw.ts';
 
 const allRound = (look: Mark['look'], gapDeg: number): Mark => ({
@@ -43,14 +44,22 @@ export const raceway: Maker = (r, level) => {
     ids.filter((c) => c !== answer),
     r,
   ).slice(0, 3);
-  return {
+  const ring = { of: 'rings', family: 'P1', balls } as const;
+  return choice({
     ask: 'What killed this bearing?',
-    picture: { of: 'rings', family: 'P1', balls, marks },
+    picture: { ...ring, marks },
     options: shuffled([answer, ...others], r).map((c) => ({ id: c, text: causes[c].name })),
     answer,
+    after: (chosen, right) => {
+      const yours = leaves[chosen.id as CauseId]?.(0, 360 / balls) ?? [];
+      return besideRight(
+        [causes[answer].name, { ...ring, marks }],
+        right ? undefined : [`${chosen.text} leaves this`, { ...ring, marks: yours }],
+      );
+    },
     because: first?.reasons.join(' ') ?? '',
     source: 'looks of ISO 15243 (from memory); weights are our judgement',
     otherwise: `The next one dies of it too, unless: ${causes[answer].advice[0]}`,
     hard: { value: Math.abs(off), unit: '° off the middle' },
-  };
+  });
 };

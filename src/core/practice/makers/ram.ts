@@ -9,66 +9,63 @@ import {
 } from '../../press/index.ts';
 import { sentence } from '../../rules/index.ts';
 import { madeUpStroke, type RamFault, rightCall } from '../../standins/ram.ts';
-import { practiceSetup, practiceStrokes } from '../bench.ts';
+import { practiceSetup, type PracticeStroke, practiceStrokes } from '../bench.ts';
 import { type Maker } from '../exercise.ts';
-import { between, pickOne } from './draw.ts';
+import type { RamPicture } from '../picture.ts';
+import { between, mostTries, pickOne } from './draw.ts';
 
-/** What a hand on the pump may do. */
-const handWords = {
-  on: 'pump on: it goes in square',
-  cocked: 'release: it is cocked',
-  galling: 'release: it galls',
-  easy: 'release: too easy, the seat is worn',
-  seated: 'release: it is home',
-} as const;
-type Hand = keyof typeof handWords;
-const hands = Object.keys(handWords) as Hand[];
+/** What a hand does where the press calls it so. */
+const releases = {
+  cocked: 'It is cocked: forced on, the bore is scored on one side and the ring stands crooked.',
+  galling: 'It galls: forced on, metal is torn out of the seat; knuckle and bearing are lost.',
+  seated: 'It is home: pumped on, the force goes into the ring and its snap-ring groove.',
+} as const satisfies Partial<Record<StrokeCall, string>>;
+type Release = keyof typeof releases;
+const isRelease = (call: StrokeCall): call is Release => call in releases;
 
-const afterwards: Record<Hand, string> = {
-  on: 'Released too soon nothing is hurt, and the seat is still to be reached.',
-  cocked: 'Forced on, the bore is scored on one side and the ring stands crooked.',
-  galling: 'Forced on, metal is torn out of the seat: knuckle and bearing are lost.',
-  easy: 'Driven home, the ring creeps in its seat and is loose within a season.',
-  seated: 'Pumped on past the shoulder, the force goes into the ring and its snap-ring groove.',
-};
+const faults: readonly RamFault[] = ['good', 'cocked', 'galling'];
 
-const faults: readonly RamFault[] = ['good', 'cocked', 'galling', 'worn'];
-
-/** How far past its first sign a stroke is shown, mm: the harder, the nearer to it. */
-const shownPastMm = [3, 2, 1.2, 0.6, 0.3] as const;
+/** How late the ram may be released, mm of the pump after the first sign: the harder, the less. */
+export const lateMm = [3, 2, 1.5, 1, 0.7] as const;
+/** Released so far before the first sign nothing is called yet, mm: it would have to be pumped on. */
+const earlyMm = 0.7;
+/** How far the pump runs before it, mm. */
+const [leastRunMm, mostRunMm] = [5, 14];
 
 interface Followed {
   samples: TraceSample[];
-  calls: LiveCall[];
-  /** Where the press would call it first. */
+  call: LiveCall;
+  /** Where the press calls it first. */
   at: number;
 }
 
-/** A made-up stroke that the press's own follower calls as it is; undefined where it calls another thing before. */
+/** A made-up stroke and where the press's own follower says release; undefined where it says another thing than the stroke is. */
 function followed(setup: Setup, fault: RamFault, seed: number): Followed | undefined {
   const follow = follower(setup);
-  const wanted = rightCall(fault, true);
-  const samples: TraceSample[] = [];
-  const calls: LiveCall[] = [];
-  let at = -1;
-  for (const s of madeUpStroke(setup, fault, seed).samples()) {
+  const samples = [...madeUpStroke(setup, fault, seed).samples()];
+  for (const [at, s] of samples.entries()) {
     const call = follow(s);
-    samples.push(s);
-    calls.push(call);
-    if (at < 0 && call.call === wanted) at = samples.length - 1;
-    else if (at < 0 && endsStroke(call.call)) return undefined;
+    if (endsStroke(call.call))
+      return call.call === rightCall(fault, true) ? { samples, call, at } : undefined;
   }
-  return at < 0 ? undefined : { samples, calls, at };
+  return undefined;
 }
 
-/** As many points as a drawing can show. */
-const most = 160;
-const points = (list: readonly TraceSample[]): [mm: number, kn: number][] => {
-  const every = Math.max(1, Math.ceil(list.length / most));
-  return list
-    .filter((_, i) => i % every === 0 || i === list.length - 1)
+/** Readings that a millimetre of the pump gives, its rest too, and every which of them is drawn. */
+const samplesAMm = 66;
+const every = 6;
+const pointsFor = (mm: number) => Math.round((mm * samplesAMm) / every);
+const sampleMs = 1000 / 60;
+/** The pump on the screen goes so much faster than a hand. */
+const faster = 1.5;
+
+const pointsOf = (list: readonly TraceSample[]): [mm: number, kn: number][] =>
+  list
+    .filter((_, i) => i % every === 0)
     .map((s) => [Number(s.travelMm.toFixed(2)), Number(s.forceKn.toFixed(2))]);
-};
+
+/** The ram comes down to the part: nothing on the gauge yet. */
+const comingDown = Array.from({ length: pointsFor(mostRunMm) }, (): [number, number] => [0, 0]);
 
 const bandSteps = 30;
 const bandOf = (setup: Setup) =>
@@ -78,55 +75,60 @@ const bandOf = (setup: Setup) =>
     return { mm, low, high };
   });
 
-/** Where the shown part ends: before the first sign, or a little past it. */
-function cutAt({ samples, calls, at }: Followed, goesOn: boolean, level: number, r: () => number) {
-  if (goesOn) {
-    const square = calls.flatMap((c, i) => (i < at && c.call === 'square' ? [i] : []));
-    const early = square.slice(0, Math.max(1, Math.floor(square.length * between(0.5, 0.9, r))));
-    return early.at(-1);
-  }
-  const past = (samples[at]?.travelMm ?? 0) + (shownPastMm[level - 1] ?? 1);
-  const later = samples.findIndex((s, i) => i >= at && s.travelMm >= past);
-  // A shoulder gives no way to go past: it is shown as soon as it is felt.
-  return later < 0 ? Math.min(at + 2, samples.length - 1) : later;
-}
-
-const isHand = (call: StrokeCall): call is Exclude<Hand, 'on'> =>
-  call !== 'square' && (hands as readonly string[]).includes(call);
-
-/** Go on or release? The harder, the nearer to the first sign of it. */
-export const ram: Maker = (r, level) => {
-  for (;;) {
+/** A stroke that the press calls as it is made; the few that it calls otherwise are drawn again. */
+function strokeOf(r: () => number): Followed & { setup: Setup; operation: PracticeStroke } {
+  for (let tries = 0; tries < mostTries; tries += 1) {
     const operation = pickOne(practiceStrokes, r);
     const setup = practiceSetup(operation);
-    const fault = pickOne(faults, r);
-    const stroke = followed(setup, fault, Math.floor(r() * 2 ** 31));
-    const goesOn = r() < 0.3;
-    const cut = stroke && cutAt(stroke, goesOn, level, r);
-    if (!stroke || cut === undefined) continue;
-    const said = stroke.calls[cut];
-    const seen = said && isHand(said.call) ? said.call : undefined;
-    if (!said || (!goesOn && !seen)) continue;
-    const answer: Hand = goesOn ? 'on' : (seen ?? 'on');
-    return {
-      ask: 'The pump has stopped here. On, or release?',
-      picture: {
-        of: 'ram',
-        operation,
-        travelMm: setup.requirement.travelMm,
-        band: bandOf(setup),
-        shown: points(stroke.samples.slice(0, cut + 1)),
-        then: points(stroke.samples.slice(cut)),
-      },
-      options: hands.map((id) => ({ id, text: handWords[id] })),
-      answer,
-      because: sentence(said),
-      source: 'made-up stroke, called as the press bench calls a real one; judgement',
-      otherwise: afterwards[answer],
-      hard: {
-        value: shownPastMm[level - 1] ?? 1,
-        unit: 'mm past a first sign, where there is one',
-      },
-    };
+    const stroke = followed(setup, pickOne(faults, r), Math.floor(r() * 2 ** 31));
+    if (stroke) return { ...stroke, setup, operation };
   }
+  throw new RangeError('seed: no stroke that is called as it is made');
+}
+
+/** Said beside the answer: how it was stopped. */
+function stopWords(at: number, first: number, last: number): string {
+  const mm = (n: number) => `${((n * every) / samplesAMm).toFixed(1)} mm of the pump`;
+  if (at < first) return `Released ${mm(first - at)} too soon. `;
+  return at > last ? `Released ${mm(at - last)} too late. ` : '';
+}
+
+/** The pump runs: release it in time. The harder, the less may go by after the first sign. */
+export const ram: Maker = (r, level) => {
+  const { setup, operation, samples, call, at } = strokeOf(r);
+  const allowedMm = lateMm[level - 1] ?? 1;
+  const trace = [...comingDown, ...pointsOf(samples)];
+  const sign = comingDown.length + Math.floor(at / every);
+  const [first, last] = [
+    sign - pointsFor(earlyMm),
+    Math.min(trace.length - 1, sign + pointsFor(allowedMm)),
+  ];
+  const picture: RamPicture = {
+    of: 'ram',
+    operation,
+    travelMm: setup.requirement.travelMm,
+    band: bandOf(setup),
+    trace,
+    from: sign - pointsFor(between(leastRunMm, mostRunMm, r)),
+    everyMs: (every * sampleMs) / faster,
+    aPump: pointsFor(1),
+  };
+  return {
+    ask: 'The pump runs. Release it the moment it has to stop.',
+    picture,
+    options: [],
+    source: 'made-up stroke, called as the press bench calls a real one; judgement',
+    hard: { value: allowedMm, unit: 'mm of the pump late at the most' },
+    worth: (given) => {
+      const stopped = Number(given);
+      if (!/^\d{1,4}$/u.test(given) || stopped >= trace.length) return undefined;
+      return {
+        right: stopped >= first && stopped <= last,
+        answer: '',
+        because: `${stopWords(stopped, first, last)}${sentence(call)}`,
+        otherwise: isRelease(call.call) ? releases[call.call] : '',
+        picture: { ...picture, ended: { at: stopped, first, last } },
+      };
+    },
+  };
 };

@@ -1,6 +1,6 @@
 import { sentence } from '../../rules/index.ts';
 import { drawer, judgeLaid, type LaidStack, practiceStrokes } from '../bench.ts';
-import { type Maker } from '../exercise.ts';
+import { choice, type Maker } from '../exercise.ts';
 import { pickOne } from './draw.ts';
 
 /** What a stack may come to, in short. */
@@ -44,7 +44,7 @@ export const stack: Maker = (r, level) => {
     );
   const bad = all.filter((l) => l.outcome !== 'press.path' && isNear(l) === level > 2);
   const { outcome, because, ...shown } = pickOne(r() < 0.4 ? good : bad, r);
-  return {
+  return choice({
     ask:
       shown.operation === 'hub-in'
         ? 'The hub goes into its new bearing. May it be pressed like this?'
@@ -52,6 +52,7 @@ export const stack: Maker = (r, level) => {
     picture: { of: 'stack', laid: shown },
     options: outcomes.map((o) => ({ id: o, text: stackWords[o] })),
     answer: outcome,
+    after: () => ({ of: 'stack', laid: shown, judged: true }),
     because,
     source: 'geometry; contact by Hertz, ISO 76',
     otherwise:
@@ -62,5 +63,5 @@ export const stack: Maker = (r, level) => {
       value: level > 2 ? 1 : 2,
       unit: level > 2 ? 'piece may be wrong' : 'pieces may be wrong',
     },
-  };
+  });
 };

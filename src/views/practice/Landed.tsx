@@ -1,0 +1,51 @@
+import type { PracticePicture } from '../../core/practice/index.ts';
+import { both } from '../../ui/units.ts';
+
+const [left, right, line] = [40, 840, 110];
+const kinds = { 'N·m': 'torque', mm: 'length' } as const;
+
+/** What a choice comes to on a line, against the window that is asked. */
+export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of: 'landed' }> }) {
+  const every = [p.low, p.high, p.at];
+  const room = 0.15 * (Math.max(...every) - Math.min(...every));
+  const [least, most] = [Math.min(...every) - room, Math.max(...every) + room];
+  const x = (v: number) => left + ((v - least) / (most - least)) * (right - left);
+  const write = (v: number) => both(v, kinds[p.unit]);
+  const at = write(p.at);
+  const inside = p.at >= p.low && p.at <= p.high;
+  return (
+    <svg
+      className="drawing"
+      viewBox="0 0 880 230"
+      role="img"
+      aria-label={`${p.title}: ${at.value} ${at.unit}, asked ${write(p.low).value} to ${write(p.high).value}`}
+    >
+      <text className="cap" x={left} y="34">
+        {p.title}
+      </text>
+      <rect
+        className="window-asked"
+        x={x(p.low)}
+        y={line - 40}
+        width={x(p.high) - x(p.low)}
+        height="80"
+      />
+      <path className="centre-line-thin" d={`M${left} ${line}H${right}`} />
+      {[p.low, p.high].map((v) => (
+        <text key={v} className="figure half-km" x={x(v)} y={line + 66} textAnchor="middle">
+          {write(v).value}
+        </text>
+      ))}
+      <circle className={inside ? 'now-dot' : 'out-dot'} cx={x(p.at)} cy={line} r="10" />
+      <text
+        className="figure strong"
+        x={x(p.at)}
+        y={line + 106}
+        textAnchor={x(p.at) > 700 ? 'end' : 'middle'}
+        fontSize="30"
+      >
+        {at.value} {at.unit}
+      </text>
+    </svg>
+  );
+}
