@@ -196,7 +196,7 @@ function isOuterBearing(b: Body, { widthMm }: RingSizes): boolean {
 /** Mistakes that can hide in each family's section. */
 export const mistakesOf: Partial<Record<FamilyCode, readonly MistakeId[]>> = {
   P1: ['encoder-reversed', 'snap-ring-missing', 'inner-ring-left', 'short-of-home'],
-  P2: ['pulled-by-flange', 'snap-ring-missing'],
+  P2: ['pulled-by-flange'],
   P3: ['not-on-its-seat'],
   P3L: ['not-on-its-seat'],
   B2: ['spacer-missing', 'seal-missing'],

@@ -123,7 +123,7 @@ export function pulledNext(p: Procedure, steps: readonly NutStep[], id: string):
 /** A hand that goes slowly enough to be stopped by an eye. */
 const range = (handDegPerS: number): WrenchRange => ({
   springDegPerNm: [0.03, 0.04],
-  slope: [1.2, 1.6],
+  slope: [2.4, 3],
   breakaway: [1, 1.01],
   torqueShare: 0.003,
   angleDeg: 0.08,

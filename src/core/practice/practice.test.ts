@@ -118,10 +118,11 @@ describe('the ram', () => {
       const call = trace.findIndex((_, i) => e.worth(String(i))?.right);
       expect(call).toBeGreaterThan(from);
       expect(worthOf(e, String(call - aPump)).because).toMatch(/too soon/u);
-      const window = trace.filter((_, i) => e.worth(String(i))?.right).length;
-      // An allowance in mm of the pump, with the little that it may be early; a trace that ends sooner has less.
-      const most = Math.ceil((e.hard.value + 0.7) * aPump) + 2;
-      expect(window).toBeLessThanOrEqual(most);
+      const last = trace.findLastIndex((_, i) => e.worth(String(i))?.right);
+      // The last of the trace is as late as one can be.
+      if (last < trace.length - 1)
+        expect(worthOf(e, String(last + 1)).because).toMatch(/too late/u);
+      expect(last - call).toBeGreaterThanOrEqual(Math.min(aPump, trace.length - 1 - call) / 2);
       expect(e.worth(String(trace.length))).toBeUndefined();
     }
   });

@@ -59,6 +59,8 @@ export interface MadeUpStroke {
   fault: RamFault;
   /** Where the shoulder truly is, mm. */
   seatMm: number;
+  /** Where what it comes to truly begins, mm: tilt, galling, else the shoulder. */
+  beginsMm: number;
   /** Force just before the shoulder, kN. */
   fittingKn: number;
   /** One reading after another; ends when the ram is far beyond the shoulder. */
@@ -123,9 +125,11 @@ export function madeUpStroke(
     }
     return base;
   };
+  const begins = { cocked: Math.max(0, tilt.at - tilt.width), galling: gall.from };
   return {
     fault,
     seatMm,
+    beginsMm: fault === 'cocked' || fault === 'galling' ? begins[fault] : seatMm,
     fittingKn: forceAt(seatMm - 0.01),
     samples: function* samples() {
       let ms = 0;
@@ -190,6 +194,7 @@ function madeUpRemoval(setup: Setup, fault: RamFault, seed: number, range: RamRa
   return {
     fault,
     seatMm: requirement.travelMm,
+    beginsMm: fault === 'galling' ? gall.from : 0,
     fittingKn: breakKn,
     samples: function* samples() {
       let ms = 0;

@@ -37,8 +37,8 @@ export function ExerciseFrame({
     <>
       <div className="pic">
         <p className="kicker">
-          {kindTitles[open.kind]}, level {open.level} of {levels.most}: {set.hard.value}{' '}
-          {set.hard.unit}
+          {kindTitles[open.kind]}, level {open.level} of {levels.most}:{' '}
+          {[set.hard.value, set.hard.unit].join(set.hard.unit.startsWith('°') ? '' : ' ')}
         </p>
         <h2 className="ask">{set.ask}</h2>
         <div className="practice-fig">

@@ -1,7 +1,7 @@
 import type { PracticePicture } from '../../core/practice/index.ts';
 import { both } from '../../ui/units.ts';
 
-const [left, right, line] = [40, 840, 110];
+const [left, right, line] = [20, 420, 90];
 const kinds = { 'N·m': 'torque', mm: 'length' } as const;
 
 /** What a choice comes to on a line, against the window that is asked. */
@@ -16,11 +16,11 @@ export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of:
   return (
     <svg
       className="drawing"
-      viewBox="0 0 880 230"
+      viewBox="0 0 440 220"
       role="img"
       aria-label={`${p.title}: ${at.value} ${at.unit}, asked ${write(p.low).value} to ${write(p.high).value}`}
     >
-      <text className="cap" x={left} y="34">
+      <text className="cap" x={left} y="22">
         {p.title}
       </text>
       <rect
@@ -37,15 +37,15 @@ export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of:
         </text>
       ))}
       <circle className={inside ? 'now-dot' : 'out-dot'} cx={x(p.at)} cy={line} r="10" />
-      <text
-        className="figure strong"
-        x={x(p.at)}
-        y={line + 106}
-        textAnchor={x(p.at) > 700 ? 'end' : 'middle'}
-        fontSize="30"
-      >
+      <text className="read" x={x(p.at)} y={line + 112} textAnchor={anchorAt(x(p.at))}>
         {at.value} {at.unit}
       </text>
     </svg>
   );
+}
+
+/** A text near an end of the line stays on the sheet. */
+function anchorAt(x: number): 'start' | 'middle' | 'end' {
+  if (x < 100) return 'start';
+  return x > 340 ? 'end' : 'middle';
 }

@@ -60,10 +60,10 @@ export function RamTrace({
       )}
       <path className="ram-shown" d={line(shown)} />
       <circle className="ram-now" cx={X(mm)} cy={Y(kn)} r="6" />
-      <text className="figure strong" x={left + 12} y={top + 24} fontSize="30">
+      <text className="read" x={left + 12} y={top + 34}>
         {force.value} {force.unit}
       </text>
-      <text className="cap" x={left + 12} y={top + 44}>
+      <text className="cap" x={left + 12} y={top + 62}>
         {force.other}, at {mm.toFixed(1)} mm
       </text>
     </svg>

@@ -8,7 +8,7 @@ import { pickOne, practice, shuffled } from './draw.ts';
 const missDeg = [10, 8, 6, 5, 4] as const;
 const missShare = [0.12, 0.1, 0.08, 0.06, 0.05] as const;
 /** The hand, degrees a second. */
-const hand = [6, 7, 8, 9, 10] as const;
+const hand = [8, 9, 10, 11, 12] as const;
 
 const tens = (n: number) => 10 * Math.round(n / 10);
 
@@ -142,7 +142,7 @@ export const nut: Maker = (r, level) => {
     handDegPerS: hand[level - 1] ?? 8,
   };
   return {
-    ask: 'A new nut, run on by hand. Walk it through, with what comes next each time.',
+    ask: 'A new nut, run on by hand. Walk it through.',
     picture,
     options: [],
     source: `${practice}; judged as the torque station judges a nut`,

@@ -25,28 +25,30 @@ const isRelease = (call: StrokeCall): call is Release => call in releases;
 
 const faults: readonly RamFault[] = ['good', 'cocked', 'galling'];
 
-/** How late the ram may be released, mm of the pump after the first sign: the harder, the less. */
+/** How late the ram may be released, mm of the pump after the press would call it: the harder, the less. */
 export const lateMm = [3, 2, 1.5, 1, 0.7] as const;
-/** Released so far before the first sign nothing is called yet, mm: it would have to be pumped on. */
-const earlyMm = 0.7;
 /** How far the pump runs before it, mm. */
 const [leastRunMm, mostRunMm] = [5, 14];
 
 interface Followed {
   samples: TraceSample[];
   call: LiveCall;
-  /** Where the press calls it first. */
+  /** Where it truly begins, and where the press calls it first: a quick eye may be before the press. */
+  begins: number;
   at: number;
 }
 
 /** A made-up stroke and where the press's own follower says release; undefined where it says another thing than the stroke is. */
 function followed(setup: Setup, fault: RamFault, seed: number): Followed | undefined {
   const follow = follower(setup);
-  const samples = [...madeUpStroke(setup, fault, seed).samples()];
+  const stroke = madeUpStroke(setup, fault, seed);
+  const samples = [...stroke.samples()];
   for (const [at, s] of samples.entries()) {
     const call = follow(s);
     if (endsStroke(call.call))
-      return call.call === rightCall(fault, true) ? { samples, call, at } : undefined;
+      return call.call === rightCall(fault, true)
+        ? { samples, call, at, begins: samples.findIndex((x) => x.travelMm >= stroke.beginsMm) }
+        : undefined;
   }
   return undefined;
 }
@@ -95,21 +97,19 @@ function stopWords(at: number, first: number, last: number): string {
 
 /** The pump runs: release it in time. The harder, the less may go by after the first sign. */
 export const ram: Maker = (r, level) => {
-  const { setup, operation, samples, call, at } = strokeOf(r);
+  const { setup, operation, samples, call, at, begins } = strokeOf(r);
   const allowedMm = lateMm[level - 1] ?? 1;
   const trace = [...comingDown, ...pointsOf(samples)];
-  const sign = comingDown.length + Math.floor(at / every);
-  const [first, last] = [
-    sign - pointsFor(earlyMm),
-    Math.min(trace.length - 1, sign + pointsFor(allowedMm)),
-  ];
+  const pointOf = (sample: number) => comingDown.length + Math.floor(sample / every);
+  const first = Math.min(pointOf(begins), pointOf(at));
+  const last = Math.min(trace.length - 1, pointOf(at) + pointsFor(allowedMm));
   const picture: RamPicture = {
     of: 'ram',
     operation,
     travelMm: setup.requirement.travelMm,
     band: bandOf(setup),
     trace,
-    from: sign - pointsFor(between(leastRunMm, mostRunMm, r)),
+    from: first - pointsFor(between(leastRunMm, mostRunMm, r)),
     everyMs: (every * sampleMs) / faster,
     aPump: pointsFor(1),
   };
