@@ -18,7 +18,7 @@ import type { LifeRecord, Rates } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
 import type { EventBody, JobEvent } from '../core/schemas/events.ts';
 import { serviceWords } from '../core/service/index.ts';
-import type { UnitRecord } from '../core/schemas/workshop.ts';
+import type { Consumable, UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
 import { dropOutcome, putOutcome } from '../db/likelihood-tables.ts';
 import type { Db } from '../db/open.ts';
@@ -100,11 +100,8 @@ async function ratesOf(db: Db): Promise<Rates | undefined> {
 }
 
 /** Lives that a signature changes: the one it begins, and the one before it on the corner, which it ends. */
-function livesBy(
-  lives: readonly LifeRecord[],
-  { now, number, atKm, atMs, day, rates }: SignedNow,
-): LifeRecord[] {
-  const begun = lifeBegun(now, { number, atKm, day, atMs, rates });
+function livesBy(lives: readonly LifeRecord[], { now, ...signed }: SignedNow): LifeRecord[] {
+  const begun = lifeBegun(now, signed);
   if (!begun) return [];
   const before = lives.filter(
     (l) =>
@@ -113,7 +110,7 @@ function livesBy(
       l.end === 'running' &&
       l.id !== begun.id,
   );
-  return [...before.map((l) => lifeEnded(l, now, { atKm, day })), begun];
+  return [...before.map((l) => lifeEnded(l, now, signed)), begun];
 }
 interface SignedNow {
   now: JobNow;
@@ -122,24 +119,29 @@ interface SignedNow {
   atMs: number;
   day: string;
   rates?: Rates | undefined;
+  taken?: readonly Consumable[];
 }
 
-/** One fewer on the shelf of each, where the shop still lists it as that item. */
-async function consumablesLess(db: Db, taken: ReturnType<typeof usedUp>) {
+/** What a job took by its number, where the shop still lists it as that item. */
+async function takenBy(db: Db, now: JobNow): Promise<Consumable[]> {
   const known = await Promise.all(
-    taken.map(async ({ itemId, number }) => {
+    usedUp(now).map(async ({ itemId, number }) => {
       const c = await getRecord(db, 'consumables', number);
       return c?.item === itemId ? [c] : [];
     }),
   );
-  return known.flat().map((c) =>
+  return known.flat();
+}
+
+/** One fewer on the shelf of each. */
+const consumablesLess = (db: Db, taken: readonly Consumable[]) =>
+  taken.map((c) =>
     putRecord(db, 'consumables', c.number, 0, {
       ...c,
       stock: Math.max(0, c.stock - 1),
       used: (c.used ?? 0) + 1,
     }),
   );
-}
 
 /** What a job teaches the tests and the shares before them: its cause as it was seen, and what its tests had said. */
 const outcomeWrite = (
@@ -186,6 +188,7 @@ export async function signingWrites(
   const frozen = [putSnapshot(db, job.id, kept.context), putCard(db, job.id, kept.card)];
   // Nothing is learned from practice: neither the unit nor the tests.
   if (isPractice(now)) return frozen;
+  const taken = await takenBy(db, now);
   return [
     ...frozen,
     ...(await noteUnit(db, job.unitId, {
@@ -207,9 +210,10 @@ export async function signingWrites(
       atMs,
       day,
       rates: await ratesOf(db),
+      taken,
     }).map((l) => putRecord(db, 'lives', l.id, 0, l)),
     ...(found ? [putRecord(db, 'parts', found.number, 0, found)] : []),
-    ...(await consumablesLess(db, usedUp(now))),
+    ...consumablesLess(db, taken),
     ...(foundBad(now) ? [outcomeWrite(db, job, now, `bearing-${corner}`, atMs)] : []),
   ];
 }

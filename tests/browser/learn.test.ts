@@ -82,3 +82,71 @@ it('practises: a wrong answer shows what would have happened, and the exercise s
   await button(page, 'Next').click();
   await page.getByText(/^1 of 20 today/u).waitFor();
 }, 60_000);
+
+/** What a learner has open, and any answer of it: the kinds come one after another. */
+async function openKind(kind: string): Promise<void> {
+  for (let i = 0; i < 20; i += 1) {
+    const got = await shop.page.evaluate(async () => {
+      const r = await fetch('/api/practice/tobi');
+      return (await r.json()) as {
+        open: { kind: string; seed: number };
+        set: { options: { id: string }[] };
+      };
+    });
+    if (got.open.kind === kind) return;
+    const answer = got.set.options[0]?.id ?? (got.open.kind === 'ram' ? '0' : 'gun');
+    await shop.page.evaluate(
+      (data) =>
+        fetch('/api/practice/tobi/answers', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(data),
+        }),
+      { seed: got.open.seed, answer },
+    );
+  }
+  throw new Error(`never came to ${kind}`);
+}
+
+it('the ram runs until it is released, by itself or stroke by stroke; then what would have come is drawn', async () => {
+  const { page, open } = shop;
+  await open('/practice');
+  await openKind('ram');
+  await page.getByLabel('On the job').selectOption({ label: 'Tobi' });
+  await page
+    .getByText(/^Stop the ram/u)
+    .first()
+    .waitFor();
+  const read = () => page.locator('.practice-fig svg').innerHTML();
+  const still = await read();
+  await button(page, 'One stroke').click();
+  await button(page, 'Start the pump').click();
+  await expect.poll(read).not.toBe(still);
+  expect(await page.locator('.ram-then').count()).toBe(0);
+  await button(page, 'Release').click();
+  await page.getByRole('heading', { name: 'On the car' }).waitFor();
+  expect(await page.locator('.ram-then, .ram-window').count()).toBe(2);
+  expect(await page.locator('.call .say').innerText()).toMatch(/^(Seen|Not so)/u);
+}, 60_000);
+
+it('a nut is pulled with the stand-in wrench until the hand lets go: too soon is told by the station’s rule', async () => {
+  const { page, open } = shop;
+  await open('/practice');
+  await openKind('nut');
+  await open('/practice');
+  await page.getByLabel('On the job').selectOption({ label: 'Tobi' });
+  await page.locator('.answers').waitFor();
+  const first = await page.evaluate(async () => {
+    const r = await fetch('/api/practice/tobi');
+    const { set } = (await r.json()) as {
+      set: { picture: { procedure: { stages: { text: string }[] } } };
+    };
+    return set.picture.procedure.stages[0]!.text;
+  });
+  await page.locator('.answers button', { hasText: first }).click();
+  await page.getByText(/to go,/u).waitFor();
+  await button(page, 'Let go').click();
+  await page.locator('.call', { hasText: 'Not so' }).waitFor();
+  expect(await page.locator('.call .say').innerText()).toMatch(/below|under|not/iu);
+  expect(await page.locator('.nut-face').getAttribute('aria-label')).toContain(first);
+}, 60_000);

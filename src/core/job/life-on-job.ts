@@ -1,6 +1,7 @@
 import { isPressed, schoolsOf, strokesIn } from '../families/index.ts';
 import { cameToMinor, type LifeRecord, type Rates } from '../logbook/index.ts';
 import type { CataloguePart } from '../matching/index.ts';
+import type { Consumable } from '../schemas/workshop.ts';
 import { causes } from '../old-part/index.ts';
 import { familyCodeOf, walkOf, wayOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
@@ -35,13 +36,14 @@ const hubOf = (job: JobNow): 'kept' | 'new' =>
 function moneyOf(
   { state: { agreed } }: JobNow,
   worked: number,
-  part: CataloguePart,
+  parts: readonly Pick<CataloguePart, 'priceMinor' | 'currency'>[],
   rates: Rates | undefined,
 ): Pick<LifeRecord, 'money'> {
   if (!agreed || !rates || worked === 0) return {};
   const { currency } = agreed;
-  if (currency !== rates.currency || currency !== part.currency) return {};
-  const came = cameToMinor(worked, part.priceMinor, rates);
+  if ([rates, ...parts].some((p) => p.currency !== currency)) return {};
+  const prices = parts.map((p) => p.priceMinor);
+  const came = cameToMinor(worked, prices, rates);
   return { money: { agreedMinor: agreed.upToMinor, cameToMinor: came, currency } };
 }
 
@@ -55,6 +57,8 @@ export function lifeBegun(
     atMs: number;
     /** What an hour costs here, where the shop has said it. */
     rates?: Rates | undefined;
+    /** What it took off the shelf besides the bearing, as the shop lists it. */
+    taken?: readonly Consumable[];
   },
 ): LifeRecord | undefined {
   const { ctx, state } = job;
@@ -80,7 +84,7 @@ export function lifeBegun(
     ...(job.choices.plan ? { route: job.choices.plan.value.route } : {}),
     ...(said && right !== undefined ? { call: { said: said.probability, right } } : {}),
     ...(worked > 0 ? { minutes: { planned: plannedMinutes(job), worked } } : {}),
-    ...moneyOf(job, worked, part, signed.rates),
+    ...moneyOf(job, worked, [part, ...(signed.taken ?? [])], signed.rates),
   };
 }
 

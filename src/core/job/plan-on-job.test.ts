@@ -96,6 +96,16 @@ it('a life keeps what was agreed and what its job came to, in one currency', () 
     cameToMinor: 12_000 + part.priceMinor,
     currency: part.currency,
   });
+  // A nut that was taken by its number counts; in another currency nothing of it is told.
+  const nut = (currency: string) => ({
+    ...{ number: 'N-1', maker: 'Ours', item: 'axle-nut', sizeText: 'M22', stock: 1, leadDays: 0 },
+    priceMinor: 800,
+    currency,
+  });
+  const withNut = (currency: string) =>
+    lifeBegun(worked, { ...at, rates, taken: [nut(currency)] })?.money;
+  expect(withNut(part.currency)?.cameToMinor).toBe(12_800 + part.priceMinor);
+  expect(withNut('NOK')).toBeUndefined();
   expect(lifeBegun(worked, { ...at, rates: { ...rates, currency: 'NOK' } })?.money).toBeUndefined();
   expect(lifeBegun(worked, at)?.money).toBeUndefined();
 });

@@ -50,7 +50,7 @@ export const LifeSchema = closed({
       }),
     ),
   ),
-  /** What the customer agreed to, and what hands and bearing came to; minor units. */
+  /** What the customer agreed to, and what hands, bearing and what was taken by its number came to; minor units. */
   money: Maybe(
     closed({
       agreedMinor: Type.Integer({ minimum: 1, maximum: 1_000_000_000 }),

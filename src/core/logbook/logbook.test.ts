@@ -150,7 +150,7 @@ describe('the book', () => {
   it('holds what a job came to against what was agreed', () => {
     // By hand: an hour and a half at 60.00 and a part of 50.00, 20 % tax: (90 + 50) × 1.2 = 168.00.
     const rates = { currency: 'EUR', ratePerHourMinor: 6000, taxPercent: 20 };
-    expect(cameToMinor(90, 5000, rates)).toBe(16_800);
+    expect(cameToMinor(90, [4000, 1000], rates)).toBe(16_800);
     const money = (agreedMinor: number, came: number) =>
       life({ money: { agreedMinor, cameToMinor: came, currency: 'EUR' } });
     expect(againstQuote([life()])).toBeUndefined();

@@ -8,14 +8,18 @@ export interface Rates {
   taxPercent?: number | undefined;
 }
 
-/** What hands and bearing of a job came to, tax and all, minor units. `workedMin`: hands on it, minutes. */
+/** What hands, bearing and what else was taken by its number came to, tax and all, minor units. `workedMin`: hands on it, minutes. */
 export const cameToMinor = (
   workedMin: number,
-  partMinor: number,
+  partsMinor: readonly number[],
   { ratePerHourMinor, taxPercent = 0 }: Rates,
-): number => Math.round(((workedMin / 60) * ratePerHourMinor + partMinor) * (1 + taxPercent / 100));
+): number =>
+  Math.round(
+    partsMinor.reduce((sum, p) => sum + p, (workedMin / 60) * ratePerHourMinor) *
+      (1 + taxPercent / 100),
+  );
 
-/** Jobs that had a customer's yes, against what their hands and bearing came to. */
+/** Jobs that had a customer's yes, against what their hands and parts came to. */
 export interface AgainstQuote {
   of: number;
   /** Those that came to more than was agreed. */

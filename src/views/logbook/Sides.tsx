@@ -202,8 +202,8 @@ export function TookSide({
               <b className="num">
                 {quotes.over} of {quotes.of}
               </b>{' '}
-              came to more than the customer agreed to; in the middle hands and bearing came to{' '}
-              {Math.round(100 * quotes.ratio)} % of it.
+              came to more than the customer agreed to; in the middle hands, bearing and what was
+              taken by its number came to {Math.round(100 * quotes.ratio)} % of it.
             </>
           ) : (
             'No job with an agreed sum and an hour’s price has been signed yet.'
