@@ -10,6 +10,8 @@ export interface SectionPicture {
   of: 'section';
   code: FamilyCode;
   title?: string;
+  /** With wheel, brake and what else stands round the bearing. */
+  corner?: true;
   /** Other than the family's own. */
   bodies?: Body[];
   lit?: readonly BodyRole[];

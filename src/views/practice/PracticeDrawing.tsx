@@ -92,6 +92,7 @@ function Section({ picture: p }: { picture: SectionPicture }) {
       {p.title !== undefined && <p className="step-now">{p.title}</p>}
       <FamilySection
         code={p.code}
+        corner={p.corner === true}
         bodies={p.bodies}
         lit={p.lit ?? []}
         off={p.off ?? []}
@@ -107,6 +108,9 @@ export function NutLeft({ picture: p }: { picture: NutPicture }) {
   const stage = p.procedure.stages.find((s) => s.id === p.ended?.stageId);
   return <NutFace stage={stage} actual={p.ended?.actual} studs={5} none="new" />;
 }
+
+/** Pictures that need the whole width stand above each other. */
+const wide: ReadonlySet<PracticePicture['of']> = new Set(['rings', 'places'] as const);
 
 /** What an exercise shows, before and after its answer; all of it made up. */
 export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
@@ -152,7 +156,7 @@ export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
       return <WindowLine picture={p} />;
     case 'beside':
       return (
-        <div className="beside-each">
+        <div className={p.list.some((x) => wide.has(x.picture.of)) ? 'above-each' : 'beside-each'}>
           {p.list.map(({ title, picture }) => (
             <section key={title} aria-label={title}>
               <h3 className="step-now">{title}</h3>

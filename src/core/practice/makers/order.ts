@@ -13,12 +13,13 @@ export const order: Maker = (r, level) => {
   const done = steps.slice(0, at + 1).map((s) => s.id);
   return choice({
     ask: `${familyByCode(code)?.name}: what comes right after this?`,
-    picture: { of: 'section', code, lit: now.lit, title: now.text },
+    picture: { of: 'section', code, corner: true, lit: now.lit, title: now.text },
     options: shuffled([next, ...others], r).map((s) => ({ id: s.id, text: s.text })),
     answer: next.id,
     after: (chosen, right) => ({
       of: 'section',
       code,
+      corner: true,
       title: right ? chosen.text : `${chosen.text}: still held by what comes before`,
       off: offNow(steps, 'strip', done),
       lit: steps.find((s) => s.id === chosen.id)?.lit ?? [],
