@@ -74,8 +74,18 @@ export async function keptAtSigning(db: Db, job: JobRow, signed: JobState['signe
 
 /** The job as its record says, from this database; `anew` reads every row again instead of carrying the job forward. */
 export async function recordIn(db: Db, id: string, anew = false): Promise<JobRecord> {
+  return recordAt(db, await headNow(db, id), anew);
+}
+
+/** What changes of a job, as it stands now. */
+export async function headNow(db: Db, id: string): Promise<JobHead> {
   const head = await headOf(db, id);
   if (!head) throw notFound('job', id);
+  return head;
+}
+
+/** The job as its record says at a head that was read, or that is known because it was just written. */
+export async function recordAt(db: Db, head: JobHead, anew = false): Promise<JobRecord> {
   const { job, shopVersion } = head;
   const { events, state } = await (anew ? entriesAnew : entriesOf)(db, head);
   const { frozen, names, ...kept } = await keptAtSigning(db, job, state.signed);

@@ -41,7 +41,7 @@ import { hasPhoto } from '../db/photos.ts';
 import { putNames } from '../db/signed.ts';
 import { carryOn } from './carried.ts';
 import { eventHash, rootHash } from './chain.ts';
-import { type JobRecord, jobRecord, jobRecordAnew, jobView } from './job-record.ts';
+import { headNow, type JobRecord, jobView, recordAt, viewOf } from './job-record.ts';
 import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
@@ -87,11 +87,13 @@ export async function startJob(input: NewJob, atMs = Date.now()): Promise<JobVie
 }
 
 /** A job after a write; where it can no longer be shown, that the write stands all the same. */
-const kept = (id: string): Promise<JobView> =>
-  jobView(id).catch((e: unknown) => {
+const keptAs = (id: string, view: Promise<JobView>): Promise<JobView> =>
+  view.catch((e: unknown) => {
     log.error({ err: e, job: id }, 'kept, cannot be shown');
     throw new Problem(500, 'Kept, cannot be shown', 'This was kept, but the job cannot be shown.');
   });
+
+const kept = (id: string): Promise<JobView> => keptAs(id, jobView(id));
 
 export interface NewEvent {
   id: string;
@@ -106,8 +108,8 @@ export interface NewEvent {
  * `trusted` skips the PIN for an import that has no people at hand.
  */
 export async function addEvent(jobId: string, input: NewEvent): Promise<JobView> {
-  await writeEvent(jobId, input);
-  return kept(jobId);
+  const after = await writeEvent(jobId, input);
+  return keptAs(jobId, after ? after() : jobView(jobId));
 }
 
 /** Two taps of one finger, ms: no hand reads, types and records the same thing twice in this time. Our judgement. */
@@ -149,26 +151,30 @@ async function photoKept(db: Db, { hash }: EventBody<'photo-left'>): Promise<voi
     throw invalid([{ field: 'hash', reason: 'This photo is not kept here: send it first.' }]);
 }
 
-/** Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. */
+/**
+ * Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. Answers
+ * how the job reads with it where that is known without looking again: nothing of the shop was written besides.
+ */
 export async function writeEvent(
   jobId: string,
   input: NewEvent,
   atMs = Date.now(),
   trusted = false,
-): Promise<void> {
+): Promise<(() => Promise<JobView>) | undefined> {
   const { db, writes } = await store();
   const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
   if (!trusted && needsPin.includes(input.type))
     await (needsLead.includes(input.type) ? leadByPin : personByPin)(db, input.byId, input.pin);
-  await writes.run(async () => {
+  return writes.run(async () => {
+    const head = await headNow(db, jobId);
     // What is signed is what the rows say.
-    const record = await (input.type === 'signed' ? jobRecordAnew : jobRecord)(jobId);
+    const record = await recordAt(db, head, input.type === 'signed');
     const { job, events, ...now } = record;
     const known = events.find((e) => e.id === input.id);
     if (known) {
       if (known.type !== input.type || !saysTheSame(known.type, known.body, body))
         throw idTaken(input.id, 'entry');
-      return;
+      return undefined;
     }
     await personOrProblem(db, input.byId, record.people);
     const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
@@ -176,7 +182,7 @@ export async function writeEvent(
     if (input.type === 'photo-left') await photoKept(db, body as EventBody<'photo-left'>);
     if (input.type === 'line-corrected') onItsCard(body as EventBody<'line-corrected'>, record);
     const whole = complete(input.type, body, now);
-    if (isDoubleTap(events.at(-1), input, whole, atMs)) return;
+    if (isDoubleTap(events.at(-1), input, whole, atMs)) return undefined;
     const prevHash = events.at(-1)?.hash ?? rootHash(job);
     const line = {
       seq: 0,
@@ -222,8 +228,13 @@ export async function writeEvent(
         // It was kept, and the word of it was lost on the way.
         return undefined;
       });
-    if (written) carryOn(jobId, { ...row, seq: Number(written[0].lastInsertRowid) } as EventRow);
     if (frozen && (partFound(now) ?? partUsed(now))) forgetParts();
+    if (!written) return undefined;
+    const last = Number(written[0].lastInsertRowid);
+    carryOn(jobId, { ...row, seq: last } as EventRow);
+    const alone = signing.length + clock.length + learned.length === 0;
+    const after = { ...head, last, count: head.count + 1 };
+    return alone ? async () => viewOf(await recordAt(db, after)) : undefined;
   });
 }
 
