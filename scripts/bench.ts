@@ -372,6 +372,8 @@ try {
   const taps: number[] = [];
   for (let i = 0; i < 40; i++) {
     await page.locator('.stack .from-kit').nth(1).click();
+    // The drawer comes with the tap that opens it.
+    await page.locator('dialog .drawer button').first().waitFor();
     const name = i % 2 === 0 ? 'Sleeve 44' : 'Pusher ring 75';
     taps.push(await page.evaluate<number>(tap(name)));
     await page.waitForTimeout(120);
