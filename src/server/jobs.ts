@@ -46,7 +46,7 @@ import { log } from './log.ts';
 import { forgetParts, partIndex } from './parts.ts';
 import { leadByPin, personByPin, personOrProblem } from './people.ts';
 import { invalid, Problem, refused } from './problem.ts';
-import { freeze, hashesOf, noteUnit, outcomeOfEnding, signingWrites } from './signing.ts';
+import { besideEntry, freeze, hashesOf, signingWrites } from './signing.ts';
 import { hashedNames, saltedNames } from './signed-names.ts';
 import { store } from './store.ts';
 import { validated } from './validate.ts';
@@ -151,6 +151,64 @@ async function photoKept(db: Db, { hash }: EventBody<'photo-left'>): Promise<voi
     throw invalid([{ field: 'hash', reason: 'This photo is not kept here: send it first.' }]);
 }
 
+/** Whether the record has this entry already; the same id for something else is refused. */
+function stands(events: readonly EventRow[], { id, type }: NewEvent, body: unknown): boolean {
+  const known = events.find((e) => e.id === id);
+  if (!known) return false;
+  if (known.type !== type || !saysTheSame(known.type, known.body, body as never))
+    throw idTaken(id, 'entry');
+  return true;
+}
+
+/** Everything that can speak against an entry, but for what its own shape and PIN say. */
+async function mayBeWritten(
+  db: Db,
+  record: JobRecord,
+  input: NewEvent,
+  body: EventBody<EventType>,
+  trusted: boolean,
+): Promise<void> {
+  await personOrProblem(db, input.byId, record.people);
+  const no = refusal(input.type, body, trusted ? withoutClock(record) : record, input.byId);
+  if (no) throw refused(no);
+  if (input.type === 'photo-left') await photoKept(db, body as EventBody<'photo-left'>);
+  if (input.type === 'line-corrected') onItsCard(body as EventBody<'line-corrected'>, record);
+}
+
+/** The row that carries an entry on from the last one; a signature freezes what it signs, and names who is in it. */
+function linked(record: JobRecord, entry: Omit<EventRow, 'seq' | 'hash' | 'prevHash'>) {
+  const { job, events } = record;
+  const line = { ...entry, seq: 0 } as JobEvent;
+  // What cannot be read with this entry in it is not written.
+  projectOn(record.state, [line]);
+  const frozen = entry.type === 'signed' ? freeze(record, line) : undefined;
+  const names = frozen ? saltedNames(job, [...events, line], record.people) : [];
+  const body = frozen
+    ? { ...entry.body, ...hashesOf(frozen), startedBy: job.byId, names: hashedNames(names) }
+    : entry.body;
+  const link = { ...entry, body } as EventRow;
+  const prevHash = events.at(-1)?.hash ?? rootHash(job);
+  return { row: { ...link, prevHash, hash: eventHash(prevHash, link) }, frozen, names };
+}
+
+/** Its place in the record once it is written, with all that goes in with it; undefined where it stands already and only the word of it was lost on the way. */
+async function placeOf(
+  db: Db,
+  { id, jobId }: Pick<EventRow, 'id' | 'jobId'>,
+  insert: ReturnType<typeof insertEvent>,
+  more: Awaited<ReturnType<typeof besideEntry>>,
+): Promise<number | undefined> {
+  try {
+    const [first] = await db.batch([insert, ...more]);
+    return Number(first.lastInsertRowid);
+  } catch (e) {
+    const row = await eventById(db, id);
+    if (!row) throw e;
+    if (row.jobId !== jobId) throw idTaken(id, 'entry');
+    return undefined;
+  }
+}
+
 /**
  * Writes one entry after every check; a trusted one, from a file of this shop, needs no PIN and keeps its own time. Answers
  * how the job reads with it where that is known without looking again: nothing of the shop was written besides.
@@ -162,79 +220,35 @@ export async function writeEvent(
   trusted = false,
 ): Promise<(() => Promise<JobView>) | undefined> {
   const { db, writes } = await store();
-  const body = validated(eventBodies[input.type], input.body) as EventBody<EventType>;
-  if (!trusted && needsPin.includes(input.type))
-    await (needsLead.includes(input.type) ? leadByPin : personByPin)(db, input.byId, input.pin);
+  const { id, type, byId } = input;
+  const body = validated(eventBodies[type], input.body) as EventBody<EventType>;
+  if (!trusted && needsPin.includes(type))
+    await (needsLead.includes(type) ? leadByPin : personByPin)(db, byId, input.pin);
   return writes.run(async () => {
     const head = await headNow(db, jobId);
     // What is signed is what the rows say.
-    const record = await recordAt(db, head, input.type === 'signed');
+    const record = await recordAt(db, head, type === 'signed');
     const { job, events, ...now } = record;
-    const known = events.find((e) => e.id === input.id);
-    if (known) {
-      if (known.type !== input.type || !saysTheSame(known.type, known.body, body))
-        throw idTaken(input.id, 'entry');
-      return undefined;
-    }
-    await personOrProblem(db, input.byId, record.people);
-    const no = refusal(input.type, body, trusted ? withoutClock(now) : now, input.byId);
-    if (no) throw refused(no);
-    if (input.type === 'photo-left') await photoKept(db, body as EventBody<'photo-left'>);
-    if (input.type === 'line-corrected') onItsCard(body as EventBody<'line-corrected'>, record);
-    const whole = complete(input.type, body, now);
+    if (stands(events, input, body)) return undefined;
+    await mayBeWritten(db, record, input, body, trusted);
+    const whole = complete(type, body, now);
     if (isDoubleTap(events.at(-1), input, whole, atMs)) return undefined;
-    const prevHash = events.at(-1)?.hash ?? rootHash(job);
-    const line = {
-      seq: 0,
-      id: input.id,
-      jobId,
-      type: input.type,
-      body: whole,
-      byId: input.byId,
-      atMs,
-    } as JobEvent;
-    // What cannot be read with this entry in it is not written.
-    projectOn(now.state, [line]);
-    const frozen = input.type === 'signed' ? freeze(record, line) : undefined;
-    const names = frozen ? saltedNames(job, [...events, line], record.people) : [];
-    const keptBody = frozen
-      ? { ...whole, ...hashesOf(frozen), startedBy: job.byId, names: hashedNames(names) }
-      : whole;
-    const link = {
-      id: input.id,
-      jobId,
-      type: input.type,
-      body: keptBody,
-      byId: input.byId,
-      atMs,
-    } as Omit<EventRow, 'seq' | 'hash' | 'prevHash'>;
-    const row = { ...link, prevHash, hash: eventHash(prevHash, link as EventRow) };
-    const write = insertEvent(db, { ...row, body: JSON.stringify(keptBody) });
+    const entry = { id, jobId, type, body: whole, byId, atMs } as EventRow;
+    const { row, frozen, names } = linked(record, entry);
     const signing = frozen
-      ? await signingWrites(db, job, now, keptBody as EventBody<'signed'>, frozen, atMs).then(
-          (w) => [putNames(db, names), ...w],
-        )
+      ? [
+          putNames(db, names),
+          ...(await signingWrites(db, job, now, row.body as EventBody<'signed'>, frozen, atMs)),
+        ]
       : [];
-    const noted =
-      input.type === 'recheck-done' ? (keptBody as EventBody<'recheck-done'>) : undefined;
-    const clock = noted ? await noteUnit(db, job.unitId, { odometerKm: noted.odometerKm }) : [];
-    const learned = outcomeOfEnding(db, job, now, { ...input, body: keptBody }, atMs);
-    const written = await db
-      .batch([write, ...signing, ...clock, ...learned])
-      .catch(async (e: unknown) => {
-        const stands = await eventById(db, input.id);
-        if (!stands) throw e;
-        if (stands.jobId !== jobId) throw idTaken(input.id, 'entry');
-        // It was kept, and the word of it was lost on the way.
-        return undefined;
-      });
+    const more = [...signing, ...(await besideEntry(db, job, now, row))];
+    const insert = insertEvent(db, { ...row, body: JSON.stringify(row.body) });
+    const last = await placeOf(db, row, insert, more);
     if (frozen && (partFound(now) ?? partUsed(now))) forgetParts();
-    if (!written) return undefined;
-    const last = Number(written[0].lastInsertRowid);
-    carryOn(jobId, { ...row, seq: last } as EventRow);
-    const alone = signing.length + clock.length + learned.length === 0;
+    if (last === undefined) return undefined;
+    carryOn(jobId, { ...row, seq: last });
     const after = { ...head, last, count: head.count + 1 };
-    return alone ? async () => viewOf(await recordAt(db, after)) : undefined;
+    return more.length > 0 ? undefined : async () => viewOf(await recordAt(db, after));
   });
 }
 

@@ -16,7 +16,7 @@ import {
 } from '../core/job/index.ts';
 import type { LifeRecord, Rates } from '../core/logbook/index.ts';
 import { partInShort } from '../core/matching/index.ts';
-import type { EventBody, JobEvent } from '../core/schemas/events.ts';
+import type { EventBody, EventType, JobEvent } from '../core/schemas/events.ts';
 import { serviceWords } from '../core/service/index.ts';
 import type { Consumable, UnitRecord } from '../core/schemas/workshop.ts';
 import type { JobRow } from '../db/jobs.ts';
@@ -158,19 +158,32 @@ const outcomeWrite = (
     results: state.results.map(({ byId: _b, atMs: _a, ...r }) => r),
   });
 
-/** What closing a job teaches, where it names the cause, and what opening it again takes back. */
-export function outcomeOfEnding(
+/** An entry with the job as it was before it. */
+interface Beside<T extends EventType> {
+  db: Db;
+  job: JobRow;
+  now: JobNow;
+  body: EventBody<T>;
+  atMs: number;
+}
+type Writes = Parameters<Db['batch']>[0][number][];
+
+/** What an entry writes besides itself, but for a signature; a kind that is not here writes nothing more. */
+const besides: { [T in EventType]?: (e: Beside<T>) => Writes | Promise<Writes> } = {
+  'recheck-done': ({ db, job, body: { odometerKm } }) => noteUnit(db, job.unitId, { odometerKm }),
+  // A cause that is named teaches the tests; nothing is learned from practice.
+  'job-closed': ({ db, job, now, body: { found }, atMs }) =>
+    found === undefined || isPractice(now) ? [] : [outcomeWrite(db, job, now, found, atMs)],
+  'job-reopened': ({ db, job, now }) => (now.state.closedFound ? [dropOutcome(db, job.id)] : []),
+};
+
+/** The rows that go in with this entry. */
+export const besideEntry = async <T extends EventType>(
   db: Db,
   job: JobRow,
   now: JobNow,
-  { type, body }: { type: string; body: unknown },
-  atMs: number,
-) {
-  if (type === 'job-reopened') return now.state.closedFound ? [dropOutcome(db, job.id)] : [];
-  const found = type === 'job-closed' ? (body as EventBody<'job-closed'>).found : undefined;
-  // Nothing is learned from practice.
-  return found === undefined || isPractice(now) ? [] : [outcomeWrite(db, job, now, found, atMs)];
-}
+  { type, body, atMs }: { type: T; body: EventBody<T>; atMs: number },
+): Promise<Writes> => (await besides[type]?.({ db, job, now, body, atMs })) ?? [];
 
 /** Writes that go with a signature: what is kept; the unit knows its new bearing; a cause seen on the bench is a confirmed outcome. */
 export async function signingWrites(
