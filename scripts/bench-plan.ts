@@ -1,6 +1,6 @@
+import { keysOf } from '../src/core/keys-of.ts';
 import { asWritten, type CornerWork, plan, tasksOf, type Task } from '../src/core/plan/index.ts';
 import { walks } from '../src/core/families/index.ts';
-import type { FamilyCode } from '../src/core/families/index.ts';
 import { random } from '../src/core/standins/cars.ts';
 
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
@@ -52,7 +52,7 @@ export function sixtyTasksMs(seed: number, runs = 21): number {
 /** A made-up week: every day some corners for two people, planned and as they came; minutes to the end of all days. */
 export function weekOfWork(seed: number): { planned: number; asTheyCame: number } {
   const r = random(seed);
-  const codes = Object.keys(walks) as FamilyCode[];
+  const codes = keysOf(walks);
   const corners = ['LF', 'RF', 'LR', 'RR'];
   const people = ['1', '2'];
   let [planned, asTheyCame] = [0, 0];

@@ -1,3 +1,4 @@
+import { keysOf } from '../src/core/keys-of.ts';
 import type { CornerRecord } from '../src/core/corner-record.ts';
 import type { Corner } from '../src/core/corner.ts';
 import {
@@ -252,7 +253,7 @@ function oldPartRead(job: JobNow): Entry[] {
 
 const seatKindsOf = (job: JobNow) => {
   const work = workOf(job);
-  return work ? (Object.keys(seatsOf(work)) as (keyof ReturnType<typeof seatsOf>)[]) : [];
+  return work ? keysOf(seatsOf(work)) : [];
 };
 
 function seatsRead(job: JobNow): Entry[] {

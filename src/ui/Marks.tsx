@@ -1,3 +1,4 @@
+import { keysOf } from '../core/keys-of.ts';
 import { type Corner, cornerNames, type JobCorner } from '../core/corner.ts';
 import type { Mark } from '../core/job/index.ts';
 import type { Status } from '../core/verdict.ts';
@@ -66,7 +67,7 @@ export function CornerGlyph({ corner, height = 54 }: { corner: JobCorner; height
       <path className="centre-line" d="M18 0v54M2 15.5h32M2 41.5h32" />
       <path className="car-body" d="M12.5 4h11l3.5 5v40l-3 2.5h-12l-3-2.5v-40z" />
       <path className="nose" d="M14.5 13.5l3.5-5 3.5 5z" />
-      {(Object.keys(wheels) as Corner[]).map((c) => (
+      {keysOf(wheels).map((c) => (
         <rect
           key={c}
           className={`wheel${c === corner ? ' is-on' : ''}`}

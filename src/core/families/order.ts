@@ -1,3 +1,4 @@
+import { keysOf } from '../keys-of.ts';
 import type { Operation } from '../press/operations.ts';
 import type { FactId } from './facts.data.ts';
 import { strokesIn, type Task, type Walk, walks } from './walk.data.ts';
@@ -31,7 +32,7 @@ const undoes: Partial<Record<Operation, readonly Operation[]>> = {
 export const undoneBy = (o: Operation): readonly Operation[] => undoes[o] ?? [];
 /** The stroke that undoes a fitting one; undefined where it comes out by hand. */
 export const undoneWith = (fitting: Operation): Operation | undefined =>
-  (Object.keys(undoes) as Operation[]).find((o) => undoes[o]?.includes(fitting));
+  keysOf(undoes).find((o) => undoes[o]?.includes(fitting));
 
 /** What is fitted and seen in a walk from this fitting stroke on, without the stroke itself. */
 export function afterStroke(o: Operation): Done {

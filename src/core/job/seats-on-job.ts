@@ -1,3 +1,4 @@
+import { keysOf } from '../keys-of.ts';
 import {
   bearingNormal,
   type FitChain,
@@ -61,7 +62,7 @@ export function seatOf(job: JobNow, kind: SeatKind): SeatSpec | undefined {
 /** Seats that have to be measured on this job; none while the parts are not on record. */
 export const seatKinds = once((job): SeatKind[] => {
   const work = workOf(job);
-  return work ? (Object.keys(seatsOf(work)) as SeatKind[]) : [];
+  return work ? keysOf(seatsOf(work)) : [];
 });
 
 /** A seat as far as its part tells it: what carries it, and its nominal size. */

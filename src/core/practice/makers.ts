@@ -1,3 +1,4 @@
+import { keysOf } from '../keys-of.ts';
 import { random } from '../standins/cars.ts';
 import type { Exercise, Maker } from './exercise.ts';
 import { adjust } from './makers/adjust.ts';
@@ -30,7 +31,7 @@ export const makers = {
 /** Kinds that are made up; a job of the shop's own that a lead gave is another. */
 export type MadeUpKind = keyof typeof makers;
 export type ExerciseKind = MadeUpKind | 'past';
-export const exerciseKinds = Object.keys(makers) as MadeUpKind[];
+export const exerciseKinds = keysOf(makers);
 export const kindTitles: Record<ExerciseKind, string> = {
   stack: 'May it be pressed?',
   section: 'What is wrong in it?',

@@ -1,7 +1,8 @@
+import { keysOf } from '../keys-of.ts';
 import { type Static, Type } from '@sinclair/typebox';
 import { corners } from '../corner.ts';
 import { familyCodes } from '../families/index.ts';
-import { layoutNames, type Layout, suspectsFor } from '../diagnosis/index.ts';
+import { layoutNames, suspectsFor } from '../diagnosis/index.ts';
 import { type CauseId, causes, causeIds, MarkSchema, weighCauses } from '../old-part/index.ts';
 import { closed, Id, oneOf } from '../schemas/common.ts';
 import { choice, type Exercise, type Maker } from './exercise.ts';
@@ -21,7 +22,7 @@ export const PastCaseSchema = Type.Union([
   closed({
     of: Type.Literal('corner'),
     id: Id,
-    layout: oneOf(Object.keys(layoutNames) as Layout[]),
+    layout: oneOf(keysOf(layoutNames)),
     told: Type.Array(
       closed({
         place: oneOf([...corners, 'front', 'rear', 'car'] as const),

@@ -1,3 +1,4 @@
+import { keysOf } from '../keys-of.ts';
 import { factRules } from '../families/fact.rules.ts';
 import { seatRules } from '../fits/seat.rules.ts';
 import { interlockRules, owedRules } from '../job/job.rules.ts';
@@ -46,7 +47,7 @@ export const rules = {
   ...owedRules,
 };
 export type RuleId = keyof typeof rules;
-export const ruleIds = Object.keys(rules) as RuleId[];
+export const ruleIds = keysOf(rules);
 export const isRule = (id: string): id is RuleId => Object.hasOwn(rules, id);
 
 /** What a rule found. Verdicts, refusals and what is owed are this with a word more. */

@@ -1,3 +1,4 @@
+import { keysOf } from '../keys-of.ts';
 import { RacewaysSchema } from '../old-part/mark.ts';
 import { type Static, type TSchema, Type } from '@sinclair/typebox';
 import { RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
@@ -356,7 +357,7 @@ export const eventBodies = {
 } satisfies Record<string, TSchema>;
 
 export type EventType = keyof typeof eventBodies;
-export const eventTypes = Object.keys(eventBodies) as EventType[];
+export const eventTypes = keysOf(eventBodies);
 export type EventBody<T extends EventType> = Static<(typeof eventBodies)[T]>;
 
 /** One line of the record, as it is kept. */
@@ -401,6 +402,6 @@ export const choiceBodies = {
   ...eachOf(stackKeys, StackChoice),
 } satisfies Record<string, TSchema>;
 export type ChoiceKey = keyof typeof choiceBodies;
-export const choiceKeys = Object.keys(choiceBodies) as ChoiceKey[];
+export const choiceKeys = keysOf(choiceBodies);
 export type ChoiceBody<K extends ChoiceKey> = Static<(typeof choiceBodies)[K]>;
 export type Choices = { [K in ChoiceKey]?: { version: number; value: ChoiceBody<K> } };

@@ -1,7 +1,8 @@
-import { type Material, materials } from '../fits/index.ts';
+import { keysOf } from '../keys-of.ts';
+import { materials } from '../fits/index.ts';
 import type { ScratchResult } from './calculator.ts';
 
-export const materialNames = Object.keys(materials) as Material[];
+export const materialNames = keysOf(materials);
 
 export const figure = (
   what: string,

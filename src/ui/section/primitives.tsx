@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/keys-of.ts';
 import { useId } from 'react';
 
 /** Angle and pitch of the section lining by part; parts that touch differ by 30° or more. */
@@ -48,7 +49,7 @@ export function Defs({ id }: { id: string }) {
   );
   return (
     <defs>
-      {(Object.keys(linings) as Lining[]).map((l) => {
+      {keysOf(linings).map((l) => {
         const { angle, pitch, tone } = linings[l];
         return (
           <pattern

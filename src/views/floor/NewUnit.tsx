@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/keys-of.ts';
 import { useState } from 'react';
 import { type Layout, layoutNames } from '../../core/diagnosis/index.ts';
 import { fleetNoPattern, type UnitRecord } from '../../core/schemas/workshop.ts';
@@ -10,7 +11,7 @@ import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { DrivenAxles } from './DrivenAxles.tsx';
 
 const isFleetNo = new RegExp(fleetNoPattern, 'u');
-const layouts = Object.keys(layoutNames) as Layout[];
+const layouts = keysOf(layoutNames);
 
 /** A car that rolls in and is not on record: its number or plate, what drives it, and its clock. */
 export function NewUnit({

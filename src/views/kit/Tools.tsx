@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/keys-of.ts';
 import { useState } from 'react';
 import {
   greased,
@@ -39,7 +40,7 @@ const words: Record<
   pitchMm: { label: 'Pitch', dimension: 'length', of: ['screw'] },
   flankMm: { label: 'Flank diameter', dimension: 'length', of: ['screw'] },
 };
-const figures = Object.keys(words) as Figure[];
+const figures = keysOf(words);
 
 /** What gives the force, each with what it can do; and one more of them. */
 export function Tools({

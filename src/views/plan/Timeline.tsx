@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/keys-of.ts';
 import type { Bar, Place, Schedule } from '../../core/plan/index.ts';
 import { clockTime } from '../../core/units/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
@@ -8,7 +9,7 @@ const names: Record<Place, string> = {
   press: 'Press',
   freezer: 'Freezer',
 };
-const inOrder = Object.keys(names) as Place[];
+const inOrder = keysOf(names);
 /** A place, at the car one for each corner that is worked on. */
 const rowOf = ({ place, corner }: Pick<Bar, 'place' | 'corner'>) =>
   corner ? `${names[place]} ${corner}` : names[place];

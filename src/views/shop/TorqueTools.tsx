@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/keys-of.ts';
 import { type ReactNode, useState } from 'react';
 import { trustedRange, type Wrench } from '../../core/torque/index.ts';
 import { parseQuantity } from '../../core/units/index.ts';
@@ -159,7 +160,7 @@ function NewTorqueTool({
         name="Kind of tool"
         value={type}
         onValue={setType}
-        options={(Object.keys(types) as Wrench['type'][]).map((id) => ({ id, label: types[id] }))}
+        options={keysOf(types).map((id) => ({ id, label: types[id] }))}
       />
       {measures && (
         <QuantityInput label="Largest value" dimension="torque" text={most} onText={setMost} />

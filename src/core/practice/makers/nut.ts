@@ -1,6 +1,7 @@
+import { keysOf } from '../../keys-of.ts';
 import type { Procedure, Stage } from '../../torque/index.ts';
 import { type Maker } from '../exercise.ts';
-import { nutEnd, nutSteps, type SlipId, slips } from '../nut-walk.ts';
+import { nutEnd, nutSteps, slips } from '../nut-walk.ts';
 import type { NutPicture } from '../picture.ts';
 import { pickOne, practice, shuffled } from './draw.ts';
 
@@ -132,7 +133,7 @@ function procedureOf(r: () => number, level: number): Procedure {
 /** A nut walked through its stages with the stand-in wrench; the harder, the less a pull may miss and the more slips stand by. */
 export const nut: Maker = (r, level) => {
   const procedure = procedureOf(r, level);
-  const near = shuffled(Object.keys(slips) as SlipId[], r).slice(0, Math.min(4, level));
+  const near = shuffled(keysOf(slips), r).slice(0, Math.min(4, level));
   const stages = procedure.stages.map(({ id, text }) => ({ id, text }));
   const picture: NutPicture = {
     of: 'nut',

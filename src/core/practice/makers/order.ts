@@ -1,10 +1,11 @@
-import { familyByCode, type FamilyCode, offNow, walks, walkSteps } from '../../families/index.ts';
+import { keysOf } from '../../keys-of.ts';
+import { familyByCode, offNow, walks, walkSteps } from '../../families/index.ts';
 import { choice, type Maker } from '../exercise.ts';
 import { practice, pickOne, shuffled } from './draw.ts';
 
 /** What comes next: the harder, the nearer the other steps. */
 export const order: Maker = (r, level) => {
-  const code = pickOne(Object.keys(walks) as FamilyCode[], r);
+  const code = pickOne(keysOf(walks), r);
   const steps = walkSteps(walks[code].steps, 'strip', 'bench');
   const at = Math.floor(r() * (steps.length - 2));
   const [now, next] = [steps[at]!, steps[at + 1]!];

@@ -1,3 +1,4 @@
+import { keysOf } from '../../keys-of.ts';
 import { causes, type CauseId, type Mark, weighCauses } from '../../old-part/index.ts';
 import { choice, type Maker } from '../exercise.ts';
 import { besideRight } from '../picture.ts';
@@ -31,7 +32,7 @@ const leaves: Partial<Record<CauseId, (off: number, pitch: number) => Mark[]>> =
 
 export const raceway: Maker = (r, level) => {
   const balls = pickOne([11, 12, 13], r);
-  const ids = Object.keys(leaves) as CauseId[];
+  const ids = keysOf(leaves);
   const made = pickOne(ids, r);
   const off = Math.round(between(-8, 8, r) * level);
   const marks = (leaves[made]?.((off + 360) % 360, 360 / balls) ?? []).map((m) => ({

@@ -1,6 +1,7 @@
-import { familyByCode, type FamilyCode } from '../../families/index.ts';
+import { keysOf } from '../../keys-of.ts';
+import { familyByCode } from '../../families/index.ts';
 import { choice, type Maker } from '../exercise.ts';
-import { type MistakeId, mistakes, mistakesOf, rightBodies, withMistake } from '../mistakes.ts';
+import { mistakes, mistakesOf, rightBodies, withMistake } from '../mistakes.ts';
 import type { SectionPicture } from '../picture.ts';
 import { pickOne, practice, shuffled } from './draw.ts';
 
@@ -11,14 +12,14 @@ const rightShare = 0.2;
 
 /** Is something wrong in this section? The harder, the less it shows and the nearer the other answers. */
 export const section: Maker = (r, level) => {
-  const code = pickOne(Object.keys(mistakesOf) as FamilyCode[], r);
+  const code = pickOne(keysOf(mistakesOf), r);
   const own = mistakesOf[code] ?? [];
   const mistake = r() < rightShare ? undefined : pickOne(own, r);
   const mm = shownMm[level - 1] ?? 4;
   const right: SectionPicture = { of: 'section', code, bodies: rightBodies(code) };
   const made = mistake && withMistake(code, mistake, mm);
   const before: SectionPicture = made ? { ...right, bodies: made.wrong } : right;
-  const far = (Object.keys(mistakes) as MistakeId[]).filter((m) => !own.includes(m));
+  const far = keysOf(mistakes).filter((m) => !own.includes(m));
   const others = [...own.filter((m) => m !== mistake), ...shuffled(far, r)].slice(0, 3);
   const named = [...(mistake ? [mistake] : []), ...others];
   return choice({

@@ -1,3 +1,4 @@
+import { keysOf } from '../../keys-of.ts';
 import { sentence } from '../../rules/index.ts';
 import { drawer, judgeLaid, type LaidStack, practiceStrokes } from '../bench.ts';
 import { choice, type Maker } from '../exercise.ts';
@@ -11,7 +12,7 @@ const stackWords = {
   'press.inside-studs': 'stop: it stands on the wheel studs',
 } as const;
 type Outcome = keyof typeof stackWords;
-const outcomes = Object.keys(stackWords) as Outcome[];
+const outcomes = keysOf(stackWords);
 
 interface Laid extends LaidStack {
   outcome: Outcome;
