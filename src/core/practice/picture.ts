@@ -69,7 +69,8 @@ export type PracticePicture =
   | RamPicture
   | NutPicture
   | { of: 'car'; title: string; layout: Layout; told: ToldAt[]; was?: NamedPlace[] }
-  | { of: 'sound'; sound: Sound }
+  /** Alone, or in the noise of a road. */
+  | { of: 'sound'; sound: Sound; overRoadDb?: number }
   /** Beside each other: what it is and what was taken for it, or what was done and what it came to. */
   | { of: 'beside'; list: { title: string; picture: PracticePicture }[] };
 

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answersOf, worthOf } from '../../../tests/learned.ts';
+import { sounds } from '../diagnosis/index.ts';
 import type { FamilyCode } from '../families/index.ts';
+import { soundInRoad, soundSamples } from '../standins/sounds.ts';
 import { followPull, judgeStage, pulledFigure } from '../torque/index.ts';
 import { type MistakeId, mistakes, mistakesOf, rightBodies, withMistake } from './mistakes.ts';
 import {
@@ -40,7 +42,7 @@ describe('exercises', () => {
         expect([because, otherwise, e.source].every((t) => t.length > 5)).toBe(true);
         expect(JSON.stringify(exercise(kind, seed, level))).toBe(JSON.stringify(e));
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
   it('draw what a choice comes to: never the picture that was asked with', () => {
@@ -49,7 +51,7 @@ describe('exercises', () => {
         for (const given of Object.values(answersOf(e)))
           expect(worthOf(e, given).picture).not.toEqual(e.picture);
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
   it('grow harder with their level', () => {
@@ -178,5 +180,21 @@ describe('a mistake in a section', () => {
         expect(mistakes[id].hurt.filter((role) => !roles.has(role))).toEqual([]);
       }
     expect(() => withMistake('P3', 'spacer-missing', 3)).toThrow(/mistake/u);
+  });
+});
+
+describe('a noise in that of a road', () => {
+  it('is the less like itself the less it stands over the road', () => {
+    const likeness = (a: Float32Array, b: Float32Array) => {
+      const dot = (x: Float32Array, y: Float32Array) => x.reduce((sum, v, i) => sum + v * y[i]!, 0);
+      return dot(a, b) / Math.sqrt(dot(a, a) * dot(b, b));
+    };
+    for (const sound of sounds) {
+      const clean = soundSamples(sound, 1, 8000);
+      const like = [20, 10, 0].map((db) => likeness(clean, soundInRoad(sound, 1, 8000, db)));
+      expect(like[0]!).toBeGreaterThan(0.98);
+      expect(like[1]!).toBeLessThan(like[0]!);
+      expect(like[2]!).toBeLessThan(like[1]!);
+    }
   });
 });

@@ -8,6 +8,7 @@ import {
 } from '../noise/index.ts';
 import { normal, random } from './cars.ts';
 import { type Disturbance, disturbance } from './disturbances.ts';
+import { roadNoise } from './road-noise.ts';
 
 /** What a made-up drive can have, or nothing at all. */
 export type MadeUpFault = Exclude<Finding, 'cannot-tell'>;
@@ -52,21 +53,6 @@ export function record(d: MadeUpDrive): Recording {
   const out = road.map((v, i) => v + gain * fault[i]!);
   const peak = out.reduce((a, v) => Math.max(a, Math.abs(v)), 0);
   return { sampleRate: d.sampleRate, samples: out.map((v) => (0.8 * v) / peak) };
-}
-
-/** Pink-ish noise (Kellet's three poles) with a slow swell. */
-function roadNoise(n: number, r: () => number): Float32Array {
-  let a = 0;
-  let b = 0;
-  let c = 0;
-  const swell = 1 + 4 * r();
-  return Float32Array.from({ length: n }, (_, i) => {
-    const w = 2 * r() - 1;
-    a = 0.99765 * a + w * 0.099046;
-    b = 0.963 * b + w * 0.2965164;
-    c = 0.57 * c + w * 1.0526913;
-    return (a + b + c + w * 0.1848) * (1 + 0.15 * Math.sin((i / n) * 2 * Math.PI * swell));
-  });
 }
 
 /** Pinion and ring gear whine at the mesh and one turn of the shaft beside it; a propshaft at its own turns. */

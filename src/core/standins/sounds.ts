@@ -1,4 +1,6 @@
 import type { Sound } from '../diagnosis/complaint.ts';
+import { random } from './cars.ts';
+import { roadNoise } from './road-noise.ts';
 
 /** A seeded stream of numbers in [−1, 1): the stand-in must sound the same every time. */
 function noise(seed: number): () => number {
@@ -38,4 +40,21 @@ export function soundSamples(kind: Sound, seconds: number, rate: number): Float3
     }[kind];
   }
   return out.map((x) => Math.max(-1, Math.min(1, x)));
+}
+
+const energy = (x: Float32Array): number => x.reduce((sum, v) => sum + v * v, 0);
+
+/** The same in the noise of a road: its energy over that of the road, dB. */
+export function soundInRoad(
+  kind: Sound,
+  seconds: number,
+  rate: number,
+  overRoadDb: number,
+): Float32Array {
+  const sound = soundSamples(kind, seconds, rate);
+  const road = roadNoise(sound.length, random(kind.length));
+  const gain = Math.sqrt((energy(sound) / energy(road)) * 10 ** (-overRoadDb / 10));
+  const out = sound.map((v, i) => v + gain * (road[i] ?? 0));
+  const peak = out.reduce((most, v) => Math.max(most, Math.abs(v)), 0);
+  return out.map((v) => (0.9 * v) / peak);
 }

@@ -77,9 +77,9 @@ function CarTold({ picture: p }: { picture: Extract<PracticePicture, { of: 'car'
 }
 
 /** A made-up noise to listen to, as often as one likes. */
-function HearIt({ sound }: { sound: Sound }) {
+function HearIt({ sound, overRoadDb }: { sound: Sound; overRoadDb?: number | undefined }) {
   return (
-    <button type="button" className="btn hear-it" onClick={() => playSound(sound)}>
+    <button type="button" className="btn hear-it" onClick={() => playSound(sound, overRoadDb)}>
       <Volume2 aria-hidden="true" />
       Play it
     </button>
@@ -145,7 +145,7 @@ export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
     case 'car':
       return <CarTold picture={p} />;
     case 'sound':
-      return <HearIt sound={p.sound} />;
+      return <HearIt sound={p.sound} overRoadDb={p.overRoadDb} />;
     case 'castle':
       return <CastleNut {...p} way={p.turned} />;
     case 'offset':

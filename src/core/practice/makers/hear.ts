@@ -12,31 +12,31 @@ const soundWords: Record<Sound, string> = {
   knock: 'a knock, slow and dull',
 };
 
-/** What is heard? A stand-in noise; the harder, the more there is to choose from. */
+/** How far it stands over the road, dB: the harder, the less. */
+const overRoad = [18, 12, 8, 4, 0] as const;
+const others = 3;
+
+/** What is heard? A stand-in noise in that of a road; the answer plays it alone. */
 export const hear: Maker = (r, level) => {
   const sound = pickOne(sounds, r);
-  const others = shuffled(
+  const overRoadDb = overRoad[level - 1] ?? 8;
+  const wrong = shuffled(
     sounds.filter((s) => s !== sound),
     r,
-  ).slice(0, level);
+  ).slice(0, others);
   const complaint = { corner: 'unknown' as const, sound, lamps: [], history: [] };
   const points = clues(complaint).find((c) => c.points !== '')?.points;
+  const alone = (s: Sound) => [soundWords[s], { of: 'sound', sound: s }] as const;
   return choice({
     ask: 'Play it as often as you like. What do you hear?',
-    picture: { of: 'sound', sound },
-    options: shuffled([sound, ...others], r).map((id) => ({ id, text: soundWords[id] })),
+    picture: { of: 'sound', sound, overRoadDb },
+    options: shuffled([sound, ...wrong], r).map((id) => ({ id, text: soundWords[id] })),
     answer: sound,
     after: (chosen, right) =>
-      besideRight(
-        [soundWords[sound], { of: 'sound', sound }],
-        right ? undefined : [chosen.text, { of: 'sound', sound: chosen.id as Sound }],
-      ),
+      besideRight(alone(sound), right ? undefined : alone(chosen.id as Sound)),
     because: `It is ${soundWords[sound]}${points ? `: it speaks for ${points}` : ''}.`,
     source: practice,
     otherwise: 'A noise that is named wrongly sends the first tests to the wrong corner.',
-    hard: {
-      value: others.length,
-      unit: others.length === 1 ? 'other to tell it from' : 'others to tell it from',
-    },
+    hard: { value: overRoadDb, unit: 'dB over the road' },
   });
 };
