@@ -1,4 +1,6 @@
 import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http';
+import { believed } from './forwarded.ts';
+import { isLoopback, type ServeSettings } from './settings.ts';
 
 const always: Readonly<Record<string, string>> = {
   'x-content-type-options': 'nosniff',
@@ -14,7 +16,10 @@ const nameOf = (host: string): string => host.toLowerCase().replace(/:\d+$/u, ''
 
 /** Lets through only what was asked of this shop by one of its names, and puts the headers on files too. */
 export const guarded =
-  (handler: RequestListener, names: ReadonlySet<string>): RequestListener =>
+  (
+    handler: RequestListener,
+    { names, trustProxy }: Pick<ServeSettings, 'names' | 'trustProxy'>,
+  ): RequestListener =>
   (request: IncomingMessage, response: ServerResponse) => {
     for (const [name, value] of Object.entries(always)) response.setHeader(name, value);
     const host = request.headers.host;
@@ -32,6 +37,7 @@ export const guarded =
       );
       return;
     }
+    believed(request.headers, trustProxy && isLoopback(request.socket.remoteAddress ?? ''));
     if (/\.\w+(\?|$)/u.test(request.url ?? '') && !request.url?.startsWith('/api/'))
       response.setHeader('content-security-policy', filePolicy);
     handler(request, response);

@@ -74,7 +74,7 @@ async function start(): Promise<void> {
   try {
     if (file !== undefined) await checkedFile(file, s.db.migrationsDir);
     const pass = s.network ? await passOnce(s.db, process.env['SHOP_PASS'] === 'new') : undefined;
-    const listener = guarded(await program(s), s.names);
+    const listener = guarded(await program(s), s);
     const server = s.tls
       ? createTlsServer(
           { cert: readFileSync(s.tls.certFile), key: readFileSync(s.tls.keyFile) },

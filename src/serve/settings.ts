@@ -9,13 +9,17 @@ export interface ServeSettings {
   network: boolean;
   /** Names that a browser may ask for this shop by; others are a page of somebody else’s that points here. */
   names: ReadonlySet<string>;
+  /** Whether a proxy of this machine stands before it and is believed of whom it sends on. */
+  trustProxy: boolean;
   dataDir: string;
   db: DbSettings;
   /** Files of certificate and key; absent without TLS of its own. */
   tls?: { certFile: string; keyFile: string };
 }
 
-const loopback = /^(localhost|127(\.\d{1,3}){3}|::1|\[::1\])$/u;
+const loopback = /^(localhost|(::ffff:)?127(\.\d{1,3}){3}|::1|\[::1\])$/u;
+/** A name or an address of this machine alone. */
+export const isLoopback = (name: string): boolean => loopback.test(name);
 
 /** Reads the environment; throws what is wrong with it. `root` is where the program lies, whatever directory it is started from. */
 export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSettings {
@@ -34,8 +38,9 @@ export function settingsFrom(env: NodeJS.ProcessEnv, root: string): ServeSetting
     host,
     port,
     // Behind a proxy of the same machine it listens to itself alone, and the others come all the same.
-    network: !loopback.test(host) || env['SHOP_NETWORK'] === 'yes',
+    network: !isLoopback(host) || env['SHOP_NETWORK'] === 'yes',
     names: namesOf(host, env['SHOP_NAMES'] ?? ''),
+    trustProxy: env['TRUST_PROXY'] === 'yes',
     dataDir: dataDirOf(env, root),
     db,
     ...(certFile && keyFile ? { tls: { certFile, keyFile } } : {}),
@@ -49,7 +54,7 @@ function namesOf(host: string, more: string): Set<string> {
   );
   const here = [hostname(), `${hostname()}.local`];
   return new Set(
-    [...local, host, ...(loopback.test(host) ? [] : [...own, ...here]), ...more.split(',')]
+    [...local, host, ...(isLoopback(host) ? [] : [...own, ...here]), ...more.split(',')]
       .map((n) => n.trim().toLowerCase())
       .filter((n) => n !== '' && n !== '0.0.0.0' && n !== '::'),
   );

@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { get } from 'node:http';
-import { request } from 'node:https';
+import { get, request as plainRequest } from 'node:http';
+import { createServer as createTlsServer, request } from 'node:https';
 import { join, resolve } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { createClient } from '@libsql/client';
@@ -151,4 +151,72 @@ it('speaks TLS by its own files, and its cookie then travels no other way', asyn
   await shop.stop();
   expect(shop.url).toMatch(/^https:/u);
   expect(cookie).toMatch(/HttpOnly; SameSite=Strict; .*Secure/u);
+}, 60_000);
+
+it('stands behind a proxy that speaks TLS, and believes nobody else of where a request came from', async () => {
+  const pem = (name: string) => readFileSync(resolve(`tests/fixtures/localhost.${name}.pem`));
+  /** A small proxy: it says whom it sends on, behind whatever the sender wrote there. */
+  const before = async (url: string) => {
+    const proxy = createTlsServer({ cert: pem('cert'), key: pem('key') }, (asked, answer) => {
+      const said = [asked.headers['x-forwarded-for'], asked.headers['x-client']];
+      const headers = {
+        ...asked.headers,
+        'x-forwarded-for': said.flat().filter(Boolean).join(', '),
+        'x-forwarded-proto': 'https',
+      };
+      asked.pipe(
+        plainRequest(`${url}${asked.url ?? ''}`, { method: asked.method, headers }, (r) => {
+          answer.writeHead(r.statusCode ?? 0, r.headers);
+          r.pipe(answer);
+        }),
+      );
+    });
+    const port = await freePort();
+    await new Promise<void>((done) => proxy.listen(port, '127.0.0.1', done));
+    return { url: `https://localhost:${port}`, close: () => proxy.close() };
+  };
+  const joins = (url: string, pass: string | undefined, headers: Record<string, string>) =>
+    new Promise<{ status: number; cookie: string | undefined }>((done, fail) => {
+      const to = url.startsWith('https:') ? request : plainRequest;
+      to(
+        `${url}/api/tablets/join`,
+        {
+          method: 'POST',
+          ca: pem('cert'),
+          agent: false,
+          headers: { 'content-type': 'application/json', ...headers },
+        },
+        (r) => {
+          r.resume();
+          done({ status: r.statusCode ?? 0, cookie: r.headers['set-cookie']?.[0] });
+        },
+      )
+        .on('error', fail)
+        .end(JSON.stringify({ pass, name: 'Bay 1' }));
+    });
+  /** Wrong passes one after the other until there is a wait; at most ten. */
+  const untilWait = async (url: string, headers: (i: number) => Record<string, string>) => {
+    for (let i = 1; i <= 10; i += 1)
+      if ((await joins(url, 'wrong-pass-here', headers(i))).status === 429) return i;
+    return undefined;
+  };
+  const shop = await up(folder(), { SHOP_NETWORK: 'yes', TRUST_PROXY: 'yes' });
+  const pass = /shown once: (\S+)/u.exec(shop.said())?.[1];
+  const proxy = await before(shop.url);
+  // Whatever a stranger writes before it, the proxy says where the tries came from.
+  const stranger = (i: number) => ({ 'x-client': '10.0.0.9', 'x-forwarded-for': `10.0.1.${i}` });
+  expect(await untilWait(proxy.url, stranger)).toBeLessThan(10);
+  const { status, cookie } = await joins(proxy.url, pass, { 'x-client': '10.0.0.7' });
+  expect([status, cookie]).toEqual([200, expect.stringMatching(/HttpOnly; .*Secure/u)]);
+  proxy.close();
+  await shop.stop();
+
+  // Without a proxy these headers are a stranger's own word.
+  const bare = await up(folder(), { SHOP_NETWORK: 'yes' });
+  const forged = (i: number) => ({
+    'x-forwarded-for': `10.0.1.${i}`,
+    'x-forwarded-proto': 'https',
+  });
+  expect(await untilWait(bare.url, forged)).toBeLessThan(10);
+  await bare.stop();
 }, 60_000);

@@ -13,10 +13,10 @@ import {
 import { closed } from '../../core/schemas/common.ts';
 import { route, type Route } from './route.ts';
 
-/** Whether the answer goes back encrypted: by the server's own certificate, or by a proxy that is trusted. */
+/** Whether the answer goes back encrypted: by the server's own certificate, or by a proxy; the start leaves only what a trusted one says. */
 const isSecure = (request: Request): boolean =>
   new URL(request.url).protocol === 'https:' ||
-  (process.env['TRUST_PROXY'] === 'yes' && request.headers.get('x-forwarded-proto') === 'https');
+  request.headers.get('x-forwarded-proto') === 'https';
 
 /** Tablets of a shop on a network. */
 export const tabletRoutes: readonly Route[] = [
