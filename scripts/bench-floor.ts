@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
+import { startBuilt } from './built-server.ts';
 
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 /** Ratio of two works done in turn, so that a busy machine slows both. */
@@ -19,8 +20,28 @@ async function ratioOf(work: () => Promise<unknown>, other: () => Promise<unknow
   return median(pairs);
 }
 
-/** Rows of the floor against a plain SELECT of the same columns and rows, beside 20,000 closed jobs: their ratio. */
-export async function floorRatio(open = 500, closed = 20_000): Promise<number> {
+/** Time to the whole of the floor's page from the built server, ms: the middle one of several, warm. */
+async function pageMs(dataDir: string, runs = 15): Promise<number> {
+  const server = await startBuilt(dataDir);
+  const once = async () => {
+    const t = performance.now();
+    const page = await fetch(`${server.url}/`);
+    await page.text();
+    if (page.status !== 200) throw new Error(`floor: ${page.status}`);
+    return performance.now() - t;
+  };
+  await once();
+  const took: number[] = [];
+  for (let i = 0; i < runs; i++) took.push(await once());
+  await server.stop();
+  return median(took);
+}
+
+/** Rows of the floor against a plain SELECT of the same columns and rows, beside 20,000 closed jobs: their ratio; and its page, ms. */
+export async function floorOf(
+  open = 500,
+  closed = 20_000,
+): Promise<{ ratio: number; pageMs: number }> {
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-floor-'));
   process.env['DATA_DIR'] = dataDir;
   try {
@@ -61,7 +82,7 @@ export async function floorRatio(open = 500, closed = 20_000): Promise<number> {
       FROM job_summaries s JOIN jobs j ON j.id = s.job_id WHERE s.on_floor = 1 ORDER BY j.created_ms`;
     const ratio = await ratioOf(floorRows, () => db.execute(plain));
     db.close();
-    return ratio;
+    return { ratio, pageMs: await pageMs(dataDir) };
   } finally {
     rmSync(dataDir, { recursive: true, force: true });
   }

@@ -25,7 +25,7 @@ import { exampleSetups, nearSizes, piece } from '../tests/example.ts';
 import { unpaced } from './bench-clients.ts';
 import { compareOrders } from './bench-diagnosis.ts';
 import { bySize, confusion, falseKinds, drawDrive } from './bench-ear.ts';
-import { floorRatio } from './bench-floor.ts';
+import { floorOf } from './bench-floor.ts';
 import { livesRatio } from './bench-lives.ts';
 import { planGaps, sixtyTasksMs, weekOfWork } from './bench-plan.ts';
 import { mannered, strokes } from './bench-strokes.ts';
@@ -134,12 +134,14 @@ hold(
 console.log(`  ${week.planned} min planned, ${week.asTheyCame} min as they came`);
 hold('100,000 lives told, over sorting them', livesRatio(Date.now()), 3, 'times');
 hold('60 tasks for two planned', sixtyTasksMs(Date.now()), 200, 'ms');
+const floorTold = await floorOf();
 hold(
   'floor of 500 open jobs beside 20,000 closed, against a plain SELECT',
-  await floorRatio(),
+  floorTold.ratio,
   2,
   '×',
 );
+hold('its page, whole, from the built server', floorTold.pageMs, 150, 'ms');
 hold(
   'solver, 200 pieces, worst stroke of all',
   worstStroke.ms,

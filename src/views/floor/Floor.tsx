@@ -1,5 +1,5 @@
 import { ArrowRight, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
   type FloorRow,
@@ -18,6 +18,7 @@ import { Keys } from '../shell/Keys.tsx';
 import { ShiftPin } from '../shell/ShiftPin.tsx';
 import { call } from '../shell/useJob.ts';
 import { useRings } from '../shell/useRings.ts';
+import { useHydrated } from '../../ui/useHydrated.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
@@ -54,6 +55,8 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   const [starting, setStarting] = useState(false);
   const recheck = both(first.recheckKm, 'distance');
   const now = useServerClock(first.nowMs);
+  const minute = now - (now % 60_000);
+  const hydrated = useHydrated();
   const open = first.rows.filter((r) => r.station && !r.closed);
   const due = first.rows.filter((r) => r.recheck);
   const noted = first.rows.filter((r) => r.note).slice(0, 2);
@@ -134,8 +137,9 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         </div>
       ) : (
         <ol className="jobs">
-          {open.map((r) => (
-            <Row key={r.id} r={r} now={now} />
+          {open.slice(0, hydrated ? open.length : atOnce).map((r) => (
+            // Only a clock that is begun goes by the second.
+            <Row key={r.id} r={r} now={r.timers.length > 0 ? now : minute} />
           ))}
         </ol>
       )}
@@ -178,7 +182,10 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
   );
 }
 
-function Row({ r, now }: { r: FloorRow; now: number }) {
+/** Rows that come drawn with the page; a longer floor is drawn on in the browser. */
+const atOnce = 40;
+
+const Row = memo(function Row({ r, now }: { r: FloorRow; now: number }) {
   const blocked = r.spine.find((m) => m.mark === 'blocked');
   const built = r.spine.findIndex((m) => m.station === r.station);
   const href = `/jobs/${r.id}/${r.station}`;
@@ -231,7 +238,7 @@ function Row({ r, now }: { r: FloorRow; now: number }) {
       </div>
     </li>
   );
-}
+});
 
 function Clock({ r, now }: { r: FloorRow; now: number }) {
   const timer = r.timers[0];
