@@ -71,7 +71,8 @@ const isPulled = (s: Stage): boolean => s.kind === 'torque' || s.kind === 'angle
 const readingOf = (stage: Stage, { actual }: NutStep): StageReading => ({
   stageId: stage.id,
   ...(actual === undefined ? {} : { actual }),
-  ...(actual === undefined && mayGoUnmeasured(stage) ? { asSaid: true } : {}),
+  // What is pulled has the figure of its wrench, and no other word for it.
+  ...(!isPulled(stage) && mayGoUnmeasured(stage) ? { asSaid: true } : {}),
 });
 
 /** What the steps so far put on record. */

@@ -164,6 +164,17 @@ describe('a nut', () => {
         right: false,
         stageId: second!.id,
       });
+    // A pull that nobody measured is none, an angle as little as a torque.
+    for (const seed of [3, 7]) {
+      const { stages } = nut(seed, 2).procedure;
+      const pulled = stages.filter((s) => s.kind === 'torque' || s.kind === 'angle').at(-1)!;
+      const before = stages.slice(0, stages.indexOf(pulled));
+      const steps = before.map(({ id, kind, value }) => ({
+        id,
+        ...(kind === 'torque' ? { actual: value! } : {}),
+      }));
+      expect(nutEnd(nut(seed, 2).procedure, [...steps, { id: pulled.id }])?.right).toBe(false);
+    }
     expect(pulledNext(p.procedure, [], first!.id)?.id).toBe(first!.id);
     expect(pulledNext(p.procedure, [], 'lock')).toBeUndefined();
   });

@@ -18,7 +18,7 @@ import { Keys } from '../shell/Keys.tsx';
 import { ShiftPin } from '../shell/ShiftPin.tsx';
 import { call } from '../shell/useJob.ts';
 import { useRings } from '../shell/useRings.ts';
-import { useHydrated } from '../../ui/useHydrated.ts';
+import { useHydrated } from '../../ui/kept.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';

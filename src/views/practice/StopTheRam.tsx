@@ -29,7 +29,9 @@ export function StopTheRam({ picture, ...props }: ExerciseProps & { picture: Ram
             type="button"
             className="btn run-main"
             aria-disabled={given !== undefined}
-            onClick={() => (run.running ? release(run.halt()) : run.start())}
+            onClick={() => {
+              if (given === undefined) return run.running ? release(run.halt()) : run.start();
+            }}
           >
             {run.running ? 'Release' : 'Start the pump'}
           </button>

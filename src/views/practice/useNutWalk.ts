@@ -34,12 +34,9 @@ export function useNutWalk(
       else add({ id });
     },
     letGo: () => {
-      const actual = wrench.letGo();
-      if (pulling)
-        add({
-          id: pulling.stage.id,
-          ...(actual === undefined ? {} : { actual: Number(actual.toFixed(1)) }),
-        });
+      // Let go before it was snug, the nut has not turned.
+      const actual = wrench.letGo() ?? 0;
+      if (pulling) add({ id: pulling.stage.id, actual: Number(actual.toFixed(1)) });
     },
   };
 }

@@ -10,7 +10,7 @@ export const shuffled = <T>(list: readonly T[], r: () => number): T[] =>
     .map((x) => ({ x, at: r() }))
     .sort((a, b) => a.at - b.at)
     .map(({ x }) => x);
-/** Draws after which a maker that looks for one that fits gives up: a thousand seeds needed a tenth of them. */
+/** Draws after which a maker that looks for one that fits gives up: of a tenth of them 2 of 400 seeds found none, of all of them one in more than there are seeds. */
 export const mostTries = 200;
 
 export const between = (low: number, high: number, r: () => number) => low + (high - low) * r();

@@ -19,14 +19,22 @@ interface Miss {
   angle: (deg: number) => Pick<Stage, 'value' | 'tolerance'>;
 }
 
-const seated = (nm: number, miss: Miss): Stage => ({
-  id: 'seat',
+const torque = (id: string, nm: number, miss: Miss, text: string, why: string): Stage => ({
+  id,
   kind: 'torque',
   ...miss.torque(nm),
-  text: `${nm} N·m, the hub turning`,
-  why: 'Rollers find their tracks only while they turn: else the play is wrong after the first bend.',
+  text,
+  why,
   wheel: 'air',
 });
+const seated = (nm: number, miss: Miss): Stage =>
+  torque(
+    'seat',
+    nm,
+    miss,
+    `${nm} N·m, the hub turning`,
+    'Rollers find their tracks only while they turn: else the play is wrong after the first bend.',
+  );
 const loosened: Stage = {
   id: 'loosen',
   kind: 'back-off',
@@ -51,14 +59,13 @@ const nuts: readonly ((r: () => number, miss: Miss) => Stage[])[] = [
     return [
       seated(tens(90 + 50 * r()), miss),
       loosened,
-      {
-        id: 'base',
-        kind: 'torque',
-        ...miss.torque(base),
-        text: `${base} N·m again, from slack`,
-        why: 'The angle counts from here: after an unknown torque it is an unknown clamp.',
-        wheel: 'air',
-      },
+      torque(
+        'base',
+        base,
+        miss,
+        `${base} N·m again, from slack`,
+        'The angle counts from here: after an unknown torque it is an unknown clamp.',
+      ),
       {
         id: 'angle',
         kind: 'angle',
@@ -74,22 +81,20 @@ const nuts: readonly ((r: () => number, miss: Miss) => Stage[])[] = [
     const full = tens(130 + 60 * r());
     const half = tens(full / 2);
     return [
-      {
-        id: 'half',
-        kind: 'torque',
-        ...miss.torque(half),
-        text: `${half} N·m first`,
-        why: 'The rings come together evenly before they carry the whole clamp.',
-        wheel: 'air',
-      },
-      {
-        id: 'full',
-        kind: 'torque',
-        ...miss.torque(full),
-        text: `${full} N·m, the brake held`,
-        why: 'The nut is what holds the two inner rings together: below its torque they part.',
-        wheel: 'air',
-      },
+      torque(
+        'half',
+        half,
+        miss,
+        `${half} N·m first`,
+        'The rings come together evenly before they carry the whole clamp.',
+      ),
+      torque(
+        'full',
+        full,
+        miss,
+        `${full} N·m, the brake held`,
+        'The nut is what holds the two inner rings together: below its torque they part.',
+      ),
       lock('collar bent into the keyway'),
     ];
   },
@@ -98,14 +103,13 @@ const nuts: readonly ((r: () => number, miss: Miss) => Stage[])[] = [
     return [
       seated(tens(60 + 40 * r()), miss),
       loosened,
-      {
-        id: 'light',
-        kind: 'torque',
-        ...miss.torque(light),
-        text: `${light} N·m, the hub turning`,
-        why: 'This one sets the rollers; more would be preload, and it would run hot.',
-        wheel: 'air',
-      },
+      torque(
+        'light',
+        light,
+        miss,
+        `${light} N·m, the hub turning`,
+        'This one sets the rollers; more would be preload, and it would run hot.',
+      ),
       lock('locked in the plate'),
     ];
   },
