@@ -30,6 +30,7 @@ export * from './route-on-job.ts';
 export * from './runout-on-job.ts';
 export * from './school-on-job.ts';
 export * from './seats-on-job.ts';
+export * from './floor-at-first.ts';
 export * from './project.ts';
 export * from './state.ts';
 export * from './stations.ts';

@@ -2,8 +2,12 @@ import { ArrowRight, Plus } from 'lucide-react';
 import { memo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  type FloorAtFirst,
+  floorCounts,
   type FloorRow,
   type FloorView,
+  isWaiting,
+  openOn,
   stationNames,
   stations,
   timerNow,
@@ -13,12 +17,13 @@ import { dayTime, isoDay, timeLeft } from '../../core/units/index.ts';
 import { both } from '../../ui/units.ts';
 import { BearingMark, CornerGlyph, VerdictShape, VerdictWord } from '../../ui/Marks.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
+import { TryAgain } from '../../ui/TryAgain.tsx';
 import { TitleBlock, WhoPick } from '../../ui/TitleBlock.tsx';
 import { Keys } from '../shell/Keys.tsx';
 import { ShiftPin } from '../shell/ShiftPin.tsx';
+import { useFetched } from '../shell/useFetched.ts';
 import { call } from '../shell/useJob.ts';
 import { useRings } from '../shell/useRings.ts';
-import { useHydrated } from '../../ui/kept.ts';
 import { useServerClock } from '../shell/useTick.ts';
 import { StartJob } from './StartJob.tsx';
 import './floor.css';
@@ -50,19 +55,20 @@ const pages = [
 ];
 
 /** What needs me now: one row a job. */
-export default function Floor({ first, who: firstWho }: { first: FloorView; who: string }) {
+export default function Floor({ first, who: firstWho }: { first: FloorAtFirst; who: string }) {
   const [who, setWho] = useState(firstWho);
   const [starting, setStarting] = useState(false);
-  const recheck = both(first.recheckKm, 'distance');
-  const now = useServerClock(first.nowMs);
+  const { value: whole, failed } = useFetched<FloorView>(first.more ? '/api/floor' : undefined);
+  const view = whole ?? first.view;
+  const counts = whole ? floorCounts(whole.rows) : first.counts;
+  const recheck = both(view.recheckKm, 'distance');
+  const now = useServerClock(view.nowMs);
   const minute = now - (now % 60_000);
-  const hydrated = useHydrated();
-  const open = first.rows.filter((r) => r.station && !r.closed);
-  const due = first.rows.filter((r) => r.recheck);
-  const noted = first.rows.filter((r) => r.note).slice(0, 2);
-  const services = first.services.slice(0, due.length > 0 ? 1 : 3);
-  const stopped = open.filter((r) => r.spine.some((m) => m.mark === 'blocked'));
-  const waiting = open.filter((r) => r.timers.length > 0);
+  const open = openOn(view.rows);
+  const due = view.rows.filter((r) => r.recheck);
+  const noted = view.rows.filter((r) => r.note).slice(0, 2);
+  const services = view.services.slice(0, due.length > 0 ? 1 : 3);
+  const waiting = open.filter(isWaiting);
   useRings(
     waiting.flatMap((r) => r.timers.map((timer) => ({ jobId: r.id, timer }))),
     now,
@@ -74,32 +80,32 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
       <TitleBlock>
         <div className="cell job">
           <p>
-            <b>{first.shop}</b>
-            <span>{dayTime(now, first.timeZone)}</span>
+            <b>{view.shop}</b>
+            <span>{dayTime(now, view.timeZone)}</span>
           </p>
         </div>
         <div className="cell person">
-          <WhoPick people={first.people} who={who} onWho={setWho} />
+          <WhoPick people={view.people} who={who} onWho={setWho} />
         </div>
       </TitleBlock>
       <div className="tophd">
         <div>
           <h1>
-            {countWords[open.length] ?? open.length} {open.length === 1 ? 'job' : 'jobs'} open
+            {countWords[counts.open] ?? counts.open} {counts.open === 1 ? 'job' : 'jobs'} open
           </h1>
           <p>
-            <span>{waiting.length} waiting on a clock</span>
-            {first.clockBehindMs !== undefined && (
+            <span>{counts.waiting} waiting on a clock</span>
+            {view.clockBehindMs !== undefined && (
               <span className="verdict-line check" role="alert">
                 <VerdictShape status="check" size={18} />
-                This machine’s clock stands {timeLeft(first.clockBehindMs)} behind the last entry:
+                This machine’s clock stands {timeLeft(view.clockBehindMs)} behind the last entry:
                 set it right, and begin waits anew
               </span>
             )}
-            {stopped.length > 0 && (
+            {counts.stopped > 0 && (
               <span className="verdict-line stop">
                 <VerdictShape status="stop" size={18} />
-                {stopped.length} stopped
+                {counts.stopped} stopped
               </span>
             )}
           </p>
@@ -137,10 +143,15 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
         </div>
       ) : (
         <ol className="jobs">
-          {open.slice(0, hydrated ? open.length : atOnce).map((r) => (
+          {open.map((r) => (
             // Only a clock that is begun goes by the second.
-            <Row key={r.id} r={r} now={r.timers.length > 0 ? now : minute} />
+            <Row key={r.id} r={r} now={isWaiting(r) ? now : minute} />
           ))}
+          {failed && (
+            <li>
+              <TryAgain what="The rest of the floor was not read" failed={failed} />
+            </li>
+          )}
         </ol>
       )}
       <section className="rechecks" aria-label="Rechecks">
@@ -163,17 +174,17 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
           <ShiftNote key={r.id} r={r} who={who} />
         ))}
         {services.map((s) => (
-          <Service key={`${s.unitId} ${s.corner}`} s={s} now={now} timeZone={first.timeZone} />
+          <Service key={`${s.unitId} ${s.corner}`} s={s} now={now} timeZone={view.timeZone} />
         ))}
         {due.slice(0, Math.max(1, 3 - noted.length - services.length)).map((r) => (
-          <Recheck key={r.id} r={r} now={now} timeZone={first.timeZone} />
+          <Recheck key={r.id} r={r} now={now} timeZone={view.timeZone} />
         ))}
-        {due.length + first.services.length === 0 && <p className="note">Nothing is due.</p>}
+        {due.length + view.services.length === 0 && <p className="note">Nothing is due.</p>}
       </section>
       {starting && (
         <StartJob
-          units={first.units}
-          open={first.rows}
+          units={view.units}
+          open={view.rows}
           who={who}
           onClose={() => setStarting(false)}
         />
@@ -181,9 +192,6 @@ export default function Floor({ first, who: firstWho }: { first: FloorView; who:
     </div>
   );
 }
-
-/** Rows that come drawn with the page; a longer floor is drawn on in the browser. */
-const atOnce = 40;
 
 const Row = memo(function Row({ r, now }: { r: FloorRow; now: number }) {
   const blocked = r.spine.find((m) => m.mark === 'blocked');
