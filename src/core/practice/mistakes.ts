@@ -95,8 +95,7 @@ export const mistakes = {
       ...moved(right, ['hub', 'nut', 'shaft'], -mm),
       box('press-ring', -mm + 0.2, -0.2, ring.boreMm / 2, ring.boreMm / 2 + 6),
     ],
-    comes: (wrong, _ring, mm) =>
-      moved(wrong, ['inner'], -mm / 2, (b) => b.role === 'inner' && middle(b) < 18),
+    comes: (wrong, _ring, mm) => moved(wrong, ['inner'], -mm / 2, (b) => middle(b) < 18),
     hurt: ['press-ring', 'ball'],
     why: 'The hub does not reach the new bearing: the old ring stands between flange and inner ring.',
     otherwise:

@@ -49,6 +49,22 @@ export interface NutPicture {
   ended?: { stageId: string | undefined; actual: number | undefined };
 }
 
+/** A figure that a choice comes to, against what is asked. */
+interface Landed {
+  of: 'landed';
+  title: string;
+  unit: 'N·m' | 'mm';
+  low: number;
+  high: number;
+  at: number;
+  inside: boolean;
+}
+export const landed = (figure: Omit<Landed, 'of' | 'inside'>): PracticePicture => ({
+  of: 'landed',
+  ...figure,
+  inside: figure.at >= figure.low && figure.at <= figure.high,
+});
+
 /** What is drawn for an exercise, and for what a choice comes to; everything in it is made up. */
 export type PracticePicture =
   | SectionPicture
@@ -61,11 +77,10 @@ export type PracticePicture =
       window: PlayWindow;
       playMm: number;
       figures: boolean;
-      lockedMm?: number;
+      locked?: LockPlace;
     }
   | { of: 'offset'; lengthMm: number; through: Through; setNm?: number }
-  /** A figure that a choice comes to, against what is asked. */
-  | { of: 'landed'; title: string; unit: 'N·m' | 'mm'; low: number; high: number; at: number }
+  | Landed
   | RamPicture
   | NutPicture
   | { of: 'car'; title: string; layout: Layout; told: ToldAt[]; was?: NamedPlace[] }

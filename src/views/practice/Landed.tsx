@@ -12,7 +12,6 @@ export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of:
   const x = (v: number) => left + ((v - least) / (most - least)) * (right - left);
   const write = (v: number) => both(v, kinds[p.unit]);
   const at = write(p.at);
-  const inside = p.at >= p.low && p.at <= p.high;
   return (
     <svg
       className="drawing"
@@ -36,7 +35,7 @@ export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of:
           {write(v).value}
         </text>
       ))}
-      <circle className={inside ? 'now-dot' : 'out-dot'} cx={x(p.at)} cy={line} r="10" />
+      <circle className={p.inside ? 'now-dot' : 'out-dot'} cx={x(p.at)} cy={line} r="10" />
       <text className="read" x={x(p.at)} y={line + 112} textAnchor={anchorAt(x(p.at))}>
         {at.value} {at.unit}
       </text>

@@ -103,10 +103,13 @@ function Section({ picture: p }: { picture: SectionPicture }) {
   );
 }
 
+/** Of the made-up hub. */
+export const studs = 5;
+
 /** The nut as the walk left it. */
 export function NutLeft({ picture: p }: { picture: NutPicture }) {
   const stage = p.procedure.stages.find((s) => s.id === p.ended?.stageId);
-  return <NutFace stage={stage} actual={p.ended?.actual} studs={5} none="new" />;
+  return <NutFace stage={stage} actual={p.ended?.actual} studs={studs} none="new" />;
 }
 
 /** Pictures that need the whole width stand above each other. */

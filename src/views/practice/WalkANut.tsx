@@ -1,35 +1,28 @@
 import { nutGiven, type NutPicture } from '../../core/practice/index.ts';
+import { pulledFigure } from '../../core/torque/index.ts';
 import { bigOf } from '../torque/useWrench.ts';
 import { NutFace } from '../torque/NutFace.tsx';
+import { NutLeft, studs } from './PracticeDrawing.tsx';
 import { ExerciseFrame, type ExerciseProps } from './ExerciseFrame.tsx';
 import { slowerBy, useExercise } from './useExercise.ts';
 import { type NutWalk, useNutWalk } from './useNutWalk.ts';
 
-const studs = 5;
-
 /** The nut as it stands: what is pulled now as the wrench shows it, else what came last. */
 function NutNow({ picture, walk }: { picture: NutPicture; walk: NutWalk }) {
   const { pulling, steps } = walk;
-  if (pulling) {
-    const { stage, snugNm, followed } = pulling;
-    const angle = stage.kind === 'angle';
-    return (
-      <NutFace
-        stage={stage}
-        actual={angle ? followed?.turnedDeg : followed?.peakNm}
-        wrench={{
-          snugNm,
-          followed,
-          running: true,
-          big: followed && bigOf(stage, snugNm, followed, true),
-        }}
-        studs={studs}
-      />
-    );
-  }
   const last = steps.at(-1);
-  const stage = picture.procedure.stages.find((s) => s.id === last?.id);
-  return <NutFace stage={stage} actual={last?.actual} studs={studs} none="new" />;
+  if (!pulling)
+    return <NutLeft picture={{ ...picture, ended: { stageId: last?.id, actual: last?.actual } }} />;
+  const { stage, snugNm, followed } = pulling;
+  const big = followed && bigOf(stage, snugNm, followed, true);
+  return (
+    <NutFace
+      stage={stage}
+      actual={followed && pulledFigure(stage.kind, followed)}
+      wrench={{ snugNm, followed, running: true, big }}
+      studs={studs}
+    />
+  );
 }
 
 /** A nut walked through its stages: what comes next is chosen, what is pulled is let go in time. */

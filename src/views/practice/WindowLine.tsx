@@ -10,7 +10,7 @@ export function WindowLine({
 }) {
   const every = [
     0,
-    ...(p.lockedMm === undefined ? [] : [p.lockedMm]),
+    ...(p.locked ? [p.locked.playMm] : []),
     p.window.highMm,
     p.playMm,
     ...p.places.map((x) => x.playMm),
@@ -49,18 +49,16 @@ export function WindowLine({
           )}
         </g>
       ))}
-      {p.lockedMm !== undefined && (
+      {p.locked && (
         <g>
           <circle
-            className={
-              p.lockedMm >= p.window.lowMm && p.lockedMm <= p.window.highMm ? 'now-dot' : 'out-dot'
-            }
-            cx={x(p.lockedMm)}
+            className={p.locked.inWindow ? 'now-dot' : 'out-dot'}
+            cx={x(p.locked.playMm)}
             cy="100"
             r="11"
           />
-          <text className="figure strong" x={x(p.lockedMm)} y="40" textAnchor="middle">
-            locked {p.lockedMm.toFixed(3)}
+          <text className="figure strong" x={x(p.locked.playMm)} y="40" textAnchor="middle">
+            locked {p.locked.playMm.toFixed(3)}
           </text>
         </g>
       )}

@@ -30,7 +30,7 @@ export const adjust: Maker = (r, level) => {
     answer: safe ? id(safe.turnDeg) : 'none',
     after: (chosen) => {
       const place = places.find((p) => id(p.turnDeg) === chosen.id);
-      if (place) return { ...picture, figures: true, lockedMm: place.playMm };
+      if (place) return { ...picture, figures: true, locked: place };
       // Another washer turns the slots: here by half a step, so that its places stand between these.
       const turned = { pitchMm, stepDeg, pastDeg: (pastDeg + stepDeg / 2) % stepDeg };
       const others = lockPlaces(playMm, turned, window, 2);

@@ -1,6 +1,6 @@
 import { endPlayMm, castleTurn, castleWay, type CastleWay } from '../../torque/index.ts';
 import { choice, type Maker } from '../exercise.ts';
-import type { PracticePicture } from '../picture.ts';
+import { landed, type PracticePicture } from '../picture.ts';
 import { practice, pickOne, shuffled } from './draw.ts';
 
 /** A made-up joint: its torque at the last slot, what a degree adds to it, and the pitch of a nut that sets end play. */
@@ -14,22 +14,20 @@ function heldAfter(
 ): PracticePicture {
   const turned = way === 'tighten' ? deg : -deg;
   if (holds === 'clamp')
-    return {
-      of: 'landed',
+    return landed({
       title: 'Torque that it holds; asked at least',
       unit: 'N·m',
       low: joint.heldNm,
       high: joint.heldNm + joint.nmPerDeg * stepDeg,
       at: joint.heldNm + joint.nmPerDeg * turned,
-    };
-  return {
-    of: 'landed',
+    });
+  return landed({
     title: 'End play that is left; below nothing it is preload',
     unit: 'mm',
     low: 0,
     high: endPlayMm(joint.pitchMm, stepDeg),
     at: endPlayMm(joint.pitchMm, -turned),
-  };
+  });
 }
 
 /** Which way does the castle nut go, and how far: the harder, the nearer the two ways. */

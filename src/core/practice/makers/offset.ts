@@ -1,5 +1,6 @@
 import { ourShare, wrenchSetting } from '../../torque/index.ts';
 import { choice, type Maker } from '../exercise.ts';
+import { landed } from '../picture.ts';
 import { pickOne, shuffled, between } from './draw.ts';
 
 /** What is set on the wrench through an offset: the harder, the smaller the difference. */
@@ -33,14 +34,13 @@ export const offset: Maker = (r, level) => {
         { title: `${chosen.text} set`, picture: { ...picture, setNm: Number(chosen.id) } },
         {
           title: 'Then',
-          picture: {
-            of: 'landed',
+          picture: landed({
             title: 'Torque that the nut gets',
             unit: 'N·m',
             low: wanted - either,
             high: wanted + either,
             at: (wanted * Number(chosen.id)) / right,
-          },
+          }),
         },
       ],
     }),
