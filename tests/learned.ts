@@ -1,4 +1,11 @@
-import { type Exercise, nutGiven, type Worth } from '../src/core/practice/index.ts';
+import { solve } from '../src/core/press/index.ts';
+import {
+  type Exercise,
+  layGiven,
+  nutGiven,
+  practiceSetup,
+  type Worth,
+} from '../src/core/practice/index.ts';
 
 /** Answers of those who know it, and of those who do not: by what an exercise says of them, and by its picture alone. */
 export function answersOf(e: Exercise): { right: string; wrong: string } {
@@ -13,6 +20,11 @@ export function answersOf(e: Exercise): { right: string; wrong: string } {
       ...(kind === 'torque' || kind === 'angle' ? { actual: value! } : {}),
     }));
     return { right: nutGiven(steps), wrong: 'lock' };
+  }
+  if (p.of === 'lay') {
+    const { drawer, work } = p.bench;
+    const [best] = solve(drawer, practiceSetup(work), 1).solutions;
+    return { right: layGiven(best!.stack), wrong: layGiven(p.left) };
   }
   const by = (right: boolean) => e.options.find((o) => e.worth(o.id)?.right === right)!.id;
   return { right: by(true), wrong: by(false) };

@@ -37,6 +37,9 @@ const shop = JSON.parse(demo('workshop.json')) as WorkshopFile;
 const parts = table<CataloguePart>('parts.csv');
 const adapters = table<Adapter>('kit.csv');
 
+/** What the demo shop presses with. */
+export const demoKit = { adapters, presses: shop.presses ?? [] };
+
 /** What a job on this corner of a demo unit is judged against. */
 export function shopContext(unitId: string, corner: Corner): JobContext {
   const unit = shop.units?.find((u) => u.id === unitId);

@@ -15,6 +15,7 @@ import {
 import { closed, Id, Text } from '../core/schemas/common.ts';
 import { getLearner, putLearner } from '../db/learners.ts';
 import type { Db } from '../db/open.ts';
+import { listRecords } from '../db/records.ts';
 import { listPastCases, putPastCase } from '../db/past-cases.ts';
 import { sha256 } from './chain.ts';
 import { jobView } from './job-record.ts';
@@ -34,9 +35,13 @@ export async function practiceOf(personId: string, nowMs = Date.now()): Promise<
   const { db, writes } = await store();
   await personOrProblem(db, personId);
   const pasts = await listPastCases(db);
+  const [adapters, presses] = [await listRecords(db, 'adapters'), await listRecords(db, 'presses')];
   const view = await writes.run(async () => {
     const l = await getLearner(db, personId);
-    const open = nextExercise(l, nowMs, randomInt(2 ** 31), pasts);
+    const open = nextExercise(l, nowMs, randomInt(2 ** 31), {
+      pasts,
+      kit: { adapters, presses },
+    });
     if (!l.open) await putLearner(db, personId, { ...l, open });
     return practiceView(l, open, nowMs, pasts);
   });

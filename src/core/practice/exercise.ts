@@ -1,3 +1,4 @@
+import type { PracticeBench } from './bench.ts';
 import type { PracticePicture } from './picture.ts';
 
 export interface PracticeOption {
@@ -36,6 +37,12 @@ export const levels = { least: 1, most: 5 } as const;
 
 /** Makes one exercise of a kind: fresh from its seed, as hard as its level. */
 export type Maker = (random: () => number, level: number) => Exercise;
+/** One of the press: with a bench of the shop's own pieces where there is one, else with a made-up drawer. */
+export type BenchMaker = (
+  random: () => number,
+  level: number,
+  bench: PracticeBench | undefined,
+) => Exercise;
 
 interface Choice extends Omit<Exercise, 'worth'>, Pick<Worth, 'answer' | 'because' | 'otherwise'> {
   /** What each of the options does, drawn. */

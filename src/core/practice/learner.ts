@@ -1,7 +1,8 @@
 import { random } from '../standins/cars.ts';
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { type Exercise, levels, wrongOnes } from './exercise.ts';
-import { exercise, type ExerciseKind, exerciseKinds } from './makers.ts';
+import type { PracticeBench, PracticeKit } from './bench.ts';
+import { benchFor, exercise, type ExerciseKind, exerciseKinds } from './makers.ts';
 import { type PastCase, pastExercise } from './past.ts';
 
 /** How one learner stands: one card a kind of exercise, spaced by how it went (FSRS). Nothing of it is of any job. */
@@ -25,13 +26,15 @@ export interface OpenExercise {
   level: number;
   /** The past job that it is made of. */
   past?: PastCase;
+  /** The shop's own pieces as they were when it began: it stays the same whatever is bought or lost meanwhile. */
+  bench?: PracticeBench;
   /** How often help was taken: each time one wrong answer is ruled out, or what runs goes slower. */
   helped?: number;
 }
 
 /** An open exercise as it is set. Throws RangeError for a past job that is not there. */
-export function exerciseOf({ kind, seed, level, past }: OpenExercise): Exercise {
-  if (kind !== 'past') return exercise(kind, seed, level);
+export function exerciseOf({ kind, seed, level, past, bench }: OpenExercise): Exercise {
+  if (kind !== 'past') return exercise(kind, seed, level, bench);
   if (!past) throw new RangeError('past: missing');
   return pastExercise(past, random(seed), level);
 }
@@ -69,19 +72,28 @@ export const dueKinds = (
 export const kindsWith = (pasts: readonly PastCase[]): readonly ExerciseKind[] =>
   pasts.length > 0 ? [...exerciseKinds, 'past'] : exerciseKinds;
 
+/** What of the shop exercises are made of. */
+export interface OfTheShop {
+  pasts: readonly PastCase[];
+  kit: PracticeKit;
+}
+export const noShop: OfTheShop = { pasts: [], kit: { adapters: [], presses: [] } };
+
 /** The exercise to do now: the open one, else of a kind that is due, else of the one due next. `seed` makes a fresh one. */
 export function nextExercise(
   l: Learner,
   nowMs: number,
   seed: number,
-  pasts: readonly PastCase[] = [],
+  { pasts, kit }: OfTheShop = noShop,
 ): OpenExercise {
   if (l.open) return l.open;
   const kinds = kindsWith(pasts);
   const soonest = [...kinds].sort((a, b) => dueMs(l, a) - dueMs(l, b))[0];
   const kind = dueKinds(l, nowMs, kinds)[0] ?? soonest ?? 'family';
+  const level = l.cards[kind]?.level ?? levels.least;
   const past = kind === 'past' ? pasts[seed % pasts.length] : undefined;
-  return { kind, seed, level: l.cards[kind]?.level ?? levels.least, ...(past ? { past } : {}) };
+  const bench = benchFor(kind, kit, seed, level);
+  return { kind, seed, level, ...(past ? { past } : {}), ...(bench ? { bench } : {}) };
 }
 
 /** After an answer: the card is put off or brought back by how it went, the level follows, and nothing is open. */

@@ -2,8 +2,9 @@ import type { Corner } from '../corner.ts';
 import type { BodyRole, FamilyCode, Body } from '../families/index.ts';
 import type { Layout, Place, Sound } from '../diagnosis/index.ts';
 import type { Mark } from '../old-part/index.ts';
+import type { Stack } from '../press/index.ts';
 import type { CastleWay, LockPlace, PlayWindow, Procedure, Through } from '../torque/index.ts';
-import type { LaidStack, PracticeStroke } from './bench.ts';
+import type { LaidStack, PracticeBench, PracticeStroke } from './bench.ts';
 
 /** A family in section, as it is or with something wrong in it. */
 export interface SectionPicture {
@@ -49,6 +50,13 @@ export interface NutPicture {
   ended?: { stageId: string | undefined; actual: number | undefined };
 }
 
+/** A stroke to lay a stack for, as whoever was there before left the press. */
+export interface LayPicture {
+  of: 'lay';
+  bench: PracticeBench;
+  left: Stack;
+}
+
 /** A figure that a choice comes to, against what is asked. */
 interface Landed {
   of: 'landed';
@@ -83,6 +91,7 @@ export type PracticePicture =
   | Landed
   | RamPicture
   | NutPicture
+  | LayPicture
   | { of: 'car'; title: string; layout: Layout; told: ToldAt[]; was?: NamedPlace[] }
   /** Alone, or in the noise of a road. */
   | { of: 'sound'; sound: Sound; overRoadDb?: number }

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answersOf, worthOf } from '../../../tests/learned.ts';
+import { demoKit } from '../../../tests/shop.ts';
 import { sounds } from '../diagnosis/index.ts';
+import { judgeStack } from '../press/index.ts';
 import type { FamilyCode } from '../families/index.ts';
 import { soundInRoad, soundSamples } from '../standins/sounds.ts';
 import { followPull, judgeStage, pulledFigure } from '../torque/index.ts';
@@ -9,16 +11,23 @@ import { type MistakeId, mistakes, mistakesOf, rightBodies, withMistake } from '
 import {
   answered,
   beginner,
+  benchFor,
   dueKinds,
   exercise,
   exerciseKinds,
   type Learner,
+  layGiven,
   levels,
   nextExercise,
+  noShop,
   nutAt,
   nutEnd,
+  type PracticeKit,
+  practiceSetup,
   pulledNext,
+  relaid,
   slips,
+  whereWrong,
 } from './index.ts';
 
 describe('exercises', () => {
@@ -27,11 +36,13 @@ describe('exercises', () => {
       kind: fc.constantFrom(...exerciseKinds),
       seed: fc.nat(),
       level: fc.integer({ min: levels.least, max: levels.most }),
+      kit: fc.constantFrom(demoKit, noShop.kit),
     })
-    .map((x) => ({ ...x, e: exercise(x.kind, x.seed, x.level) }));
+    .map(({ kit, ...x }) => ({ ...x, bench: benchFor(x.kind, kit, x.seed, x.level) }))
+    .map((x) => ({ ...x, e: exercise(x.kind, x.seed, x.level, x.bench) }));
   it('of any seed and level tell right from wrong and say why, and are the same again', () => {
     fc.assert(
-      fc.property(anyExercise, ({ kind, seed, level, e }) => {
+      fc.property(anyExercise, ({ kind, seed, level, bench, e }) => {
         const { right, wrong } = answersOf(e);
         expect([e.worth(right)?.right, e.worth(wrong)?.right]).toEqual([true, false]);
         expect(e.worth('none such')).toBeUndefined();
@@ -40,7 +51,7 @@ describe('exercises', () => {
         expect(ids.filter((id) => e.worth(id)?.right).length).toBe(ids.length > 0 ? 1 : 0);
         const { because, otherwise } = worthOf(e, wrong);
         expect([because, otherwise, e.source].every((t) => t.length > 5)).toBe(true);
-        expect(JSON.stringify(exercise(kind, seed, level))).toBe(JSON.stringify(e));
+        expect(JSON.stringify(exercise(kind, seed, level, bench))).toBe(JSON.stringify(e));
       }),
       { numRuns: 150 },
     );
@@ -107,6 +118,54 @@ describe('a learner', () => {
     );
     expect(dueKinds(all, 1)).toEqual([]);
     expect(exerciseKinds).toContain(nextExercise(all, 1, 3).kind);
+  });
+});
+
+describe('a stack to lay', () => {
+  const laid = (seed: number, level: number, kit: PracticeKit = demoKit) => {
+    const e = exercise('lay', seed, level, benchFor('lay', kit, seed, level));
+    if (e.picture.of !== 'lay') throw new Error('nothing to lay');
+    return { e, ...e.picture };
+  };
+  it('is right where the press bench would not stop it, whoever’s pieces it is laid of', () => {
+    for (let seed = 0; seed < 30; seed += 1) {
+      const kit = seed % 3 === 0 ? noShop.kit : demoKit;
+      const { e, bench, left } = laid(seed, 1 + (seed % 5), kit);
+      expect(bench.own).toBe(kit === demoKit ? true : undefined);
+      const setup = practiceSetup(bench.work);
+      for (const pusher of bench.drawer) {
+        const stack = relaid(left, 'pusher', pusher);
+        expect(stack).toBeDefined();
+        const judged = judgeStack(stack!, setup);
+        expect(e.worth(layGiven(stack!))?.right).toBe(judged.status !== 'stop');
+        const where = whereWrong({ work: bench.work, stack: stack! });
+        expect(where === undefined).toBe(judged.status !== 'stop');
+      }
+    }
+  });
+  it('takes no piece that is not in the drawer, no place twice, nothing without what pushes', () => {
+    const { e, left } = laid(3, 2);
+    const { pusher } = left;
+    for (const given of [
+      '',
+      'pusher=none',
+      `support=${pusher.id}`,
+      `pusher=${pusher.id};pusher=${pusher.id}`,
+      `ram=${pusher.id}`,
+    ])
+      expect(e.worth(given), given).toBeUndefined();
+    expect(relaid({ pusher }, 'support', pusher)).toBeUndefined();
+    expect(relaid(left, 'support', pusher)).toMatchObject({
+      pusher: left.support,
+      support: pusher,
+    });
+  });
+  it('has wrong pieces that come nearer as its level grows', () => {
+    const middle = (level: number) => {
+      const near = Array.from({ length: 30 }, (_, seed) => laid(seed, level).e.hard.value);
+      return near.reduce((a, b) => a + b, 0) / near.length;
+    };
+    expect(middle(5)).toBeLessThan(middle(1));
   });
 });
 

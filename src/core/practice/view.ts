@@ -22,7 +22,7 @@ export interface KindStanding {
 
 /** An exercise as it is set: without its answer and what goes with it. */
 export interface PracticeView {
-  open: Omit<OpenExercise, 'past'>;
+  open: Omit<OpenExercise, 'past' | 'bench'>;
   set: Pick<Exercise, 'ask' | 'picture' | 'options' | 'hard'>;
   ruledOut: string[];
   today: { done: number; of: number };
@@ -48,7 +48,7 @@ export function practiceView(
   pasts: readonly PastCase[] = [],
 ): Omit<PracticeView, 'others'> {
   const { ask, picture, options, hard } = exerciseOf(open);
-  const { past: _case, ...shown } = open;
+  const { past: _case, bench: _kept, ...shown } = open;
   const dayMs = 86_400_000;
   return {
     open: shown,

@@ -32,7 +32,17 @@ export function nearest(
     .sort((a, b) => sum(a) - sum(b))
     .slice(0, most);
 }
-const sum = (n: NearMiss) => n.misses.reduce((s, m) => s + m.byMm, 0);
+const sum = (n: Pick<NearMiss, 'misses'>) => n.misses.reduce((s, m) => s + m.byMm, 0);
+
+/** By how much a piece is off what its place asks, over all its sizes, mm; 0 where every size fits. */
+export function misfitMm(
+  piece: Adapter,
+  role: 'pusher' | 'support',
+  { requirement }: Setup,
+): number {
+  const need = requirement[role];
+  return need ? sum({ misses: missesOf(piece, need) }) : 0;
+}
 
 export interface Purchase {
   piece: Adapter;

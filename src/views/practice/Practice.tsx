@@ -4,6 +4,7 @@ import { TryAgain } from '../../ui/TryAgain.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { useFetched } from '../shell/useFetched.ts';
 import { Choose } from './Choose.tsx';
+import { LayTheStack } from './LayTheStack.tsx';
 import { StopTheRam } from './StopTheRam.tsx';
 import { WalkANut } from './WalkANut.tsx';
 import './practice.css';
@@ -54,10 +55,11 @@ export default function Practice({
   );
 }
 
-/** An exercise as its kind is done: something is chosen, a pump is stopped, a nut is walked. */
+/** An exercise as its kind is done: something is chosen, laid, a pump is stopped, a nut is walked. */
 function OneExercise(props: { view: PracticeView; who: string; onNext: () => void }) {
   const { picture } = props.view.set;
   if (picture.of === 'ram') return <StopTheRam {...props} picture={picture} />;
+  if (picture.of === 'lay') return <LayTheStack {...props} picture={picture} />;
   if (picture.of === 'nut') return <WalkANut {...props} picture={picture} />;
   return <Choose {...props} />;
 }

@@ -2,17 +2,11 @@ import { Volume2 } from 'lucide-react';
 import { type Corner, corners } from '../../core/corner.ts';
 import type { Place, Sound } from '../../core/diagnosis/index.ts';
 import { dentGapMm, trackMm } from '../../core/old-part/index.ts';
-import type { Judgement } from '../../core/press/index.ts';
 import {
-  judgeLaid,
-  type LaidStack,
   type NutPicture,
   type PracticePicture,
-  practiceSetup,
-  practiceStack,
   type SectionPicture,
 } from '../../core/practice/index.ts';
-import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { DrivenAxles } from '../floor/DrivenAxles.tsx';
 import { playSound } from '../complaint/playSound.ts';
@@ -20,32 +14,13 @@ import { outerPx, UnrolledRing } from '../old-part/UnrolledRing.tsx';
 import { CastleNut } from '../torque/CastleNut.tsx';
 import { HowItStands } from '../torque/HowItStands.tsx';
 import { NutFace } from '../torque/NutFace.tsx';
+import { LaidDrawing } from './LaidDrawing.tsx';
 import { Landed } from './Landed.tsx';
 import { RamTrace } from './RamTrace.tsx';
 import { WindowLine } from './WindowLine.tsx';
 
 /** Sizes of the made-up bearing that rings are drawn by. */
 const madeUp = { ballMm: 11.5, pitchMm: 58, contactAngleDeg: 35 };
-
-/** Before the answer nothing is judged: no way of the force, no mark. */
-const notJudged: Judgement = {
-  status: 'good',
-  verdicts: [],
-  path: { nodes: [], throughBalls: false, verdicts: [] },
-  score: 0,
-};
-
-function LaidDrawing({ laid, judged }: { laid: LaidStack; judged: boolean }) {
-  const setup = practiceSetup(laid.operation);
-  return (
-    <Cutaway
-      stack={practiceStack(laid.pusherId, laid.supportId)}
-      setup={setup}
-      judgement={judged ? judgeLaid(laid) : notJudged}
-      travelMm={judged ? setup.requirement.travelMm * 0.6 : 0}
-    />
-  );
-}
 
 /** A car from above, what its tests said where each was made; once it is answered, the cause where it sits. */
 function CarTold({ picture: p }: { picture: Extract<PracticePicture, { of: 'car' }> }) {
@@ -141,6 +116,8 @@ export function PracticeDrawing({ picture: p }: { picture: PracticePicture }) {
     }
     case 'stack':
       return <LaidDrawing laid={p.laid} judged={p.judged === true} />;
+    case 'lay':
+      return <LaidDrawing laid={{ work: p.bench.work, stack: p.left }} judged={false} />;
     case 'ram':
       return <RamTrace picture={p} at={p.ended?.at ?? p.from} />;
     case 'nut':

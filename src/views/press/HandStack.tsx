@@ -24,13 +24,9 @@ import { sentence } from '../../core/rules/index.ts';
 import { verdictWords } from '../../ui/Marks.tsx';
 import { layoutOf } from '../../ui/section/layout.ts';
 import { PieceFigure } from './PieceFigure.tsx';
-
-const roleWords: Record<Role, string> = {
-  cap: 'under the ram',
-  pusher: 'pushes',
-  support: 'carries',
-  riser: 'raises',
-};
+import { sizesOf } from './sizesOf.ts';
+import { roleWords } from './roleWords.ts';
+import './hand-stack.css';
 
 /** Arrow keys go from place to place along the axis. */
 const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordinates }) => {
@@ -59,6 +55,8 @@ export interface HandStackProps {
   kit: readonly Adapter[];
   stack: Stack;
   setup: Setup;
+  /** Nothing is said of a piece before it lies: it is for the hand that lays it to know. */
+  silent?: boolean;
   /** A piece hangs over a place, or none does any more. */
   onHold: (over: Held | undefined) => void;
   onLay: (role: Role, piece: Adapter) => void;
@@ -66,7 +64,15 @@ export interface HandStackProps {
 }
 
 /** The drawer under the drawing: pieces are drawn from it on to the axis with mouse, finger or keys, and judged while they hang there. */
-export function HandStack({ kit, stack, setup, onHold, onLay, children }: HandStackProps) {
+export function HandStack({
+  kit,
+  stack,
+  setup,
+  silent = false,
+  onHold,
+  onLay,
+  children,
+}: HandStackProps) {
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 140, tolerance: 8 } }),
@@ -74,7 +80,8 @@ export function HandStack({ kit, stack, setup, onHold, onLay, children }: HandSt
   );
   const [held, setHeld] = useState<Adapter>();
   const [over, setOver] = useState<Role>();
-  const judged = held && over ? judgeStack({ ...stack, [over]: held }, setup) : undefined;
+  const judged =
+    !silent && held && over ? judgeStack({ ...stack, [over]: held }, setup) : undefined;
   const word =
     judged &&
     (judged.verdicts.find((v) => v.status === judged.status && v.role === over) ??
@@ -113,7 +120,7 @@ export function HandStack({ kit, stack, setup, onHold, onLay, children }: HandSt
             .filter((a) => !a.retired)
             .map((a) => (
               <li key={a.id}>
-                <Piece piece={a} />
+                <Piece piece={a} sized={silent} />
               </li>
             ))}
         </ul>
@@ -129,7 +136,7 @@ export function HandStack({ kit, stack, setup, onHold, onLay, children }: HandSt
   );
 }
 
-function Piece({ piece }: { piece: Adapter }) {
+function Piece({ piece, sized }: { piece: Adapter; sized: boolean }) {
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: piece.id });
   return (
     <button
@@ -141,6 +148,7 @@ function Piece({ piece }: { piece: Adapter }) {
     >
       <PieceFigure piece={piece} />
       <span>{piece.name}</span>
+      {sized && <small className="num">{sizesOf(piece)}</small>}
     </button>
   );
 }

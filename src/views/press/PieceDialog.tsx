@@ -9,16 +9,9 @@ import {
 import { sentence } from '../../core/rules/index.ts';
 import type { Status } from '../../core/verdict.ts';
 import { VerdictShape, verdictWords } from '../../ui/Marks.tsx';
-import { Dialog } from '../../ui/Panels.tsx';
-import { PieceFigure } from './PieceFigure.tsx';
+import { PickPiece } from './PickPiece.tsx';
 
 const order: Record<Status, number> = { good: 0, check: 1, stop: 2 };
-const titles: Record<Role, string> = {
-  cap: 'What lies on the pusher?',
-  pusher: 'What pushes?',
-  support: 'What does it stand on?',
-  riser: 'What raises it?',
-};
 
 const stops = (j: Judgement) => j.verdicts.filter((v) => v.status === 'stop').length;
 
@@ -28,7 +21,7 @@ function word(role: Role, j: Judgement): string {
   return v ? sentence(v) : '';
 }
 
-/** The drawer: every piece judged in this place of this stack, best first; a refused one says why. */
+/** Every piece judged in this place of this stack, best first; a refused one says why. */
 export function PieceDialog({
   role,
   stack,
@@ -44,46 +37,23 @@ export function PieceDialog({
   onPick: (a: Adapter | undefined) => void;
   onClose: () => void;
 }) {
-  const judged: { piece: Adapter; j: Judgement }[] = kit
+  const judged = kit
     .map((piece) => ({ piece, j: judgeStack({ ...stack, [role]: piece }, setup) }))
     .sort(
       (a, b) =>
         order[a.j.status] - order[b.j.status] || stops(a.j) - stops(b.j) || b.j.score - a.j.score,
     );
   return (
-    <Dialog title={titles[role]} onClose={onClose}>
-      <ul className="drawer">
-        {(role === 'cap' || role === 'riser') && (
-          <li>
-            <button type="button" onClick={() => onPick(undefined)}>
-              <span className="fig">–</span>
-              <span>
-                <b>Nothing</b>
-              </span>
-            </button>
-          </li>
-        )}
-        {judged.map(({ piece, j }) => (
-          <li key={piece.id}>
-            <button
-              type="button"
-              onClick={() => onPick(piece)}
-              aria-label={`${piece.name}: ${verdictWords[j.status]}`}
-            >
-              <PieceFigure piece={piece} />
-              <span>
-                <b>{piece.name}</b>{' '}
-                <span className="num cap">
-                  {piece.outerMm} × {piece.innerMm || '–'} × {piece.heightMm}
-                </span>
-                <br />
-                <span className="note">{word(role, j)}</span>
-              </span>
-              <VerdictShape status={j.status} size={26} />
-            </button>
-          </li>
-        ))}
-      </ul>
-    </Dialog>
+    <PickPiece
+      role={role}
+      offered={judged.map(({ piece, j }) => ({
+        piece,
+        label: `${piece.name}: ${verdictWords[j.status]}`,
+        note: word(role, j),
+        mark: <VerdictShape status={j.status} size={26} />,
+      }))}
+      onPick={onPick}
+      onClose={onClose}
+    />
   );
 }

@@ -9,7 +9,7 @@ import {
 } from '../../press/index.ts';
 import { sentence } from '../../rules/index.ts';
 import { madeUpStroke, type RamFault, rightCall } from '../../standins/ram.ts';
-import { practiceSetup, type PracticeStroke, practiceStrokes } from '../bench.ts';
+import { fittingStrokes, madeUpWork, practiceSetup, type PracticeStroke } from '../bench.ts';
 import { type Maker } from '../exercise.ts';
 import type { RamPicture } from '../picture.ts';
 import { between, mostTries, pickOne } from './draw.ts';
@@ -80,8 +80,8 @@ const bandOf = (setup: Setup) =>
 /** A stroke that the press calls as it is made; the few that it calls otherwise are drawn again. */
 function strokeOf(r: () => number): Followed & { setup: Setup; operation: PracticeStroke } {
   for (let tries = 0; tries < mostTries; tries += 1) {
-    const operation = pickOne(practiceStrokes, r);
-    const setup = practiceSetup(operation);
+    const operation = pickOne(fittingStrokes, r);
+    const setup = practiceSetup(madeUpWork(operation));
     const stroke = followed(setup, pickOne(faults, r), Math.floor(r() * 2 ** 31));
     if (stroke) return { ...stroke, setup, operation };
   }

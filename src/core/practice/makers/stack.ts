@@ -1,7 +1,18 @@
 import { keysOf } from '../../keys-of.ts';
 import { sentence } from '../../rules/index.ts';
-import { drawer, judgeLaid, type LaidStack, practiceStrokes } from '../bench.ts';
-import { choice, type Maker } from '../exercise.ts';
+import {
+  bridgeOf,
+  fittingStrokes,
+  judgeLaid,
+  type LaidStack,
+  madeUpBench,
+  type PracticeBench,
+  practiceSetup,
+  strokeWords,
+} from '../bench.ts';
+import { type BenchMaker, choice } from '../exercise.ts';
+import { gravestOf, harmOf } from '../harm.ts';
+import type { Verdict } from '../../verdict.ts';
 import { pickOne } from './draw.ts';
 
 /** What a stack may come to, in short. */
@@ -10,56 +21,64 @@ const stackWords = {
   'press.through-balls': 'stop: the balls would carry it',
   'press.outer-ring-only': 'stop: the pusher reaches the seal and the inner ring',
   'press.inside-studs': 'stop: it stands on the wheel studs',
+  'no-fit': 'stop: one of the pieces does not fit its place',
 } as const;
 type Outcome = keyof typeof stackWords;
 const outcomes = keysOf(stackWords);
 
 interface Laid extends LaidStack {
   outcome: Outcome;
-  because: string;
+  gravest: Verdict;
 }
-/** Every stack of the drawer whose gravest word is one of these, judged once. */
-const laidStacks = (): Laid[] =>
-  (laid ??= practiceStrokes.flatMap((operation) =>
-    drawer.flatMap((p) =>
-      drawer.flatMap((s): Laid[] => {
-        if (p === s) return [];
-        const stack = { operation, pusherId: p.id, supportId: s.id };
-        const { status, verdicts } = judgeLaid(stack);
-        const gravest = verdicts.find((v) => v.status === status);
-        const outcome = outcomes.find((o) => o === gravest?.rule);
-        return outcome && gravest ? [{ ...stack, outcome, because: sentence(gravest) }] : [];
-      }),
-    ),
-  ));
-let laid: Laid[] | undefined;
+
+/** Every stack of two pieces of a drawer, with what bridges the pusher, judged. */
+function laidStacks({ work, drawer }: PracticeBench): Laid[] {
+  const setup = practiceSetup(work);
+  return drawer.flatMap((pusher) =>
+    drawer.flatMap((support): Laid[] => {
+      if (pusher === support) return [];
+      const cap = bridgeOf(
+        pusher,
+        drawer.filter((a) => a !== support),
+        setup,
+      );
+      const laid = { work, stack: { pusher, support, ...(cap ? { cap } : {}) } };
+      const gravest = gravestOf(judgeLaid(laid));
+      if (!gravest || gravest.status === 'check') return [];
+      const outcome = outcomes.find((o) => o === gravest.rule) ?? 'no-fit';
+      return [{ ...laid, outcome, gravest }];
+    }),
+  );
+}
+
+/** Whether there is something to judge on a bench: right stacks, and wrong ones that have a piece in common with one. */
+function judged(bench: PracticeBench, level: number) {
+  const all = laidStacks(bench);
+  const good = all.filter((l) => l.outcome === 'press.path');
+  const isNear = ({ stack: s }: Laid) =>
+    good.some(({ stack: g }) => g.pusher.id === s.pusher.id || g.support?.id === s.support?.id);
+  const bad = all.filter((l) => l.outcome !== 'press.path' && isNear(l) === level > 2);
+  return good.length > 0 && bad.length > 0 ? { good, bad } : undefined;
+}
 
 /** May this be pressed? The harder, the more of a wrong stack is right. */
-export const stack: Maker = (r, level) => {
-  const all = laidStacks();
-  const good = all.filter((l) => l.outcome === 'press.path');
-  const isNear = (l: Laid) =>
-    good.some(
-      (g) =>
-        g.operation === l.operation && (g.pusherId === l.pusherId || g.supportId === l.supportId),
-    );
-  const bad = all.filter((l) => l.outcome !== 'press.path' && isNear(l) === level > 2);
-  const { outcome, because, ...shown } = pickOne(r() < 0.4 ? good : bad, r);
+export const stack: BenchMaker = (r, level, own) => {
+  const operation = pickOne(fittingStrokes, r);
+  const stacks = (own && judged(own, level)) ?? judged(madeUpBench(operation, r, level), level);
+  if (!stacks) throw new RangeError('bench: nothing to judge on it');
+  // Each way of being wrong as often as any other, however many stacks it has.
+  const way = pickOne([...new Set(stacks.bad.map((l) => l.outcome))], r);
+  const among = r() < 0.4 ? stacks.good : stacks.bad.filter((l) => l.outcome === way);
+  const { outcome, gravest, ...laid } = pickOne(among, r);
   return choice({
-    ask:
-      shown.operation === 'hub-in'
-        ? 'The hub goes into its new bearing. May it be pressed like this?'
-        : 'The new bearing goes into its knuckle. May it be pressed like this?',
-    picture: { of: 'stack', laid: shown },
+    ask: `${strokeWords[laid.work.operation]} May it be pressed like this?`,
+    picture: { of: 'stack', laid },
     options: outcomes.map((o) => ({ id: o, text: stackWords[o] })),
     answer: outcome,
-    after: () => ({ of: 'stack', laid: shown, judged: true }),
-    because,
+    after: () => ({ of: 'stack', laid, judged: true }),
+    because: sentence(gravest),
     source: 'geometry; contact by Hertz, ISO 76',
-    otherwise:
-      outcome === 'press.path'
-        ? 'Nothing is hurt: the ring that sits tight takes the force.'
-        : 'Dents that nobody sees at the bench are heard after some hundred kilometres.',
+    otherwise: harmOf(gravest),
     hard: {
       value: level > 2 ? 1 : 2,
       unit: level > 2 ? 'piece may be wrong' : 'pieces may be wrong',

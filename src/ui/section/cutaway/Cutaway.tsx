@@ -25,6 +25,8 @@ export interface CutawayProps {
   zoom?: number;
   /** In one piece on a phone too: pieces are laid by hand on it. */
   whole?: boolean;
+  /** Nothing is told beside it: the sheet ends where the section does. */
+  alone?: boolean;
   /** Drawn to the right of the section on the same millimetres. */
   beside?: (f: {
     y: (mm: number) => number;
@@ -48,6 +50,7 @@ export function Cutaway({
   dims,
   zoom = 1,
   whole,
+  alone,
   beside,
 }: CutawayProps) {
   const narrow = useNarrow();
@@ -110,7 +113,7 @@ export function Cutaway({
   const section = (
     <svg
       className="drawing"
-      viewBox={`0 0 ${apart ? stripX : sheet.w} ${sheet.h}`}
+      viewBox={`0 0 ${apart || alone ? stripX : sheet.w} ${sheet.h}`}
       role="img"
       aria-label={label(stack, judgement, travelMm)}
     >

@@ -1,0 +1,116 @@
+import {
+  type Adapter,
+  roles,
+  type Role,
+  type Setup,
+  solve,
+  type Stack,
+} from '../../press/index.ts';
+import { sentence } from '../../rules/index.ts';
+import {
+  bridgeOf,
+  judgeLaid,
+  type LaidStack,
+  madeUpBench,
+  type PracticeBench,
+  practiceSetup,
+  practiceStrokes,
+  strokeWords,
+} from '../bench.ts';
+import type { BenchMaker } from '../exercise.ts';
+import { gravestOf, harmOf } from '../harm.ts';
+import { besideRight, type LayPicture, type PracticePicture } from '../picture.ts';
+import { pickOne } from './draw.ts';
+
+const isRole = (word: string | undefined): word is Role => roles.some((r) => r === word);
+
+/** A stack as it is sent: `pusher=ring-71;support=support-110`. */
+export const layGiven = (s: Stack): string =>
+  roles.flatMap((r) => (s[r] ? `${r}=${s[r].id}` : [])).join(';');
+
+/** The stack that was sent, of pieces that lie in the drawer; undefined where it is none. */
+export function laidFrom(given: string, { drawer }: PracticeBench): Stack | undefined {
+  const stack: Partial<Stack> = {};
+  for (const part of given.split(';')) {
+    const [role, id] = part.split('=');
+    const piece = drawer.find((a) => a.id === id);
+    if (!isRole(role) || !piece || stack[role]) return undefined;
+    stack[role] = piece;
+  }
+  const { pusher } = stack;
+  return pusher && { ...stack, pusher };
+}
+
+/** A stack with this piece in this place: one that lies elsewhere in it changes places. Undefined where nothing would be left to push. */
+export function relaid(stack: Stack, role: Role, piece: Adapter | undefined): Stack | undefined {
+  const other = roles.find((r) => r !== role && piece && stack[r]?.id === piece.id);
+  const { pusher, ...rest } = {
+    ...stack,
+    ...(other ? { [other]: stack[role] } : {}),
+    [role]: piece,
+  } as Partial<Stack>;
+  return pusher && { pusher, ...rest };
+}
+
+/** Where to look again, of a stack that is wrong: a place, or the way of the force; undefined where nothing is. */
+export function whereWrong(laid: LaidStack): Role | 'path' | undefined {
+  const word = gravestOf(judgeLaid(laid));
+  return word?.status === 'stop' ? (roles.find((r) => r === word.role) ?? 'path') : undefined;
+}
+
+/** A stack of the drawer that is wrong: how the press was left. */
+function leftOn({ work, drawer }: PracticeBench, setup: Setup, r: () => number): Stack {
+  const wrong = drawer.flatMap((pusher) =>
+    drawer.flatMap((support): Stack[] => {
+      const cap = bridgeOf(pusher, drawer, setup);
+      const stack = { pusher, support, ...(cap && cap !== support ? { cap } : {}) };
+      const stopped = pusher !== support && judgeLaid({ work, stack }).status === 'stop';
+      return stopped ? [stack] : [];
+    }),
+  );
+  if (wrong.length === 0) throw new RangeError('bench: no stack of its drawer is wrong');
+  return pickOne(wrong, r);
+}
+
+/** Lay the stack for this stroke, from the pieces at hand. The harder, the nearer the wrong ones come. */
+export const lay: BenchMaker = (r, level, own) => {
+  const bench = own ?? madeUpBench(pickOne(practiceStrokes, r), r, level);
+  const { work, drawer, nearMm } = bench;
+  const setup = practiceSetup(work);
+  const [best] = solve(drawer, setup, 1).solutions;
+  if (!best) throw new RangeError('bench: no stack of its drawer is right');
+  const picture: LayPicture = { of: 'lay', bench, left: leftOn(bench, setup, r) };
+  const judged = (stack: Stack): PracticePicture => ({
+    of: 'stack',
+    laid: { work, stack },
+    judged: true,
+  });
+  return {
+    ask: `${strokeWords[work.operation]} Lay the stack.`,
+    picture,
+    options: [],
+    source: 'geometry; contact by Hertz, ISO 76',
+    hard: {
+      value: Number(nearMm.toFixed(1)),
+      unit: 'mm that the nearest wrong piece is off',
+    },
+    worth: (given) => {
+      const stack = laidFrom(given, bench);
+      const gravest = stack && gravestOf(judgeLaid({ work, stack }));
+      if (!gravest) return undefined;
+      const right = gravest.status !== 'stop';
+      return {
+        right,
+        answer: '',
+        because: sentence(gravest),
+        otherwise: harmOf(gravest),
+        picture: right
+          ? judged(stack)
+          : besideRight(
+              ['It goes like this', judged(best.stack)],
+              ['as it was laid', judged(stack)],
+            ),
+      };
+    },
+  };
+};
