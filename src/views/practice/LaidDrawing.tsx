@@ -22,7 +22,7 @@ export function LaidDrawing({
       stack={laid.stack}
       setup={setup}
       judgement={judged ? judgeLaid(laid) : notJudged}
-      alone={!judged}
+      alone
       travelMm={judged ? setup.requirement.travelMm * 0.6 : 0}
       {...more}
     />
