@@ -82,7 +82,7 @@ export const mistakes = {
       'No signal, the lamp comes on, and pressed out again the new bearing is lost: one shot only.',
   },
   'snap-ring-missing': {
-    name: 'the snap ring is missing',
+    name: 'the snap ring or clip is missing',
     drawn: (right) => without(right, 'clip'),
     comes: (wrong) => moved(wrong, [...turning, 'encoder'], -7),
     hurt: ['outer'],
@@ -195,7 +195,8 @@ function isOuterBearing(b: Body, { widthMm }: RingSizes): boolean {
 /** Mistakes that can hide in each family's section. */
 export const mistakesOf: Partial<Record<FamilyCode, readonly MistakeId[]>> = {
   P1: ['encoder-reversed', 'snap-ring-missing', 'inner-ring-left', 'short-of-home'],
-  P2: ['pulled-by-flange'],
+  // The jaws stand in every section of it: they tell nothing by being there.
+  P2: ['pulled-by-flange', 'snap-ring-missing', 'seal-missing'],
   P3: ['not-on-its-seat'],
   P3L: ['not-on-its-seat'],
   B2: ['spacer-missing', 'seal-missing'],
