@@ -10,6 +10,7 @@ export default defineConfig({
       '**/order.test.ts',
       '**/open.test.ts',
       '**/figures.test.ts',
+      '**/practice.test.ts',
     ],
   },
 });
