@@ -11,7 +11,7 @@ if (!asked) {
 }
 await new Stryker({
   mutate: [
-    asked.includes('*') ? `src/${asked}` : `src/${asked}/**/*.ts`,
+    asked.endsWith('.ts') ? `src/${asked}` : `src/${asked}/**/*.ts`,
     '!src/**/*.test.ts',
     '!src/**/*.data.ts',
     '!src/**/*.rules.ts',
