@@ -26,7 +26,7 @@ export function answersOf(e: Exercise): { right: string; wrong: string } {
     const [best] = solve(drawer, practiceSetup(work), 1).solutions;
     return { right: layGiven(best!.stack), wrong: layGiven(p.left) };
   }
-  const by = (right: boolean) => e.options.find((o) => e.worth(o.id)?.right === right)!.id;
+  const by = (right: boolean) => e.options!.find((o) => e.worth(o.id)?.right === right)!.id;
   return { right: by(true), wrong: by(false) };
 }
 export const worthOf = (e: Exercise, given: string): Worth => e.worth(given)!;

@@ -104,7 +104,7 @@ const openNow = async (api: string) => (await (await shop.page.request.get(api))
 function anyAnswer({ picture, options }: OpenNow['set']): string {
   if (picture.of === 'ram') return '0';
   if (picture.of === 'nut') return 'gun';
-  return picture.of === 'lay' ? layGiven(picture.left) : options[0]!.id;
+  return picture.of === 'lay' ? layGiven(picture.left) : options![0]!.id;
 }
 
 /** Comes to a kind, by any answer of those before it, and shows it to who learns. */

@@ -93,7 +93,7 @@ it('rules out a wrong answer for who asks for help, never the last one, and brin
   let out: string[] = [];
   for (let i = 0; i < 9; i += 1) out = (await helpPractice('maud', { seed: open.seed })).ruledOut;
   expect(out).not.toContain(answer);
-  expect(out.length).toBe(set.options.length - 2);
+  expect(out.length).toBe(set.options!.length - 2);
   expect((await practiceOf('maud', now)).ruledOut).toEqual(out);
   const worth = await answerPractice('maud', { seed: open.seed, answer }, now);
   const alone = await practiceOf('tobi', now);
@@ -133,7 +133,7 @@ it('a lead gives a job that ended to practise on: no person and no unit in it', 
   expect(JSON.stringify(cases)).not.toMatch(/Ines|Rafe|Tobi|Maud|unit|Unit 26/u);
   for (const [i, past] of cases.entries()) {
     const e = exerciseOf({ kind: 'past', seed: i, level: 3, past });
-    expect(e.options.filter((o) => e.worth(o.id)?.right)).toHaveLength(1);
+    expect(e.options!.filter((o) => e.worth(o.id)?.right)).toHaveLength(1);
   }
   // It is among the kinds of everybody now.
   expect((await practiceOf('ines')).kinds.map((k) => k.kind)).toContain('past');

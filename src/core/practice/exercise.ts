@@ -9,8 +9,8 @@ export interface PracticeOption {
 /** What an answer comes to. */
 export interface Worth {
   right: boolean;
-  /** The right one of the options; empty where there is nothing to choose from. */
-  answer: string;
+  /** The right one of the options; absent where something is done by hand. */
+  answer?: string;
   /** Why, by the rule or the geometry behind it. */
   because: string;
   /** What happens on the car by a wrong choice. */
@@ -23,8 +23,8 @@ export interface Worth {
 export interface Exercise {
   ask: string;
   picture: PracticePicture;
-  /** None where something runs and is stopped. */
-  options: PracticeOption[];
+  /** Absent where something is done by hand: laid, stopped, walked. */
+  options?: PracticeOption[];
   source: string;
   /** The one number that says how hard it is. */
   hard: { value: number; unit: string };
@@ -44,7 +44,9 @@ export type BenchMaker = (
   bench: PracticeBench | undefined,
 ) => Exercise;
 
-interface Choice extends Omit<Exercise, 'worth'>, Pick<Worth, 'answer' | 'because' | 'otherwise'> {
+interface Choice extends Omit<Exercise, 'worth'>, Pick<Worth, 'because' | 'otherwise'> {
+  options: PracticeOption[];
+  answer: string;
   /** What each of the options does, drawn. */
   after: (chosen: PracticeOption, right: boolean) => PracticePicture;
 }
@@ -65,5 +67,5 @@ export function choice({ answer, because, otherwise, after, ...set }: Choice): E
 }
 
 /** Options that are not right, in their order. */
-export const wrongOnes = ({ options, worth }: Exercise): string[] =>
+export const wrongOnes = ({ options = [], worth }: Exercise): string[] =>
   options.map((o) => o.id).filter((id) => worth(id)?.right === false);

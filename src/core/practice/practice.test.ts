@@ -46,7 +46,7 @@ describe('exercises', () => {
         const { right, wrong } = answersOf(e);
         expect([e.worth(right)?.right, e.worth(wrong)?.right]).toEqual([true, false]);
         expect(e.worth('none such')).toBeUndefined();
-        const ids = e.options.map((o) => o.id);
+        const ids = (e.options ?? []).map((o) => o.id);
         expect(new Set(ids).size).toBe(ids.length);
         expect(ids.filter((id) => e.worth(id)?.right).length).toBe(ids.length > 0 ? 1 : 0);
         const { because, otherwise } = worthOf(e, wrong);

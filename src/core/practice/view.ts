@@ -52,7 +52,7 @@ export function practiceView(
   const dayMs = 86_400_000;
   return {
     open: shown,
-    set: { ask, picture, options, hard },
+    set: { ask, picture, hard, ...(options ? { options } : {}) },
     ruledOut: ruledOut(open),
     today: { done: l.done.filter((d) => nowMs - d.atMs < dayMs).length, of: dailyExercises },
     kinds: standings(l, pasts),

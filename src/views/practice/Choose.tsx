@@ -1,22 +1,22 @@
 import { useEffect } from 'react';
+import type { PracticeOption } from '../../core/practice/index.ts';
 import { ExerciseFrame, type ExerciseProps } from './ExerciseFrame.tsx';
 import { type ExerciseHandle, useExercise } from './useExercise.ts';
 
 /** One of several is chosen. */
-export function Choose(props: ExerciseProps) {
-  const { set } = props.view;
+export function Choose({ options, ...props }: ExerciseProps & { options: PracticeOption[] }) {
   const exercise = useExercise(props.view, props.who);
   const { worth, given, out, answer, help } = exercise;
   useKeys(
-    set.options.map((o) => o.id),
+    options.map((o) => o.id),
     answer,
   );
-  const canHelp = out.length < set.options.length - 2;
+  const canHelp = out.length < options.length - 2;
   return (
     <ExerciseFrame
       {...props}
       exercise={exercise}
-      todo={`Choose by what you see; keys 1 to ${set.options.length} do it too.`}
+      todo={`Choose by what you see; keys 1 to ${options.length} do it too.`}
       help={
         canHelp
           ? { text: 'Help: rule one out. It comes again sooner then.', onHelp: () => void help() }
@@ -24,7 +24,7 @@ export function Choose(props: ExerciseProps) {
       }
     >
       <ol className="answers">
-        {set.options.map((o, i) => (
+        {options.map((o, i) => (
           <li key={o.id}>
             <button
               type="button"

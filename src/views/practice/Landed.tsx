@@ -1,15 +1,15 @@
 import type { PracticePicture } from '../../core/practice/index.ts';
+import { onLine } from '../../ui/onLine.ts';
 import { both } from '../../ui/units.ts';
 
-const [left, right, line] = [20, 420, 90];
+const [left, right, line] = [20, 420, 90] as const;
 const kinds = { 'N·m': 'torque', mm: 'length' } as const;
 
 /** What a choice comes to on a line, against the window that is asked. */
 export function Landed({ picture: p }: { picture: Extract<PracticePicture, { of: 'landed' }> }) {
   const every = [p.low, p.high, p.at];
   const room = 0.15 * (Math.max(...every) - Math.min(...every));
-  const [least, most] = [Math.min(...every) - room, Math.max(...every) + room];
-  const x = (v: number) => left + ((v - least) / (most - least)) * (right - left);
+  const x = onLine(every, [left, right], room);
   const write = (v: number) => both(v, kinds[p.unit]);
   const at = write(p.at);
   return (

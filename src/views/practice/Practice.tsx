@@ -57,9 +57,9 @@ export default function Practice({
 
 /** An exercise as its kind is done: something is chosen, laid, a pump is stopped, a nut is walked. */
 function OneExercise(props: { view: PracticeView; who: string; onNext: () => void }) {
-  const { picture } = props.view.set;
+  const { picture, options } = props.view.set;
   if (picture.of === 'ram') return <StopTheRam {...props} picture={picture} />;
   if (picture.of === 'lay') return <LayTheStack {...props} picture={picture} />;
   if (picture.of === 'nut') return <WalkANut {...props} picture={picture} />;
-  return <Choose {...props} />;
+  return options && <Choose {...props} options={options} />;
 }

@@ -1,6 +1,7 @@
 import type { PracticePicture } from '../../core/practice/index.ts';
+import { onLine } from '../../ui/onLine.ts';
 
-const [left, right] = [40, 840];
+const [left, right] = [40, 840] as const;
 
 /** End play on a line: the window, where it stands, what each place of the lock would leave. */
 export function WindowLine({
@@ -15,8 +16,7 @@ export function WindowLine({
     p.playMm,
     ...p.places.map((x) => x.playMm),
   ];
-  const [least, most] = [Math.min(...every) - 0.02, Math.max(...every) + 0.02];
-  const x = (mm: number) => left + ((mm - least) / (most - least)) * (right - left);
+  const x = onLine(every, [left, right], 0.02);
   return (
     <svg
       className="drawing"

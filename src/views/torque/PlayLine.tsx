@@ -1,20 +1,21 @@
 import type { AdjustNow } from '../../core/job/index.ts';
+import { onLine } from '../../ui/onLine.ts';
 import { both } from '../../ui/units.ts';
 
-const [left, right] = [150, 860];
+const [left, right] = [150, 860] as const;
 
 /** End play on one line: the window, where it stands, what each place of the lock would leave; the same again warm. */
 export function PlayLine({ now, warmMm }: { now: AdjustNow; warmMm: number | undefined }) {
   const { adjusted, last, window } = now;
   const places = adjusted?.places ?? [];
   const every = [
+    0,
     window.lowMm,
     window.highMm,
     ...(last ? [last.meanMm] : []),
     ...places.flatMap((p) => [p.playMm, p.playMm + (warmMm ?? 0)]),
   ];
-  const [least, most] = [Math.min(0, ...every), Math.max(...every) + 0.02];
-  const x = (mm: number) => left + ((mm - least) / (most - least)) * (right - left);
+  const x = onLine(every, [left, right], 0.02);
   const cold = 54;
   const warm = 100;
   return (

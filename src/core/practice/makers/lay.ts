@@ -88,7 +88,6 @@ export const lay: BenchMaker = (r, level, own) => {
   return {
     ask: `${strokeWords[work.operation]} Lay the stack.`,
     picture,
-    options: [],
     source: 'geometry; contact by Hertz, ISO 76',
     hard: {
       value: Number(nearMm.toFixed(1)),
@@ -101,7 +100,6 @@ export const lay: BenchMaker = (r, level, own) => {
       const right = gravest.status !== 'stop';
       return {
         right,
-        answer: '',
         because: sentence(gravest),
         otherwise: harmOf(gravest),
         picture: right

@@ -149,7 +149,6 @@ export const nut: Maker = (r, level) => {
   return {
     ask: 'A new nut, run on by hand. Walk it through.',
     picture,
-    options: [],
     source: `${practice}; judged as the torque station judges a nut`,
     hard: {
       value: Math.round(100 * (missShare[level - 1] ?? 0.05)),
@@ -161,7 +160,6 @@ export const nut: Maker = (r, level) => {
       const { right, because, otherwise, stageId, actual } = end;
       return {
         right,
-        answer: '',
         because,
         otherwise,
         picture: { ...picture, ended: { stageId, actual } },

@@ -116,7 +116,6 @@ export const ram: Maker = (r, level) => {
   return {
     ask: 'The pump runs. Release it the moment it has to stop.',
     picture,
-    options: [],
     source: 'made-up stroke, called as the press bench calls a real one; judgement',
     hard: { value: allowedMm, unit: 'mm of the pump late at the most' },
     worth: (given) => {
@@ -124,7 +123,6 @@ export const ram: Maker = (r, level) => {
       if (!/^\d{1,4}$/u.test(given) || stopped >= trace.length) return undefined;
       return {
         right: stopped >= first && stopped <= last,
-        answer: '',
         because: `${stopWords(stopped, first, last)}${sentence(call)}`,
         otherwise: isRelease(call.call) ? releases[call.call] : '',
         picture: { ...picture, ended: { at: stopped, first, last } },
