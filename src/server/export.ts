@@ -1,5 +1,6 @@
+import { isOneOf } from '../core/keys-of.ts';
 import Papa from 'papaparse';
-import { type WorkshopKind, workshopKinds } from '../core/schemas/workshop.ts';
+import { workshopKinds } from '../core/schemas/workshop.ts';
 import { listRecords } from '../db/records.ts';
 import { harmless } from './csv.ts';
 import { notFound } from './problem.ts';
@@ -19,9 +20,9 @@ const flat = (o: object, before = ''): Record<string, unknown> =>
 /** `parts.csv`, `parts.json`, …: one kind of record in the format that the import takes. */
 export async function exportFile(name: string): Promise<Response> {
   const [kind = '', ending] = name.split('.');
-  if (!workshopKinds.includes(kind as WorkshopKind) || (ending !== 'csv' && ending !== 'json'))
+  if (!isOneOf(workshopKinds, kind) || (ending !== 'csv' && ending !== 'json'))
     throw notFound('file', name);
-  const list = await listRecords((await store()).db, kind as WorkshopKind);
+  const list = await listRecords((await store()).db, kind);
   const headers = {
     'content-disposition': `attachment; filename="${name}"`,
     'content-type': ending === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',

@@ -1,3 +1,4 @@
+import { isOneOf } from '../core/keys-of.ts';
 import { type Static, Type } from '@sinclair/typebox';
 import { familyByCode } from '../core/families/index.ts';
 import {
@@ -5,7 +6,6 @@ import {
   type LifeRecord,
   logbookView,
   type LogbookView,
-  type Question,
   questions,
 } from '../core/logbook/index.ts';
 import { countRecords, getRecord, listRecords, putRecord } from '../db/records.ts';
@@ -18,9 +18,9 @@ import { store } from './store.ts';
 
 /** A question as it stands in an address; what it does not know is left out. */
 export function askedIn(search: URLSearchParams): Asked {
-  const q = search.get('q');
+  const asked = search.get('q');
   return {
-    question: questions.includes(q as Question) ? (q as Question) : 'lasts',
+    question: isOneOf(questions, asked) ? asked : 'lasts',
     family: familyByCode(search.get('family') ?? undefined)?.code,
     by: search.get('by')?.slice(0, 40) ?? undefined,
   };

@@ -1,6 +1,7 @@
+import { isOneOf } from '../core/keys-of.ts';
 import { beforeStroke, setupOf } from '../core/job/index.ts';
-import { type Operation, operations } from '../core/press/index.ts';
-import { type RamFault, ramFaults } from '../core/standins/ram.ts';
+import { operations } from '../core/press/index.ts';
+import { ramFaults } from '../core/standins/ram.ts';
 import { standInRam } from '../devices/ram.ts';
 import { inUse } from './in-use.ts';
 import { jobView } from './job-record.ts';
@@ -15,9 +16,9 @@ export async function ramStream(
   operation: string,
   setting: string,
 ): Promise<Response> {
-  if (!operations.includes(operation as Operation)) throw notFound('stroke', operation);
+  if (!isOneOf(operations, operation)) throw notFound('stroke', operation);
   const [fault = '', lead] = setting.split('+');
-  if (!ramFaults.includes(fault as RamFault) || (lead !== undefined && lead !== 'drop-out'))
+  if (!isOneOf(ramFaults, fault) || (lead !== undefined && lead !== 'drop-out'))
     throw invalid([
       {
         field: 'setting',
@@ -25,20 +26,14 @@ export async function ramStream(
       },
     ]);
   const view = await jobView(jobId);
-  const setup = setupOf(view, operation as Operation);
+  const setup = setupOf(view, operation);
   const kind = setup?.press.kind;
   if (kind === 'hammer' || kind === 'screw')
     throw notNow('gauge', `${setup?.press.name} has no gauge.`);
-  const early = beforeStroke(operation as Operation, view);
+  const early = beforeStroke(operation, view);
   if (early) throw refused(early);
   if (!setup) throw notNow('operation', 'Dimensions of the parts are missing.');
   const letGo = claim(jobId);
-  const gauge = standInRam(
-    setup,
-    fault as RamFault,
-    lead === 'drop-out',
-    Date.now() % 1_000_000,
-    standInSpeed,
-  );
+  const gauge = standInRam(setup, fault, lead === 'drop-out', Date.now() % 1_000_000, standInSpeed);
   return sse(gauge.read(), letGo);
 }

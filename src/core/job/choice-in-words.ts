@@ -1,10 +1,11 @@
+import { isOneOf } from '../keys-of.ts';
 import { filmNames } from './school-on-job.ts';
 import { familyOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { partByNumber } from './part-on-job.ts';
 import { pressById } from './press-on-job.ts';
 import { partInShort } from '../matching/index.ts';
-import { type Film, films } from '../fits/index.ts';
+import { films } from '../fits/index.ts';
 
 const fieldNames: Readonly<Record<string, string>> = {
   without: 'Not at hand',
@@ -22,7 +23,6 @@ const fieldNames: Readonly<Record<string, string>> = {
   pressId: 'Tool',
   usedAgain: 'This bearing goes back in',
 };
-const isFilm = (x: unknown): x is Film => films.some((f) => f === x);
 
 function valueInWords(key: string, value: unknown, job: JobNow): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
@@ -33,7 +33,7 @@ function valueInWords(key: string, value: unknown, job: JobNow): string {
     case 'route':
       return familyOf(job)?.routes.find((r) => r.id === value)?.name ?? value;
     case 'film':
-      return isFilm(value) ? filmNames[value] : value;
+      return isOneOf(films, value) ? filmNames[value] : value;
     case 'partNumber': {
       const part = partByNumber(job, value);
       return part ? `${part.number}, ${partInShort(part)}` : value;

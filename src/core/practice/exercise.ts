@@ -44,15 +44,25 @@ export type BenchMaker = (
   bench: PracticeBench | undefined,
 ) => Exercise;
 
-interface Choice extends Omit<Exercise, 'worth'>, Pick<Worth, 'because' | 'otherwise'> {
-  options: PracticeOption[];
-  answer: string;
+interface OptionOf<Id extends string> extends PracticeOption {
+  id: Id;
+}
+interface Choice<Id extends string>
+  extends Omit<Exercise, 'worth' | 'options'>, Pick<Worth, 'because' | 'otherwise'> {
+  options: OptionOf<Id>[];
+  answer: Id;
   /** What each of the options does, drawn. */
-  after: (chosen: PracticeOption, right: boolean) => PracticePicture;
+  after: (chosen: OptionOf<Id>, right: boolean) => PracticePicture;
 }
 
 /** An exercise of which one option is right. Throws RangeError where none of its options is. */
-export function choice({ answer, because, otherwise, after, ...set }: Choice): Exercise {
+export function choice<Id extends string>({
+  answer,
+  because,
+  otherwise,
+  after,
+  ...set
+}: Choice<Id>): Exercise {
   if (!set.options.some((o) => o.id === answer))
     throw new RangeError(`answer: ${answer} is none of the options`);
   return {

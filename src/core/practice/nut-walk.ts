@@ -1,3 +1,4 @@
+import { isOneOf, keysOf } from '../keys-of.ts';
 import { sentence } from '../rules/index.ts';
 import { madeUpNut, type MadeUpNut, type WrenchRange } from '../standins/wrench.ts';
 import {
@@ -32,7 +33,7 @@ export const slips = {
   },
 } as const;
 export type SlipId = keyof typeof slips;
-const isSlip = (id: string): id is SlipId => id in slips;
+const slipIds = keysOf(slips);
 
 /** One thing done to the nut; a figure where it is pulled. */
 export interface NutStep {
@@ -86,7 +87,7 @@ const readingsOf = (p: Procedure, steps: readonly NutStep[]): StageReading[] =>
 export function nutEnd(p: Procedure, steps: readonly NutStep[]): NutEnd | undefined {
   const readings: StageReading[] = [];
   for (const step of steps) {
-    if (isSlip(step.id))
+    if (isOneOf(slipIds, step.id))
       return {
         right: false,
         stageId: p.stages[walkProcedure(p, readings).current]?.id,

@@ -1,3 +1,4 @@
+import { isOneOf } from '../../core/keys-of.ts';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { notFound } from '../problem.ts';
 
@@ -68,6 +69,6 @@ export const known = <T extends string>(
   value: string | undefined,
   what: string,
 ): T => {
-  if (!list.includes(value as T)) throw notFound(what, value ?? '');
-  return value as T;
+  if (!isOneOf(list, value)) throw notFound(what, value ?? '');
+  return value;
 };

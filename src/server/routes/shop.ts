@@ -11,7 +11,7 @@ import {
 } from '../practice.ts';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
-import { type WorkshopKind, workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
+import { workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
@@ -159,10 +159,7 @@ export const shopRoutes: readonly Route[] = [
     'What the shop owns and knows, one kind',
     {},
     async ({ params }) =>
-      listRecords(
-        (await store()).db,
-        known(workshopKinds, params['kind'], 'kind of record') as WorkshopKind,
-      ),
+      listRecords((await store()).db, known(workshopKinds, params['kind'], 'kind of record')),
   ),
   route(
     'POST',

@@ -1,3 +1,4 @@
+import { isOneOf } from '../../core/keys-of.ts';
 import {
   DndContext,
   type DragEndEvent,
@@ -37,7 +38,7 @@ const toNextPlace: KeyboardCoordinateGetter = (event, { context, currentCoordina
   const own = context.collisionRect;
   if (!own || places.length === 0) return undefined;
   const before = step > 0 ? -1 : roles.length;
-  const at = context.over ? roles.indexOf(context.over.id as Role) : before;
+  const at = context.over ? roles.findIndex((r) => r === context.over?.id) : before;
   const next = places[Math.max(0, Math.min(places.length - 1, at + step))]!;
   return {
     x: currentCoordinates.x + next.left + next.width / 2 - (own.left + own.width / 2),
@@ -96,14 +97,14 @@ export function HandStack({
     onHold(undefined);
   };
   const lay = ({ over: place }: DragEndEvent) => {
-    if (held && place) onLay(place.id as Role, held);
+    if (held && isOneOf(roles, place?.id)) onLay(place.id, held);
     drop();
   };
   return (
     <DndContext
       sensors={sensors}
       onDragStart={(e) => setHeld(kit.find((a) => a.id === e.active.id))}
-      onDragOver={(e) => hang(e.over?.id as Role | undefined)}
+      onDragOver={(e) => hang(roles.find((r) => r === e.over?.id))}
       onDragEnd={lay}
       onDragCancel={drop}
     >

@@ -22,7 +22,7 @@ export const family: Maker = (r, level) => {
     options: shuffled([right, ...others], r).map((f) => ({ id: f.code, text: f.name })),
     answer: right.code,
     after: (chosen, isRight) => {
-      const yours = familyByCode(chosen.id as FamilyCode);
+      const yours = familyByCode(chosen.id);
       return besideRight(
         [right.name, seen(right.code)],
         isRight || !yours ? undefined : [yours.name, seen(yours.code)],

@@ -32,8 +32,7 @@ export const hear: Maker = (r, level) => {
     picture: { of: 'sound', sound, overRoadDb },
     options: shuffled([sound, ...wrong], r).map((id) => ({ id, text: soundWords[id] })),
     answer: sound,
-    after: (chosen, right) =>
-      besideRight(alone(sound), right ? undefined : alone(chosen.id as Sound)),
+    after: (chosen, right) => besideRight(alone(sound), right ? undefined : alone(chosen.id)),
     because: `It is ${soundWords[sound]}${points ? `: it speaks for ${points}` : ''}.`,
     source: practice,
     otherwise: 'A noise that is named wrongly sends the first tests to the wrong corner.',

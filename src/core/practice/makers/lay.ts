@@ -1,3 +1,4 @@
+import { isOneOf } from '../../keys-of.ts';
 import {
   type Adapter,
   roles,
@@ -22,8 +23,6 @@ import { gravestOf, harmOf } from '../harm.ts';
 import { besideRight, type LayPicture, type PracticePicture } from '../picture.ts';
 import { pickOne } from './draw.ts';
 
-const isRole = (word: string | undefined): word is Role => roles.some((r) => r === word);
-
 /** A stack as it is sent: `pusher=ring-71;support=support-110`. */
 export const layGiven = (s: Stack): string =>
   roles.flatMap((r) => (s[r] ? `${r}=${s[r].id}` : [])).join(';');
@@ -34,7 +33,7 @@ export function laidFrom(given: string, { drawer }: PracticeBench): Stack | unde
   for (const part of given.split(';')) {
     const [role, id] = part.split('=');
     const piece = drawer.find((a) => a.id === id);
-    if (!isRole(role) || !piece || stack[role]) return undefined;
+    if (!isOneOf(roles, role) || !piece || stack[role]) return undefined;
     stack[role] = piece;
   }
   const { pusher } = stack;

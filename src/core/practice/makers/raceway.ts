@@ -52,7 +52,7 @@ export const raceway: Maker = (r, level) => {
     options: shuffled([answer, ...others], r).map((c) => ({ id: c, text: causes[c].name })),
     answer,
     after: (chosen, right) => {
-      const yours = leaves[chosen.id as CauseId]?.(0, 360 / balls) ?? [];
+      const yours = leaves[chosen.id]?.(0, 360 / balls) ?? [];
       return besideRight(
         [causes[answer].name, { ...ring, marks }],
         right ? undefined : [`${chosen.text} leaves this`, { ...ring, marks: yours }],
