@@ -38,6 +38,8 @@ it('takes a piece drawn on to the axis, says while it hangs there what it would 
   const disc = page.locator('.hand-drawer button', { hasText: 'Disc 95' });
   await disc.focus();
   await page.keyboard.press('Enter');
+  // It is in the hand before it is moved.
+  await page.locator('.hand-held').waitFor();
   await page.keyboard.press('ArrowDown');
   await page.locator('.hand-word').waitFor();
   await page.keyboard.press('Escape');
