@@ -1,9 +1,10 @@
+import type { Static } from '@sinclair/typebox';
 import { noise, stacks, survival } from '../compute.ts';
 import { importTable, importText, type TableKind } from '../import.ts';
 import { kitGaps } from '../kit.ts';
 import { toldHere } from '../logbook.ts';
 import { Problem } from '../problem.ts';
-import { signals } from '../wheel-speed.ts';
+import { signals, type TakeSchema, takeSignals } from '../wheel-speed.ts';
 
 /** What is worked out beside the server, so that a tap elsewhere does not wait for it. */
 export const tasks = {
@@ -12,6 +13,8 @@ export const tasks = {
   stacks,
   survival,
   signals,
+  /** As it is sent: half a million figures are not written out beside a tap either. */
+  take: async (asked: Static<typeof TakeSchema>) => JSON.stringify(await takeSignals(asked)),
   gaps: () => kitGaps(),
   logbook: toldHere,
   table: ({ kind, csv, rest }: { kind: TableKind; csv: string; rest: boolean }) =>

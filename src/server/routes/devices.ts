@@ -5,7 +5,8 @@ import { playStream } from '../play.ts';
 import { runoutStream } from '../runout.ts';
 import { standInsOn } from '../shop.ts';
 import { indicatorStream } from '../streams.ts';
-import { TakeSchema, takeSignals } from '../wheel-speed.ts';
+import { heavy } from '../heavy/pool.ts';
+import { TakeSchema } from '../wheel-speed.ts';
 
 import { wrenchStream } from '../wrench.ts';
 import { route, type Route } from './route.ts';
@@ -88,9 +89,10 @@ export const devicesRoutes: readonly Route[] = [
     '/api/devices/wheel-speed/take',
     'A short recording of the four wheel-speed signals, from the stand-in reader',
     { body: TakeSchema },
-    async ({ body }) => {
+    async ({ body, request }) => {
       await standInsOn();
-      return takeSignals(body);
+      const taken = await heavy('take', body, { signal: request.signal });
+      return new Response(taken, { headers: { 'content-type': 'application/json' } });
     },
   ),
 ];
