@@ -1,7 +1,8 @@
 import { random } from '../standins/cars.ts';
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { type Exercise, levels, wrongOnes } from './exercise.ts';
-import type { PracticeBench, PracticeKit } from './bench.ts';
+import type { PracticeBench } from './bench.ts';
+import type { PracticeKit } from './drawer.ts';
 import { benchFor, exercise, type ExerciseKind, exerciseKinds } from './makers.ts';
 import { type PastCase, pastExercise } from './past.ts';
 

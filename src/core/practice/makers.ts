@@ -2,12 +2,11 @@ import { keysOf } from '../keys-of.ts';
 import { random } from '../standins/cars.ts';
 import {
   fittingStrokes,
-  ownBench,
   type PracticeBench,
-  type PracticeKit,
   type PracticeStroke,
   practiceStrokes,
 } from './bench.ts';
+import { ownBench, type PracticeKit } from './drawer.ts';
 import type { BenchMaker, Exercise } from './exercise.ts';
 import { adjust } from './makers/adjust.ts';
 import { castle } from './makers/castle.ts';

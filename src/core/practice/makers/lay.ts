@@ -1,23 +1,16 @@
 import { isOneOf } from '../../keys-of.ts';
-import {
-  type Adapter,
-  roles,
-  type Role,
-  type Setup,
-  solve,
-  type Stack,
-} from '../../press/index.ts';
+import { type Adapter, roles, type Role, solve, type Stack } from '../../press/index.ts';
 import { sentence } from '../../rules/index.ts';
 import {
-  bridgeOf,
   judgeLaid,
   type LaidStack,
-  madeUpBench,
   type PracticeBench,
   practiceSetup,
   practiceStrokes,
+  stacksOn,
   strokeWords,
 } from '../bench.ts';
+import { madeUpBench } from '../drawer.ts';
 import type { BenchMaker } from '../exercise.ts';
 import { gravestOf, harmOf } from '../harm.ts';
 import { besideRight, type LayPicture, type PracticePicture } from '../picture.ts';
@@ -57,28 +50,15 @@ export function whereWrong(laid: LaidStack): Role | 'path' | undefined {
   return word?.status === 'stop' ? (roles.find((r) => r === word.role) ?? 'path') : undefined;
 }
 
-/** A stack of the drawer that is wrong: how the press was left. */
-function leftOn({ work, drawer }: PracticeBench, setup: Setup, r: () => number): Stack {
-  const wrong = drawer.flatMap((pusher) =>
-    drawer.flatMap((support): Stack[] => {
-      const cap = bridgeOf(pusher, drawer, setup);
-      const stack = { pusher, support, ...(cap && cap !== support ? { cap } : {}) };
-      const stopped = pusher !== support && judgeLaid({ work, stack }).status === 'stop';
-      return stopped ? [stack] : [];
-    }),
-  );
-  if (wrong.length === 0) throw new RangeError('bench: no stack of its drawer is wrong');
-  return pickOne(wrong, r);
-}
-
 /** Lay the stack for this stroke, from the pieces at hand. The harder, the nearer the wrong ones come. */
 export const lay: BenchMaker = (r, level, own) => {
   const bench = own ?? madeUpBench(pickOne(practiceStrokes, r), r, level);
   const { work, drawer, nearMm } = bench;
-  const setup = practiceSetup(work);
-  const [best] = solve(drawer, setup, 1).solutions;
+  const [best] = solve(drawer, practiceSetup(work), 1).solutions;
   if (!best) throw new RangeError('bench: no stack of its drawer is right');
-  const picture: LayPicture = { of: 'lay', bench, left: leftOn(bench, setup, r) };
+  const wrong = stacksOn(bench).filter((l) => judgeLaid(l).status === 'stop');
+  if (wrong.length === 0) throw new RangeError('bench: no stack of its drawer is wrong');
+  const picture: LayPicture = { of: 'lay', bench, left: pickOne(wrong, r).stack };
   const judged = (stack: Stack): PracticePicture => ({
     of: 'stack',
     laid: { work, stack },

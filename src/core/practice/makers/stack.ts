@@ -1,15 +1,14 @@
 import { keysOf } from '../../keys-of.ts';
 import { sentence } from '../../rules/index.ts';
 import {
-  bridgeOf,
   fittingStrokes,
   judgeLaid,
   type LaidStack,
-  madeUpBench,
   type PracticeBench,
-  practiceSetup,
+  stacksOn,
   strokeWords,
 } from '../bench.ts';
+import { madeUpBench } from '../drawer.ts';
 import { type BenchMaker, choice } from '../exercise.ts';
 import { gravestOf, harmOf } from '../harm.ts';
 import type { Verdict } from '../../verdict.ts';
@@ -31,29 +30,17 @@ interface Laid extends LaidStack {
   gravest: Verdict;
 }
 
-/** Every stack of two pieces of a drawer, with what bridges the pusher, judged. */
-function laidStacks({ work, drawer }: PracticeBench): Laid[] {
-  const setup = practiceSetup(work);
-  return drawer.flatMap((pusher) =>
-    drawer.flatMap((support): Laid[] => {
-      if (pusher === support) return [];
-      const cap = bridgeOf(
-        pusher,
-        drawer.filter((a) => a !== support),
-        setup,
-      );
-      const laid = { work, stack: { pusher, support, ...(cap ? { cap } : {}) } };
-      const gravest = gravestOf(judgeLaid(laid));
-      if (!gravest || gravest.status === 'check') return [];
-      const outcome = outcomes.find((o) => o === gravest.rule) ?? 'no-fit';
-      return [{ ...laid, outcome, gravest }];
-    }),
-  );
-}
+/** Every stack of a drawer that is right or wrong, judged; what only asks for a look is no question. */
+const judgedStacks = (bench: PracticeBench): Laid[] =>
+  stacksOn(bench).flatMap((laid): Laid[] => {
+    const gravest = gravestOf(judgeLaid(laid));
+    if (!gravest || gravest.status === 'check') return [];
+    return [{ ...laid, outcome: outcomes.find((o) => o === gravest.rule) ?? 'no-fit', gravest }];
+  });
 
 /** Whether there is something to judge on a bench: right stacks, and wrong ones that have a piece in common with one. */
 function judged(bench: PracticeBench, level: number) {
-  const all = laidStacks(bench);
+  const all = judgedStacks(bench);
   const good = all.filter((l) => l.outcome === 'press.path');
   const isNear = ({ stack: s }: Laid) =>
     good.some(({ stack: g }) => g.pusher.id === s.pusher.id || g.support?.id === s.support?.id);
