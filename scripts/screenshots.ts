@@ -106,15 +106,15 @@ async function atThePlay(): Promise<string> {
   return `${path}/torque`;
 }
 
-/** The second exercise of a fresh learner: a section in which something may be wrong. */
-async function atTheSection(): Promise<string> {
+/** The second exercise of a fresh learner: a stack to lay from the shop's own kit. */
+async function atTheStack(): Promise<string> {
   const learner = `${url}/api/practice/rafe`;
   const { open, set } = (await (await fetch(learner)).json()) as {
     open: { kind: string; seed: number };
-    set: { options: { id: string }[] };
+    set: { options?: { id: string }[] };
   };
-  const [first] = set.options;
-  if (open.kind !== 'section' && first)
+  const first = set.options?.[0];
+  if (open.kind !== 'lay' && first)
     await send('POST', '/api/practice/rafe/answers', { seed: open.seed, answer: first.id });
   return '/practice';
 }
@@ -127,8 +127,6 @@ interface Shot {
   path: string | (() => Promise<string>);
   press?: string;
   size?: [number, number];
-  /** The last answer of an exercise is given, so that what it comes to is drawn. */
-  answer?: true;
   /** A pull with the stand-in wrench, and how. */
   pull?: string;
   /** What has to be computed or drawn before the picture is taken. */
@@ -153,7 +151,7 @@ const shots: Shot[] = [
   { name: 'kit', path: '/kit' },
   { name: 'old-part', path: readOld, waitMs: 600 },
   { name: 'logbook', path: '/logbook?q=school&family=A3&by=school-feed' },
-  { name: 'practice', path: atTheSection, answer: true, waitMs: 900 },
+  { name: 'practice', path: atTheStack, waitMs: 1500 },
   { name: 'adjust', path: atThePlay, press: 'Adjust' },
   { name: 'quote', path: `${job('21')}/quote`, waitMs: 900 },
   {
@@ -189,7 +187,6 @@ for (const s of shots) {
   await page.goto(url + path, { waitUntil: 'networkidle' });
   await page.locator('astro-island[ssr]').first().waitFor({ state: 'detached' });
   if (s.press) await page.locator('.ops button', { hasText: s.press }).click();
-  if (s.answer) await page.locator('.answers button').last().click();
   if (s.pull) {
     await page.getByLabel(/^Tool/u).selectOption('digital-340');
     await page.getByLabel('Stand-in wrench').selectOption({ label: s.pull });

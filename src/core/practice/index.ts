@@ -4,7 +4,7 @@ export * from './makers.ts';
 export * from './past.ts';
 export * from './picture.ts';
 export * from './view.ts';
-export { judgeLaid, type LaidStack, practiceSetup, practiceStrokes } from './bench.ts';
+export { judgeLaid, type LaidStack, practiceSetup } from './bench.ts';
 export { layGiven, relaid, whereWrong } from './makers/lay.ts';
 export * from './nut-walk.ts';
 export type { PracticeKit } from './drawer.ts';

@@ -32,7 +32,6 @@ export const slips = {
     why: 'A nut that is used once has no second clamp in it.',
   },
 } as const;
-export type SlipId = keyof typeof slips;
 const slipIds = keysOf(slips);
 
 /** One thing done to the nut; a figure where it is pulled. */
