@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sentence } from '../rules/index.ts';
 import {
+  beginsAgain,
   judgeStage,
   judgeWrench,
+  mayGoUnmeasured,
   orderFault,
   type Procedure,
   procedureDone,
@@ -46,6 +48,12 @@ const p: Procedure = {
 
 it('an angle is counted from the last torque before it', () => {
   expect([snugOf(p, base), snugOf(p, turns), snugOf(p, angle)]).toEqual([120, 120, 120]);
+  const again = stage('again', 'torque', { value: 70 });
+  const twice = {
+    ...p,
+    stages: [base, turns, again, angle, stage('last', 'torque', { value: 9 })],
+  };
+  expect([snugOf(twice, base), snugOf(twice, angle)]).toEqual([120, 70]);
   expect(snugOf({ ...p, stages: [angle, base] }, angle)).toBeUndefined();
 });
 
@@ -124,6 +132,41 @@ describe('a stage', () => {
       1,
     );
   });
+  it('of an end play is too tight or too loose, never a pull too far', () => {
+    const play = stage('e', 'end-play', { value: 0.05, tolerance: 0.03 });
+    for (const stretch of [false, true]) {
+      const say = (actual: number) => judgeStage({ ...p, stretch }, play, { actual });
+      expect(say(0.01)).toMatchObject({ rule: 'adjust.tight', min: 0.02, max: 0.08, unit: 'mm' });
+      expect([0.02, 0.08].map((mm) => say(mm).status)).toEqual(['good', 'good']);
+      expect(say(0.09).rule).toBe('adjust.loose');
+    }
+    const most = stage('e', 'end-play', { value: 0.05 });
+    expect(stageWindow(most)).toEqual({ low: 0, high: 0.05, ours: false });
+  });
+  it('is held against a window that is said to be ours where none is printed', () => {
+    const source = (s: Stage) => judgeStage(p, s, { actual: s.value ?? 0 }).source;
+    expect(source(base)).toBe('made up');
+    expect(source(stage('x', 'torque', { value: 90 }))).toMatch(
+      /^made up; window .*none is printed$/u,
+    );
+  });
+  it('goes without a gauge where a mark or the eye tells it, and nowhere else', () => {
+    const kinds = [
+      'back-off',
+      'angle',
+      'turn-hub',
+      'wait',
+      'torque',
+      'recheck',
+      'drag',
+      'end-play',
+    ] as const;
+    const may = kinds.filter((kind) => mayGoUnmeasured(stage('x', kind, { value: 3 })));
+    expect(may).toEqual(['back-off', 'angle', 'turn-hub', 'wait']);
+    expect(mayGoUnmeasured(lock)).toBe(false);
+    // What was read all the same is held against its window.
+    expect(judgeStage(p, angle, { actual: 80, asSaid: true }).rule).toBe('torque.over');
+  });
   it('says by how much, in whole figures', () => {
     for (const s of [turns, angle])
       expect(sentence(judgeStage(p, s, { asSaid: true }))).toBe('Done as said, not measured.');
@@ -172,6 +215,26 @@ describe('the walk of a procedure', () => {
     expect(procedureDone(p, slackened)).toBe(false);
     expect(walkProcedure(p, slackened).current).toBe(1);
   });
+  it('stays to be begun again until its first stage is read, whatever else is put down', () => {
+    const over = [...sound.slice(0, 2), { stageId: 'angle', actual: 90 }];
+    const on = walkProcedure(p, [...over, { stageId: 'turns', actual: 6 }]);
+    expect(on).toMatchObject({ current: 0, restart: true });
+    expect(orderFault(p, on, 'angle')).toMatchObject({
+      rule: 'torque.order',
+      with: { restart: 'yes' },
+    });
+    expect(walkProcedure(p, [...over, sound[0]!])).toMatchObject({ current: 1, restart: false });
+    // Below its window it is no restart: it is pulled on.
+    const below = walkProcedure(p, [...sound.slice(0, 2), { stageId: 'angle', actual: 40 }]);
+    expect(below).toMatchObject({ current: 2, restart: false });
+  });
+  it('begins anew with its first stage on a nut that was taken up before, and with no other', () => {
+    const after = (n: number) => walkProcedure(p, sound.slice(0, n));
+    expect([0, 1, 4].map((n) => beginsAgain(p, after(n), 'base'))).toEqual([false, true, true]);
+    expect(beginsAgain(p, after(2), 'turns')).toBe(false);
+    const spoilt = walkProcedure(p, [{ stageId: 'base', actual: 140 }]);
+    expect(beginsAgain(p, spoilt, 'base')).toBe(true);
+  });
   it('is named by its last two figures', () => {
     const back = stage('back', 'back-off', { value: 180 });
     const last = stage('last', 'torque', { value: 70 });
@@ -216,6 +279,15 @@ describe('tools', () => {
     const all = [small, bar, digital];
     expect(wrenchesFor(base, all, today).map((w) => w.id)).toEqual(['digital', 'small']);
     expect(wrenchesFor(angle, all, today).map((w) => w.id)).toEqual(['bar', 'digital']);
+    // A lock is made by hand before anything else; a play has its own dial.
+    const punch: Wrench = { id: 'punch', name: 'punch', type: 'hand' };
+    const gauge: Wrench = { id: 'gauge', name: 'gauge', type: 'angle-gauge' };
+    expect(wrenchesFor(lock, [small, gauge, punch], today).map((w) => w.id)).toEqual([
+      'punch',
+      'gauge',
+    ]);
+    const play = stage('e', 'end-play', { value: 0.05 });
+    expect(wrenchesFor(play, all, today)).toEqual(all);
   });
   it('name the field of a length or a weight that cannot be', () => {
     expect(() => wrenchSetting(100, 0, 50)).toThrow(/^wrenchMm: /u);

@@ -9,6 +9,10 @@ import {
   clampOfAngleN,
   crossPatterns,
   faceDiameterMm,
+  fastenerInWords,
+  isSaid,
+  type Locking,
+  lockingWords,
   frictions,
   handTravelMm,
   platesStiffness,
@@ -168,6 +172,35 @@ describe('castle nut and circle of bolts', () => {
     expect(castleWay(turn, 'end-play')).toEqual({ deg: 12, way: 'loosen' });
     expect(castleWay(turn, undefined)).toBeUndefined();
     expect(castleTurn(6, 2, 60)).toMatchObject({ onDeg: 0, backDeg: 0 });
+    // Short of a slot is as far past the one before it.
+    expect(castleTurn(6, 4, -12)).toEqual(castleTurn(6, 4, 18));
+  });
+  it('is told to be locked by what it holds, never by a guess', () => {
+    // Common practice, no published source.
+    const words = (l: Locking) => lockingWords(l);
+    expect(words({ kind: 'castle', holds: 'clamp' })).toMatch(/^Clamps: tightened.*New pin/u);
+    expect(words({ kind: 'castle', holds: 'end-play' })).toMatch(/loosened.*never tightened/u);
+    expect(words({ kind: 'castle' })).toMatch(/not on record/u);
+    const once = (['castle', 'plate', 'stake', 'tab', 'screw', 'self-locking'] as const).map(
+      (kind) => words({ kind }),
+    );
+    expect(new Set(once).size).toBe(6);
+    expect(words({ kind: 'stake' })).toMatch(/not used again/u);
+    expect(words({ kind: 'screw' })).toMatch(/the looser one/u);
+  });
+});
+
+describe('a fastener as it is read', () => {
+  it('says its torque and its angle, an older figure as it was written, or whose manual', () => {
+    expect(fastenerInWords({ torqueNm: 60, angleDeg: 90 })).toBe('60 N·m + 90°');
+    expect(fastenerInWords({ angleDeg: 90, figure: '60' })).toBe('90°');
+    expect(fastenerInWords({ figure: 'wet 45' })).toBe('wet 45');
+    expect(fastenerInWords({ byManual: true })).toBe('by the maker’s manual');
+  });
+  it('is said only with a figure or a manual: a thread and a grade are none', () => {
+    const said = [{ torqueNm: 60 }, { angleDeg: 90 }, { byManual: true as const }];
+    expect(said.every((f) => isSaid({ ...f, source: 'x' }))).toBe(true);
+    expect(isSaid({ thread: 'M12 × 1.5', grade: '10.9', source: 'x' })).toBe(false);
   });
   it.each(Object.entries(crossPatterns))(
     'takes each of %s bolts once, never two neighbours in a row from four on',

@@ -7,10 +7,12 @@ import {
   type Round,
   roundsOf,
   settingOf,
+  toolsToTurn,
   tightenWalk,
   turnFault,
   type TurnReading,
   turnsOf,
+  usualBarWay,
   type Wrench,
 } from './index.ts';
 
@@ -50,6 +52,38 @@ describe('a fastener in its rounds', () => {
       'fastener.over',
     ]);
     expect(judgeTurn(wheel[0]!, undefined, 'x')).toMatchObject({ status: 'good' });
+  });
+  it('is by an angle short, in its window, or stretched: 5° either way is ours', () => {
+    const say = (actual: number) => judgeTurn(pinch[1]!, actual, 'x');
+    expect([84.9, 85, 95, 95.1].map((deg) => say(deg)?.rule)).toEqual([
+      'fastener.below',
+      'torque.in-window',
+      'torque.in-window',
+      'fastener.over-angle',
+    ]);
+    expect(say(90)).toMatchObject({ unit: '°', min: 85, max: 95 });
+    expect(judgeTurn(pinch[0]!, 60, 'plate')).toMatchObject({ unit: 'N·m', min: 57, max: 63 });
+    expect(say(90)!.source).toMatch(/^x; window /u);
+  });
+  it('passes over a round that it has not, and counts a bolt short of its window as still to do', () => {
+    expect(walk(1, pinch, [at(1, 3, { actual: 60 })]).next).toEqual(at(1, 1));
+    expect(walk(1, pinch, [at(1, 1, { actual: 50 })]).next).toEqual(at(1, 1));
+    expect(turnFault(walk(1, pinch, []), pinch, at(1, 3))).toMatchObject({
+      rule: 'fastener.order',
+      value: 1,
+      with: { round: '1' },
+    });
+    // Nothing is left to do, and this bolt is none of them.
+    const done = walk(1, [{ torqueNm: 60 }], [at(1, 1, { actual: 60 })]);
+    expect(turnFault(done, [{ torqueNm: 60 }], at(2, 1))).toMatchObject({ value: 0 });
+  });
+  it('spoils one bolt and leaves the others as they stand', () => {
+    const two = [at(1, 1, { actual: 60 }), at(2, 1, { actual: 60 })];
+    const w = walk(2, pinch, [...two, at(1, 2, { actual: 120 })]);
+    expect(w).toMatchObject({ spoilt: [1], next: at(1, 1) });
+    expect(w.at(at(2, 1))).toMatchObject({ verdict: { status: 'good' } });
+    expect(w.at(at(1, 2))).toMatchObject({ verdict: { rule: 'fastener.over-angle' } });
+    expect(w.at(at(1, 1))).toBeUndefined();
   });
   it('takes wheel nuts crosswise, twice', () => {
     // Common practice, no published source: five nuts in a star.
@@ -123,6 +157,31 @@ describe('which of the tools', () => {
     expect(way.setNm).toBeCloseTo(200, 9);
     expect(rankTools(300, shop, '2026-11-27').every((w) => !w.through.multiplierId)).toBe(true);
   });
+  it('reckons with 0.9 of what a multiplier should give where its record is silent, and never past its own most', () => {
+    // Our judgement, said beside it.
+    const silent = tool('m', { type: 'multiplier', ratio: 4 });
+    const set = settingOf(720, middle, { multiplierId: 'm' }, [silent], '').setNm;
+    expect(set).toBeCloseTo(720 / 3.6, 9);
+    const strong = tool('m', { type: 'multiplier', ratio: 5, maxNm: 800 });
+    expect(rankTools(900, [middle, strong], '').every((w) => !w.through.multiplierId)).toBe(true);
+    expect(rankTools(800, [middle, strong], '')[0]!.through.multiplierId).toBe('m');
+  });
+  it('comes last where its length is needed and not on record', () => {
+    const bare = tool('bare', { maxNm: 150 });
+    const ranked = rankTools(100, [bare, large], '2025-01-01', { offsetMm: 50 });
+    expect(ranked.map((w) => [w.wrench.id, w.lengthUnknown === true])).toEqual([
+      ['large', false],
+      ['bare', true],
+    ]);
+  });
+  it('turns by an angle without a scale, and to a manual’s word with whatever reads or holds', () => {
+    const types = ['click', 'beam', 'digital', 'angle-gauge', 'multiplier', 'bar', 'hand'] as const;
+    const all = types.map((type) => tool(type, { type }));
+    const ids = (to: 'angle' | 'words') => toolsToTurn(to, all).map((w) => w.id);
+    expect(ids('angle')).toEqual(['digital', 'angle-gauge', 'bar']);
+    expect(ids('words')).toEqual(['click', 'beam', 'digital', 'bar', 'hand']);
+    expect(toolsToTurn('words', [{ ...small, retired: 'bent' }])).toEqual([]);
+  });
   it('is set for its offset: 100 N·m on 400 mm through 100 mm straight on is 80', () => {
     // Machinery's Handbook, T_w = T L/(L + E), from memory.
     const wrench = tool('w', { maxNm: 200, lengthMm: 400 });
@@ -158,5 +217,8 @@ describe('which of the tools', () => {
     expect(barWay(20, weightN, bar)).toBeUndefined();
     expect(barWay(1200, weightN, bar)!.reaches).toBe(false);
     expect(() => barWay(100, weightN, { ...bar, slopeDeg: 90 })).toThrow(/slopeDeg/u);
+    // 80 kg on 1.2 m of bar that weighs 45 N: our judgement of what stands in a shop.
+    expect(usualBarWay(461)).toEqual(barWay(461, weightN, bar));
+    expect(usualBarWay(27)).toBeUndefined();
   });
 });
