@@ -1,6 +1,6 @@
 import { type Found, type RuleId, type Said, saying } from '../rules/index.ts';
 import { judgement } from '../rules/rule.ts';
-import { verdict, type Verdict, worst } from '../verdict.ts';
+import { verdict, type Verdict } from '../verdict.ts';
 import { pullVerdict } from './after-pull.ts';
 import type { PullCall } from './pull.ts';
 import { mayGoUnmeasured, type Procedure, type Stage, stageWindow, unitSigns } from './stage.ts';
@@ -103,13 +103,9 @@ export function orderFault(p: Procedure, walk: Walk, stageId: string): Said | un
 export const beginsAgain = (p: Procedure, walk: Walk, stageId: string): boolean =>
   p.stages[0]?.id === stageId && (walk.restart || walk.current > 0);
 
-export const procedureDone = (p: Procedure, readings: readonly StageReading[]): boolean => {
-  const walk = walkProcedure(p, readings);
-  return (
-    walk.current === p.stages.length &&
-    worst(walk.verdicts.filter((v) => v !== undefined)) === 'good'
-  );
-};
+/** Every stage has a good reading that still counts. */
+export const procedureDone = (p: Procedure, readings: readonly StageReading[]): boolean =>
+  walkProcedure(p, readings).current === p.stages.length;
 
 /** "120 N·m, −180°, 5 turns, 70 N·m + 60°" */
 export function procedureInShort(p: Procedure): string {

@@ -82,7 +82,9 @@ describe('a pull on a nut', () => {
     expect(under.free).toBe(false);
     expect(canBeRecorded('angle', under)).toBe(false);
     expect(brokeOff('angle', under, false)).toMatchObject({ rule: 'torque.put-down' });
-    expect(brokeOff('angle', under, true)).toMatchObject({ rule: 'torque.lost' });
+    const lost = { rule: 'torque.lost', value: under.torqueNm };
+    expect(brokeOff('angle', under, true)).toMatchObject({ ...lost, with: { mark: 'yes' } });
+    expect(brokeOff('torque', under, true)).toMatchObject({ ...lost, with: { mark: '' } });
     expect(afterPull('angle', under, true)).toBe('by-mark');
     expect(afterPull('torque', under, true)).toBe('pull');
     const done = followPull(plain(60), 50);
@@ -94,6 +96,18 @@ describe('a pull on a nut', () => {
     const { least, most } = corridorOf(followPull(plain(60), 50).curve)!;
     expect((least + most) / 2).toBeCloseTo(2, 1);
     expect(corridorOf([[0, 50]])).toBeUndefined();
+    // Read from 1° to 12° past snug alone: what comes before and after is another slope.
+    const bent = Array.from({ length: 61 }, (_, i): [number, number] => {
+      const deg = i / 2;
+      return [deg, 20 * Math.min(deg, 1) + 2 * Math.min(deg, 12) + 9 * Math.max(0, deg - 12)];
+    });
+    const corridor = corridorOf(bent)!;
+    expect([corridor.least, corridor.most]).toEqual([
+      expect.closeTo(1.4, 9),
+      expect.closeTo(2.6, 9),
+    ]);
+    expect(corridorOf(bent.filter(([deg]) => deg <= 5))).toBeUndefined();
+    expect(corridorOf(bent.map(([deg, nm]) => [deg, -nm]))).toBeUndefined();
   });
   it('draws one curve through all pulls, and keeps it thinned', () => {
     const aim = { snugNm: 90, targetDeg: 90, fault: 'good' as const, seed: 6, missDeg: 0 };

@@ -207,8 +207,11 @@ describe('the walk of a procedure', () => {
     });
     expect(orderFault(p, over, 'turns')).toMatchObject({ with: { restart: 'yes' } });
     expect(orderFault(p, over, 'base')).toBeUndefined();
-    expect(orderFault(p, walkProcedure(p, sound), 'angle')).toMatchObject({ rule: 'torque.again' });
-    expect(orderFault(p, over, 'other')).toMatchObject({ rule: 'torque.no-stage' });
+    expect(orderFault(p, walkProcedure(p, sound), 'angle')).toMatchObject({
+      rule: 'torque.again',
+      part: 'angle',
+    });
+    expect(orderFault(p, over, 'other')).toMatchObject({ rule: 'torque.no-stage', part: 'other' });
   });
   it('counts nothing behind a stage that is read again: a nut slackened after the last stage is not done', () => {
     const slackened = [...sound, { stageId: 'base', actual: 120 }];

@@ -157,6 +157,8 @@ describe('clamp', () => {
   });
   it('of an angle follows from the stiffness of the joint', () => {
     // Shigley's cone (from memory, recomputed): M12, 40 mm of steel, 2.22 MN/mm.
+    // Our judgement, said beside it: 0.95 of the hex, and the hole.
+    expect(faceDiameterMm(32, 22)).toBeCloseTo(26.2, 9);
     expect(platesStiffness(12, 40) / 1e6).toBeCloseTo(2.22, 2);
     // A whole turn stretches by the pitch.
     expect(clampOfAngleN(360, 1.5, 1e-5)).toBeCloseTo(150_000, 6);
