@@ -23,6 +23,10 @@ describe('end play by the nut', () => {
     const fine = lockPlaces(0.05, { pitchMm: 1.5, stepDeg: 30, pastDeg: 5 }, window);
     expect(safePlace(fine)?.turnDeg).toBe(-5);
     // Two inside: the looser.
+    // 0.8 mm for a turn, back by 54°: 0.12 mm, at the end of its window and not a hair past it.
+    const edge = { lowMm: 0.02, highMm: 0.12 };
+    const at = lockPlaces(0, { pitchMm: 0.8, stepDeg: 18, pastDeg: 0 }, edge);
+    expect(safePlace(at)).toEqual({ turnDeg: -54, playMm: 0.12, inWindow: true });
     const two = lockPlaces(0.06, { pitchMm: 1, stepDeg: 15, pastDeg: 0 }, window);
     expect(two.filter((p) => p.inWindow).length).toBeGreaterThan(1);
     expect(safePlace(two)?.turnDeg).toBe(-15);

@@ -1,3 +1,4 @@
+import { printed } from './arithmetic.ts';
 import { endPlayMm } from './end-play.ts';
 
 /** A pair of taper bearings set by its nut: end play in mm, negative is preload. Angles in degrees, tightening positive. */
@@ -33,7 +34,7 @@ export function lockPlaces(
   const back = ((pastDeg % stepDeg) + stepDeg) % stepDeg;
   return Array.from({ length: 2 * around + 1 }, (_, i) => {
     const turnDeg = (around - i) * stepDeg - back;
-    const left = playMm - endPlayMm(pitchMm, turnDeg);
+    const left = printed(playMm - endPlayMm(pitchMm, turnDeg));
     return { turnDeg, playMm: left, inWindow: left >= window.lowMm && left <= window.highMm };
   });
 }

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { afterPull, canBeRecorded, followPull, type PullSample, pullVerdict } from './index.ts';
 import { callOf, gives, longSnugDeg, slips } from './pull-call.ts';
-import type { Pull } from './pulls.ts';
 
 // Limits of these calls are our judgement: each is held at both of its sides.
 
@@ -29,14 +28,9 @@ describe('a thread that gives', () => {
 });
 
 describe('a socket that slips', () => {
-  const pullOf = (all: [nm: number, deg: number][]): Pull => {
-    const samples = all.map(([torqueNm, angleDeg], i): PullSample => ({
-      ms: 10 * i,
-      torqueNm,
-      angleDeg,
-    }));
-    return { all: samples } as Pull;
-  };
+  const pullOf = (all: [nm: number, deg: number][]) => ({
+    all: all.map(([torqueNm, angleDeg], i): PullSample => ({ ms: 10 * i, torqueNm, angleDeg })),
+  });
   const fall = (toNm: number, byDeg: number) =>
     pullOf([
       [80, 10],

@@ -16,7 +16,7 @@ const givingShare = 0.45;
 const slopeDeg = 8;
 
 /** A socket that rides up: the torque falls away while the hand still goes on. */
-export const slips = ({ all }: Pull, snugNm: number): boolean =>
+export const slips = ({ all }: Pick<Pull, 'all'>, snugNm: number): boolean =>
   all.some((b, i) => {
     const a = all[i - slipReadings];
     if (!a || a.torqueNm < snugNm / 3) return false;

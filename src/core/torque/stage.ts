@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { printed } from './arithmetic.ts';
 import type { RuleUnit } from '../rules/index.ts';
 import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 
@@ -111,9 +112,6 @@ export function stageWindow(s: Stage): { low: number; high: number; ours: boolea
     ours: tolerance === undefined,
   };
 }
-
-/** A figure as it would be printed, without the dust of its sum. */
-const printed = (x: number) => Number(x.toFixed(9));
 
 /** A turn and an angle by the paint mark can be made without a gauge; a torque and an end play cannot. */
 export const mayGoUnmeasured = (s: Stage): boolean =>
