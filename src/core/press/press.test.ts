@@ -271,6 +271,15 @@ describe('stroke', () => {
       judgeStroke({ peakKn: 6, depthMm }, { ...setup, forceKn: { low: 3, likely: 6, high: 9 } })
         .status;
     expect([depth(41.6), depth(41.0), depth(42.0)]).toEqual(['good', 'stop', 'stop']);
+    // 0.3 mm itself is within, whatever the plan: 10.3 − 10 is a hair more than 0.3 to a machine.
+    for (let tenths = 50; tenths < 600; tenths += 1) {
+      const travelMm = tenths / 10;
+      const at = { ...setup, requirement: { ...setup.requirement, travelMm } };
+      for (const off of [-0.3, 0.3])
+        expect(judgeStroke({ depthMm: Number((travelMm + off).toFixed(1)) }, at).status).toBe(
+          'good',
+        );
+    }
   });
 });
 

@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import {
   bearingNormal,
   expansionMm,
@@ -177,7 +178,7 @@ export function judgeReading({ travelMm, forceKn }: StrokeReading, setup: Setup)
   if (forceKn > press.capacityKn)
     return say('stroke.capacity', { part: press.name, min: 0, max: press.capacityKn });
   if (r.fitting) {
-    const past = travelMm - r.travelMm;
+    const past = printed(travelMm - r.travelMm);
     if (past > seatToleranceMm) return say('stroke.past', { with: { past: past.toFixed(1) } });
     if (past >= -seatToleranceMm && forceKn >= expected.likely) return say('stroke.seated');
   }
@@ -206,13 +207,13 @@ export function judgeStroke(
   const fitting = r.fitting ? 'yes' : '';
   const peak = { value: peakKn, min: full.low, max: full.high, unit: 'kN' as const };
   if (r.fitting) {
-    const off = (depthMm ?? Number.NaN) - r.travelMm;
+    const off = printed((depthMm ?? Number.NaN) - r.travelMm);
     if (!(Math.abs(off) <= seatToleranceMm))
       out.push(
         verdict('stroke.seat', {
           value: depthMm,
-          min: r.travelMm - seatToleranceMm,
-          max: r.travelMm + seatToleranceMm,
+          min: printed(r.travelMm - seatToleranceMm),
+          max: printed(r.travelMm + seatToleranceMm),
           unit: 'mm',
           with: { off: Math.abs(off).toFixed(2) },
         }),

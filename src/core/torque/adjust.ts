@@ -1,4 +1,4 @@
-import { printed } from './arithmetic.ts';
+import { printed } from '../printed.ts';
 import { endPlayMm } from './end-play.ts';
 
 /** A pair of taper bearings set by its nut: end play in mm, negative is preload. Angles in degrees, tightening positive. */

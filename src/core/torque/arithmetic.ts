@@ -1,8 +1,5 @@
 /** Torque arithmetic. Torque in N·m, lengths in mm, forces in N unless said otherwise. */
 
-/** A figure as it would be printed, without the dust of its sum: what stands at a limit is not past it. */
-export const printed = (x: number): number => Number(x.toFixed(9));
-
 /** From the nut to the grip along the wrench, through an offset at an angle to it, mm; not over 0: the nut lies behind the grip. */
 export const armMm = (wrenchMm: number, offsetMm: number, angleDeg: number): number =>
   wrenchMm + offsetMm * Math.cos((angleDeg * Math.PI) / 180);

@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { printed } from './arithmetic.ts';
+import { printed } from '../printed.ts';
 import type { RuleUnit } from '../rules/index.ts';
 import { closed, DateOnly, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 

@@ -52,6 +52,14 @@ describe('a fastener in its rounds', () => {
       'fastener.over',
     ]);
     expect(judgeTurn(wheel[0]!, undefined, 'x')).toMatchObject({ status: 'good' });
+    // Whatever the torque: a figure as it is printed at an end of the window lies inside.
+    for (let tenths = 50; tenths < 4000; tenths += 7) {
+      const torqueNm = tenths / 10;
+      for (const share of [0.95, 1.05])
+        expect(judgeTurn({ torqueNm }, Number((share * torqueNm).toFixed(3)), 'x')?.rule).toBe(
+          'torque.in-window',
+        );
+    }
   });
   it('is by an angle short, in its window, or stretched: 5° either way is ours', () => {
     const say = (actual: number) => judgeTurn(pinch[1]!, actual, 'x');

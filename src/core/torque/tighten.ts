@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import { saying, type Said } from '../rules/index.ts';
 import { judgement } from '../rules/rule.ts';
 import { verdict, type Verdict } from '../verdict.ts';
@@ -50,7 +51,7 @@ export const turnsOf = (count: number, rounds: number): Turn[] =>
 export function roundWindow(round: Round): { low: number; high: number } | undefined {
   if ('torqueNm' in round) {
     const either = ourShare * round.torqueNm;
-    return { low: round.torqueNm - either, high: round.torqueNm + either };
+    return { low: printed(round.torqueNm - either), high: printed(round.torqueNm + either) };
   }
   return 'angleDeg' in round
     ? { low: round.angleDeg - ourDeg, high: round.angleDeg + ourDeg }
