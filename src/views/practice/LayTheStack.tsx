@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import {
   layGiven,
   type LayPicture,
@@ -7,6 +7,7 @@ import {
   whereWrong,
 } from '../../core/practice/index.ts';
 import { type Adapter, type Role, roles, type Stack } from '../../core/press/index.ts';
+import { DropPlaces, HandStack } from '../press/handStackLate.ts';
 import type { Held } from '../press/HandStack.tsx';
 import { PickPiece } from '../press/PickPiece.tsx';
 import { sizesOf } from '../press/sizesOf.ts';
@@ -14,13 +15,6 @@ import { roleWords } from '../press/roleWords.ts';
 import { ExerciseFrame, type ExerciseProps } from './ExerciseFrame.tsx';
 import { LaidDrawing } from './LaidDrawing.tsx';
 import { useExercise } from './useExercise.ts';
-
-const HandStack = lazy(async () => ({
-  default: (await import('../press/HandStack.tsx')).HandStack,
-}));
-const DropPlaces = lazy(async () => ({
-  default: (await import('../press/HandStack.tsx')).DropPlaces,
-}));
 
 /** A stack of the learner's own hand: pieces are dragged on to the axis, or chosen place by place, and nobody says a word until it is pressed. */
 export function LayTheStack({ picture, ...props }: ExerciseProps & { picture: LayPicture }) {

@@ -13,7 +13,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { DamageEntry } from './DamageEntry.tsx';
 import { FigureBody } from './FigureBody.tsx';
-import type { SeatTab } from './SeatReadBody.tsx';
+import type { SeatTab } from './seatTab.ts';
 import { seatDepths, SeatUnrolled } from './SeatUnrolled.tsx';
 import { type SeatReadings, useSeatReadings } from './useSeatReadings.ts';
 

@@ -1,19 +1,12 @@
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import type { SeatKind } from '../../core/fits/index.ts';
 import { depthOf, type JobNow, seatAnswered, seatKinds, seatName } from '../../core/job/index.ts';
 import { Choices } from '../../ui/Panels.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { FeltSeatBody } from './FeltSeatBody.tsx';
 import { SeatForm } from './SeatForm.tsx';
+import type { SeatTab } from './seatTab.ts';
 import { SeatsTold } from './SeatsTold.tsx';
-
-/** What stands round a seat whichever way it is read. */
-export interface SeatTab {
-  kicker: string;
-  tabs: ReactNode;
-  onDone: () => void;
-  missing: string | undefined;
-}
 
 /** The seats of the family, read at three depths and two angles each. */
 export function SeatReadBody({ kicker, tabs, onDone, missing }: SeatTab) {

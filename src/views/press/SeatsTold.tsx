@@ -12,7 +12,7 @@ import { RuleLink } from '../../ui/RuleLink.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { SeatSection } from './SeatSection.tsx';
-import type { SeatTab } from './SeatReadBody.tsx';
+import type { SeatTab } from './seatTab.ts';
 
 /** Both seats as they were told: each with its word, and the way on. */
 export function SeatsTold({

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { filmNames, type JobView, schoolOf } from '../../core/job/index.ts';
 import {
   type Adapter,
@@ -13,13 +13,10 @@ import { Cutaway } from '../../ui/section/cutaway/Cutaway.tsx';
 import { ForceStrip } from '../../ui/section/ForceStrip.tsx';
 import { useJob } from '../shell/useJob.ts';
 import type { HandStackProps, Held } from './HandStack.tsx';
+import { DropPlaces, HandStack } from './handStackLate.ts';
 import type { Look } from './LookBar.tsx';
 import { NoForce } from './NoForce.tsx';
 import type { Stroke } from './useStroke.ts';
-
-// Most strokes are pressed as they are offered: what drags pieces comes with the first that is laid by hand.
-const HandStack = lazy(async () => ({ default: (await import('./HandStack.tsx')).HandStack }));
-const DropPlaces = lazy(async () => ({ default: (await import('./HandStack.tsx')).DropPlaces }));
 
 /** Where the band of force comes from, and what is on the seat. */
 function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobView): string {
