@@ -2,7 +2,11 @@ import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
 import { log } from './server/log.ts';
 import { Problem } from './server/problem.ts';
+import { bodies } from './server/routes/index.ts';
 import { isNetwork, tabletCookie, tabletOf } from './server/tablets.ts';
+import { readied } from './server/validate.ts';
+
+void readied(bodies);
 
 const guarded = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 

@@ -1,4 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import { type FieldFault, invalid, Problem } from './problem.ts';
 
@@ -14,9 +15,22 @@ export function validated<T extends TSchema>(schema: T, value: unknown): Static<
 
 /** What is wrong with a value by a schema; undefined when nothing is. */
 export function faultsIn(schema: TSchema, value: unknown): FieldFault[] | undefined {
+  const check = compiledOf(schema);
+  return check(value) ? undefined : faultsOf(check.errors ?? []);
+}
+
+function compiledOf(schema: TSchema): ValidateFunction {
   let check = compiled.get(schema);
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
-  return check(value) ? undefined : faultsOf(check.errors ?? []);
+  return check;
+}
+
+/** Compiles schemas before they are needed, each in a turn of its own: no body of a kind is the first, and nobody waits for all of them. */
+export async function readied(schemas: readonly TSchema[]): Promise<void> {
+  for (const schema of schemas) {
+    compiledOf(schema);
+    await nextTurn();
+  }
 }
 
 /** Most faults that are told; a hostile body has as many as it has bytes. */

@@ -1,3 +1,4 @@
+import { choiceBodies, eventBodies } from '../../core/schemas/events.ts';
 import { computeRoutes } from './compute.ts';
 import { devicesRoutes } from './devices.ts';
 import { jobsRoutes } from './jobs.ts';
@@ -18,4 +19,11 @@ export const routes: readonly Route[] = [
   ...computeRoutes,
   ...devicesRoutes,
   route('GET', '/api/openapi.json', 'This interface', {}, () => openapi(routes)),
+];
+
+/** What may come in: every body, every entry of a job, every choice. */
+export const bodies = [
+  ...routes.flatMap((r) => r.body ?? []),
+  ...Object.values(eventBodies),
+  ...Object.values(choiceBodies),
 ];
