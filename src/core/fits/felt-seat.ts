@@ -1,3 +1,4 @@
+import { printed, spread } from '../printed.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import type { SeatKind } from './seat.ts';
 
@@ -41,11 +42,11 @@ export function judgeFelt(
   if (grip === 'slides') out.push(verdict('seat.slides', { part, with: { way } }));
   for (const mm of caliperMm) {
     // Wear opens a bore and thins a journal.
-    const worn = kind === 'bore' ? mm - nominalMm : nominalMm - mm;
+    const worn = printed(kind === 'bore' ? mm - nominalMm : nominalMm - mm);
     if (worn > wornMm && !out.some((v) => v.rule === 'seat.worn'))
       out.push(verdict('seat.worn', { part, value: mm, with: { nominal: nominalMm.toFixed(1) } }));
   }
-  const apart = caliperMm.length > 1 ? Math.max(...caliperMm) - Math.min(...caliperMm) : 0;
+  const apart = caliperMm.length > 1 ? spread(caliperMm) : 0;
   if (apart > ovalMm) out.push(verdict('seat.oval', { part, value: apart, max: ovalMm }));
   if (seen.includes('marks')) out.push(verdict('seat.marks', { part }));
   if (seen.includes('blued')) out.push(verdict('seat.blued', { part }));

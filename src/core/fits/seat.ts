@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { apart, printed, spread } from '../printed.ts';
 import { closed, Id, Maybe, Text } from '../schemas/common.ts';
 import { type Band, verdict, type Verdict, worst } from '../verdict.ts';
 import { smoothed } from './chain.ts';
@@ -56,9 +57,9 @@ const slipMm = 1;
 
 /** A reading that cannot be of this seat. */
 export const isSlip = (valueMm: number, nominalMm: number): boolean =>
-  Math.abs(valueMm - nominalMm) > slipMm;
+  apart(valueMm, nominalMm) > slipMm;
 
-const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
+const mean = (xs: readonly number[]) => printed(xs.reduce((a, b) => a + b, 0) / xs.length);
 
 /**
  * Judges a seat that must grip: size, roundness, taper and the fit of a new ring of ISO 492 class Normal.
@@ -67,8 +68,8 @@ const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.lengt
 export function judgeSeat(s: SeatReadings): SeatResult {
   const planes = s.readingsMm.map(mean);
   const meanMm = mean(planes);
-  const outOfRoundMm = Math.max(...s.readingsMm.map((r) => Math.max(...r) - Math.min(...r)));
-  const taperMm = Math.max(...planes) - Math.min(...planes);
+  const outOfRoundMm = Math.max(...s.readingsMm.map(spread));
+  const taperMm = spread(planes);
   const limitMm = itGrade(s.nominalMm, s.kind === 'bore' ? 7 : 6) / 2000;
   const classLimits = limitsMm(s.nominalMm, tolerance(s.nominalMm, s.toleranceClass));
   const ring =
@@ -118,7 +119,8 @@ function seatVerdicts(s: SeatReadings, r: Omit<SeatResult, 'verdicts'>): Verdict
         with: { band: classWidth.toFixed(3), better: bore ? 'bore gauge' : 'micrometer' },
       }),
     );
-  const outside = r.meanMm < classLimits.lowMm - doubt || r.meanMm > classLimits.highMm + doubt;
+  const outside =
+    r.meanMm < printed(classLimits.lowMm - doubt) || r.meanMm > printed(classLimits.highMm + doubt);
   if (grip.likely <= 0) {
     const way = bore ? 'into' : 'onto';
     out.push(

@@ -18,6 +18,7 @@ import {
   oneRow,
 } from '../matching/index.ts';
 import { type Misfit, misfits } from '../press/index.ts';
+import { apart } from '../printed.ts';
 import { type Found, sentence } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { depthOf } from './depth-on-job.ts';
@@ -113,7 +114,7 @@ function seatMisfits({ state }: JobNow, { bearing }: CataloguePart): Verdict[] {
   return [['bore', bearing.outerMm] as const, ['journal', bearing.boreMm] as const].flatMap(
     ([seat, partMm]) => {
       const readMm = meanOf(state.seats[seat]?.readingsMm.flat());
-      return readMm !== undefined && Math.abs(readMm - partMm) > seatWearMm
+      return readMm !== undefined && apart(readMm, partMm) > seatWearMm
         ? [
             verdict('match.seat', {
               part: seat,

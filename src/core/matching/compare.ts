@@ -1,5 +1,6 @@
 import type { Encoder, Rolling, SealKind, Spacer } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
+import { apart, printed } from '../printed.ts';
 import type { Found, RuleId } from '../rules/index.ts';
 import { type Status, verdict, type Verdict } from '../verdict.ts';
 import {
@@ -66,10 +67,10 @@ export const meanOf = (xs: readonly number[] | undefined): number | undefined =>
 /** Same when the reading with all its doubt is within the window round the nominal, different when none of it is. */
 export function mark(readMm: number | undefined, nominalMm: number, doubtMm: number): Mark {
   if (readMm === undefined) return 'unread';
-  const off = Math.abs(readMm - nominalMm);
+  const off = apart(readMm, nominalMm);
   const window = windowMm(doubtMm);
-  if (off + doubtMm <= window) return 'same';
-  return off - doubtMm > window ? 'different' : 'doubt';
+  if (printed(off + doubtMm) <= window) return 'same';
+  return printed(off - doubtMm) > window ? 'different' : 'doubt';
 }
 
 function equal<T>(old: T | undefined, part: T | undefined): Mark {
@@ -225,7 +226,7 @@ export function recordBlockers(old: OldPart, part: CataloguePart, named: Catalog
   const say = (what: string, record: string, mine: string) =>
     out.push(verdict('match.record', { part: what, with: { record, new: mine } }));
   const size = (what: string, record: number | undefined, mine: number | undefined) => {
-    if (record !== undefined && mine !== undefined && Math.abs(record - mine) > nominalStepMm)
+    if (record !== undefined && mine !== undefined && apart(record, mine) > nominalStepMm)
       say(what, record.toFixed(1), mine.toFixed(1));
   };
   for (const d of dimensionsOf(old.kind))

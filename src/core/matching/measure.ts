@@ -1,4 +1,5 @@
 import { median } from '../median.ts';
+import { apart, spread } from '../printed.ts';
 import { type Material, materials } from '../fits/index.ts';
 import { type DimensionId, dimensionNames } from './catalogue-part.ts';
 
@@ -39,7 +40,6 @@ export interface ReadingStats {
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
-const spread = (xs: readonly number[]) => Math.max(...xs) - Math.min(...xs);
 
 /** From here off the others a reading is pointed at, at the least, mm (judgement). */
 const leastOutlierMm = 0.05;
@@ -92,6 +92,8 @@ export const outlierInWords = (o: NonNullable<ReadingStats['outlier']>): string 
 
 /** Readings further apart than wear could explain cannot be of two parts that sat in one another, mm (judgement). */
 const wearMm = 0.5;
+/** A width further from the named part's than this is not its width, mm (judgement). */
+const farMm = 2;
 
 /** What is wrong between readings of the old part and of the seats; empty when they can all be true. */
 export function conflicts(
@@ -100,8 +102,8 @@ export function conflicts(
   nominalWidthMm?: number,
 ): { field: string; reason: string }[] {
   const out: { field: string; reason: string }[] = [];
-  const apart = (field: string, a: number, b: number, text: string) => {
-    if (Math.abs(a - b) > wearMm) out.push({ field, reason: text });
+  const wornOff = (field: string, a: number, b: number, text: string) => {
+    if (apart(a, b) > wearMm) out.push({ field, reason: text });
   };
   const { outerMm, boreMm, widthMm } = sizes;
   if (outerMm !== undefined && boreMm !== undefined && boreMm >= outerMm)
@@ -110,14 +112,14 @@ export function conflicts(
       reason: `A bore of ${boreMm.toFixed(2)} mm cannot be larger than the outside, ${outerMm.toFixed(2)} mm.`,
     });
   if (outerMm !== undefined && seats.boreMm !== undefined)
-    apart(
+    wornOff(
       'outerMm',
       outerMm,
       seats.boreMm,
       `The ring is ${outerMm.toFixed(2)} mm outside and the bore ${seats.boreMm.toFixed(2)}: more apart than wear explains. One of them is not of this corner, or a slip.`,
     );
   if (boreMm !== undefined && seats.journalMm !== undefined)
-    apart(
+    wornOff(
       'boreMm',
       boreMm,
       seats.journalMm,
@@ -126,7 +128,7 @@ export function conflicts(
   if (
     widthMm !== undefined &&
     nominalWidthMm !== undefined &&
-    Math.abs(widthMm - nominalWidthMm) > 2
+    apart(widthMm, nominalWidthMm) > farMm
   )
     out.push({
       field: 'widthMm',

@@ -1,3 +1,4 @@
+import { spread } from '../printed.ts';
 import { type Said, saying } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 
@@ -83,14 +84,13 @@ export function fitRunout(readings: readonly TurnedReading[]): RunoutFit {
   const [a, b, c] = solve3(rows);
   const at = (deg: number) => a + b * Math.cos(rad(deg)) + c * Math.sin(rad(deg));
   const rest = readings.map((r) => r.mm - at(r.deg));
-  const span = (list: readonly number[]) => Math.max(...list) - Math.min(...list);
   const amplitudeMm = Math.hypot(b, c);
   const far = rest.reduce((most, v, i) => (Math.abs(v) > Math.abs(rest[most]!) ? i : most), 0);
   return {
     tilt: { amplitudeMm, highAtDeg: round360((Math.atan2(c, b) * 180) / Math.PI) },
-    totalMm: span(readings.map((r) => r.mm)),
+    totalMm: spread(readings.map((r) => r.mm)),
     tiltMm: 2 * amplitudeMm,
-    restMm: span(rest),
+    restMm: spread(rest),
     worst: readings[far]!,
     at,
   };

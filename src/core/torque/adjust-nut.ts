@@ -1,3 +1,4 @@
+import { printed, spread } from '../printed.ts';
 import { INCH_MM } from '../units/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { type LockPlace, lockPlaces, type PlayWindow, safePlace } from './adjust.ts';
@@ -21,12 +22,12 @@ export interface PlayRead {
 /** Throws RangeError where nothing was read. */
 export function playOf(pairs: readonly PlayPair[]): PlayRead {
   if (pairs.length === 0) throw new RangeError('pairs: push and pull at least once');
-  const eachMm = pairs.map(([push, pull]) => pull - push);
+  const eachMm = pairs.map(([push, pull]) => printed(pull - push));
   return {
     eachMm,
     // To a tenth of what a dial shows, as it goes on record.
     meanMm: Number((eachMm.reduce((sum, mm) => sum + mm, 0) / eachMm.length).toFixed(4)),
-    spreadMm: Math.max(...eachMm) - Math.min(...eachMm),
+    spreadMm: spread(eachMm),
   };
 }
 

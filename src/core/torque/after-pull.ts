@@ -1,3 +1,4 @@
+import { spread } from '../printed.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { lineThrough } from './line.ts';
 import type { Followed, PullCall } from './pull.ts';
@@ -58,7 +59,7 @@ export function corridorOf(
 ): { least: number; most: number } | undefined {
   const early = curve.filter(([deg]) => deg > slopeFrom && deg < slopeTo);
   const degs = early.map(([deg]) => deg);
-  if (Math.max(...degs) - Math.min(...degs) <= slopeLeast) return undefined;
+  if (spread(degs) <= slopeLeast) return undefined;
   const slope = lineThrough(early)?.slope ?? 0;
   return slope > 0
     ? { least: (1 - corridorShare) * slope, most: (1 + corridorShare) * slope }

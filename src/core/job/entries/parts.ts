@@ -1,4 +1,5 @@
 import { atTwenty, isCount, type Reading, readingsNeeded } from '../../matching/index.ts';
+import { apart } from '../../printed.ts';
 import type { EventBody } from '../../schemas/events.ts';
 import type { By, Entries } from './entry.ts';
 import type { JobState } from '../state.ts';
@@ -19,7 +20,7 @@ function figureRead(s: JobState, f: EventBody<'figure-read'> & By): void {
   const from = lent?.takenFrom;
   const differs =
     typeof lent?.value === 'number' && typeof f.value === 'number'
-      ? Math.abs(lent.value - f.value) > alikeMm
+      ? apart(lent.value, f.value) > alikeMm
       : lent?.value !== f.value;
   if (lent && from && !f.takenFrom && differs) {
     s.figures = Object.fromEntries(
