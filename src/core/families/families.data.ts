@@ -208,5 +208,9 @@ export const families: readonly Family[] = [
   },
 ];
 
-export const familyByCode = (code: string | undefined): Family | undefined =>
-  families.find((f) => f.code === code);
+/** A family by its code: there is one for each code, and none for another word. */
+export function familyByCode(code: FamilyCode): Family;
+export function familyByCode(code: string | undefined): Family | undefined;
+export function familyByCode(code: string | undefined): Family | undefined {
+  return families.find((f) => f.code === code);
+}

@@ -10,6 +10,7 @@ import type {
   Stud,
 } from '../corner-record.ts';
 import type { Side } from '../corner.ts';
+import { apart } from '../printed.ts';
 import type { BearingSeries, Material, PressFit, SeatKind } from '../fits/index.ts';
 
 /** Seal and wheel stud go with any family. */
@@ -63,7 +64,14 @@ export interface SeatSpec {
   series: BearingSeries;
 }
 
+type Seats<Always extends SeatKind> = Record<Always, SeatSpec> &
+  Partial<Record<SeatKind, SeatSpec>>;
+
 /** The seats of a family that must be measured: a bore, a journal, or both. */
+export function seatsOf(w: WorkOf<'P1'>): Seats<SeatKind>;
+export function seatsOf(w: WorkOf<'A2'>): Seats<'journal'>;
+export function seatsOf(w: Exclude<Work, WorkOf<'A2'>>): Seats<'bore'>;
+export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>>;
 export function seatsOf(w: Work): Partial<Record<SeatKind, SeatSpec>> {
   const { bearing: b } = w;
   const series = w.family === 'T2' || w.family === 'A3' ? 'taper' : 'radial';
@@ -166,7 +174,7 @@ export function misfits(
     ['outside', outsides[family ?? ''], bearing.outerMm],
   ];
   return found.flatMap(([what, recordMm, partMm]) =>
-    recordMm !== undefined && Math.abs(recordMm - partMm) > recordDoubtMm
+    recordMm !== undefined && apart(recordMm, partMm) > recordDoubtMm
       ? [{ what, recordMm, partMm }]
       : [],
   );

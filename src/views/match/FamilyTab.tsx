@@ -197,9 +197,9 @@ export function FamilyTab({ tabs, onNext }: { tabs: ReactNode; onNext: () => voi
                 type="button"
                 className="likely fam-pick"
                 onClick={() => name(f.code)}
-                title={`Name it ${familyByCode(f.code)!.name}`}
+                title={`Name it ${familyByCode(f.code).name}`}
               >
-                <span>{familyByCode(f.code)!.name}</span>
+                <span>{familyByCode(f.code).name}</span>
                 <b className="num">
                   {percents[i]} <small>%</small>
                 </b>

@@ -13,7 +13,7 @@ export const order: Maker = (r, level) => {
   const others = (level > 2 ? later : shuffled(later, r)).slice(0, 3);
   const done = steps.slice(0, at + 1).map((s) => s.id);
   return choice({
-    ask: `${familyByCode(code)?.name}: what comes right after this?`,
+    ask: `${familyByCode(code).name}: what comes right after this?`,
     picture: { of: 'section', code, corner: true, lit: now.lit, title: now.text },
     options: shuffled([next, ...others], r).map((s) => ({ id: s.id, text: s.text })),
     answer: next.id,

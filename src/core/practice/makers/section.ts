@@ -23,7 +23,7 @@ export const section: Maker = (r, level) => {
   const others = [...own.filter((m) => m !== mistake), ...shuffled(far, r)].slice(0, 3);
   const named = [...(mistake ? [mistake] : []), ...others];
   return choice({
-    ask: `${familyByCode(code)?.name ?? code}. Is something wrong in it?`,
+    ask: `${familyByCode(code).name}. Is something wrong in it?`,
     picture: before,
     options: [
       { id: 'nothing', text: 'nothing: go on' },

@@ -43,7 +43,7 @@ function common(
   'carries' | 'row' | 'seat' | 'joins' | 'throughMm' | 'travelMm' | 'followMm' | 'entryMm'
 > & { hammer: Requirement['hammer'] } {
   const { bearing: b, housing: h, cartridge: k } = w;
-  const { fit, lengthMm } = seatsOf(w).bore!;
+  const { fit, lengthMm } = seatsOf(w).bore;
   return {
     carries: 'outer ring',
     row: rowOf(b),

@@ -63,7 +63,7 @@ const onFarFace = (h: Housing) =>
 /** A thin shell with rollers: the driver bears on its marked end only, wider than its inside and narrower than its outside. */
 export function shellIn(w: Shell, c: Clearances = usualClearances): Requirement {
   const { bearing: b, housing: h, family } = w;
-  const { fit, lengthMm } = seatsOf(w).bore!;
+  const { fit, lengthMm } = seatsOf(w).bore;
   const start = entryOf(h);
   const setup = family === 'N1';
   const wall = (b.outerMm + b.outerFaceInnerMm) / 4;
@@ -240,7 +240,7 @@ export function ringIn(
   const { bearing: b } = w;
   const h = second ? w.far : w.housing;
   const cup = operation.endsWith('cup-in');
-  const { fit, lengthMm } = seatsOf({ ...w, housing: h }).bore!;
+  const { fit, lengthMm } = seatsOf({ ...w, housing: h }).bore;
   const start = entryOf(h);
   const node: PartNode = 'outer';
   const wall = (b.outerMm + b.outerFaceInnerMm) / 4;

@@ -23,7 +23,7 @@ export const rings: Requirement['joins'] = [
   ['outer', 'knuckle'],
 ];
 export const pick = (w: W, kind: 'bore' | 'journal') => {
-  const { fit, lengthMm } = seatsOf(w)[kind]!;
+  const { fit, lengthMm } = seatsOf(w)[kind];
   return { fit, lengthMm };
 };
 export const bossRadius = (k: Knuckle) => Math.max(k.farFaceOuterMm, k.bossOuterMm + 18) / 2;

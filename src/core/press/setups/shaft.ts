@@ -69,7 +69,7 @@ const bearingWay = ({ bearing: b }: W, top: number): Requirement['picture']['way
 /** Bearing on to the shaft: a sleeve over the shaft on the inner ring only. Retainer plate and seal are on before. */
 export function shaftBearingOn(w: W, c: Clearances = usualClearances): Requirement {
   const { shaft: s, bearing: b } = w;
-  const { fit, lengthMm } = seatsOf(w).journal!;
+  const { fit, lengthMm } = seatsOf(w).journal;
   const top = -s.journalLengthMm - b.widthMm;
   const stands = s.reachMm - b.widthMm;
   return {
@@ -236,7 +236,7 @@ export function bearingAndRingOn(w: W, c: Clearances = usualClearances): Require
   const { shaft: s, bearing: b } = w;
   const { ring } = s;
   const alone = pressRingOn(w, c);
-  const { fit, lengthMm } = seatsOf(w).journal!;
+  const { fit, lengthMm } = seatsOf(w).journal;
   const bearingTop = -s.journalLengthMm - b.widthMm;
   const top = bearingTop - ring.widthMm;
   return {
@@ -283,7 +283,7 @@ export function bearingAndRingOn(w: W, c: Clearances = usualClearances): Require
 /** Bearing off: plates under the inner ring where it can be reached, the ram on the shaft's end. The collar is off before. */
 export function shaftBearingOff(w: W, c: Clearances = usualClearances): Requirement {
   const { shaft: s, bearing: b } = w;
-  const { fit, lengthMm } = seatsOf(w).journal!;
+  const { fit, lengthMm } = seatsOf(w).journal;
   const onInner = b.innerFaceOuterMm - s.shoulderMm >= 2 * c.leastContactMm + c.generalMm;
   const drop = s.flangeFromShoulderMm + s.flangeThickMm + s.studLengthMm + s.journalLengthMm;
   const inner: [number, number] = [s.shoulderMm, b.innerFaceOuterMm];
