@@ -4,25 +4,18 @@ import type { Choices, JobEvent } from '../core/schemas/events.ts';
 import type { Db } from './open.ts';
 import { choices, events, jobs } from './schema.ts';
 
-export interface JobRow {
-  id: string;
-  number: string;
-  unitId: string;
-  corner: JobCorner;
-  createdMs: number;
-  byId: string;
-}
+export type JobRow = typeof jobs.$inferSelect;
 
 export type EventRow = JobEvent & { prevHash: string; hash: string };
 
 export async function jobById(db: Db, id: string): Promise<JobRow | undefined> {
   const [row] = await db.select().from(jobs).where(eq(jobs.id, id));
-  return row as JobRow | undefined;
+  return row;
 }
 
 /** Every job, by its number. */
-export const allJobs = async (db: Db): Promise<JobRow[]> =>
-  (await db.select().from(jobs).orderBy(asc(jobs.createdMs), asc(jobs.id))) as JobRow[];
+export const allJobs = (db: Db): Promise<JobRow[]> =>
+  db.select().from(jobs).orderBy(asc(jobs.createdMs), asc(jobs.id));
 
 export const insertJob = (db: Db, row: JobRow) => db.insert(jobs).values(row);
 

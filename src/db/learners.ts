@@ -5,13 +5,11 @@ import { learners } from './schema.ts';
 
 export async function getLearner(db: Db, personId: string): Promise<Learner> {
   const [row] = await db.select().from(learners).where(eq(learners.personId, personId));
-  return row ? (JSON.parse(row.data) as Learner) : beginner;
+  return row?.data ?? beginner;
 }
 
-export const putLearner = (db: Db, personId: string, learner: Learner) => {
-  const data = JSON.stringify(learner);
-  return db
+export const putLearner = (db: Db, personId: string, data: Learner) =>
+  db
     .insert(learners)
     .values({ personId, data })
     .onConflictDoUpdate({ target: learners.personId, set: { data } });
-};

@@ -6,13 +6,11 @@ import { pastCases } from './schema.ts';
 /** Past jobs to practise on, the oldest first. */
 export const listPastCases = async (db: Db): Promise<PastCase[]> =>
   (await db.select().from(pastCases).orderBy(asc(pastCases.atMs), asc(pastCases.id))).map(
-    (r) => JSON.parse(r.data) as PastCase,
+    (r) => r.data,
   );
 
-export const putPastCase = (db: Db, c: PastCase, atMs: number) => {
-  const data = JSON.stringify(c);
-  return db
+export const putPastCase = (db: Db, data: PastCase, atMs: number) =>
+  db
     .insert(pastCases)
-    .values({ id: c.id, data, atMs })
+    .values({ id: data.id, data, atMs })
     .onConflictDoUpdate({ target: pastCases.id, set: { data } });
-};

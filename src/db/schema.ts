@@ -6,6 +6,13 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
+import type { JobCorner } from '../core/corner.ts';
+import type { Edits, Outcome } from '../core/diagnosis/index.ts';
+import type { Learner, PastCase } from '../core/practice/index.ts';
+import type { ShopSettings } from '../core/schemas/shop.ts';
+
+/** A column that holds one kind of record as JSON: it was looked at by its schema before it was kept. */
+const json = <T>(name: string) => text(name, { mode: 'json' }).$type<T>().notNull();
 
 /** People stand here only; everything else carries their id. */
 export const technicians = sqliteTable('technicians', {
@@ -50,7 +57,7 @@ export const jobs = sqliteTable(
     /** Year-running, for people: 2026-0412. */
     number: text('number').notNull(),
     unitId: text('unit_id').notNull(),
-    corner: text('corner').notNull(),
+    corner: text('corner').$type<JobCorner>().notNull(),
     createdMs: integer('created_ms').notNull(),
     byId: text('by_id')
       .notNull()
@@ -64,13 +71,13 @@ export const learners = sqliteTable('learners', {
   personId: text('person_id')
     .primaryKey()
     .references(() => technicians.id),
-  data: text('data').notNull(),
+  data: json<Learner>('data'),
 });
 
 /** Past jobs that a lead gave to practise on, as JSON; of no person and no unit. */
 export const pastCases = sqliteTable('past_cases', {
   id: text('id').primaryKey(),
-  data: text('data').notNull(),
+  data: json<PastCase>('data'),
   atMs: integer('at_ms').notNull(),
 });
 
@@ -176,7 +183,7 @@ export const outcomes = sqliteTable('outcomes', {
     .primaryKey()
     .references(() => jobs.id),
   atMs: integer('at_ms').notNull(),
-  data: text('data').notNull(),
+  data: json<Outcome>('data'),
 });
 
 /** Versions of the likelihood tables, append-only: a lead's edits whole, and from when outcomes count. */
@@ -185,7 +192,7 @@ export const likelihoodTables = sqliteTable(
   {
     version: integer('version').primaryKey({ autoIncrement: true }),
     commandId: text('command_id').notNull(),
-    edits: text('edits').notNull(),
+    edits: json<Edits>('edits'),
     countFromMs: integer('count_from_ms').notNull(),
     reason: text('reason').notNull(),
     byId: text('by_id')
@@ -202,7 +209,7 @@ export const shopSettings = sqliteTable(
   {
     version: integer('version').primaryKey({ autoIncrement: true }),
     commandId: text('command_id').notNull(),
-    data: text('data').notNull(),
+    data: json<ShopSettings>('data'),
     byId: text('by_id').references(() => technicians.id),
     atMs: integer('at_ms').notNull(),
   },

@@ -14,7 +14,7 @@ export interface SettingsRow {
 /** Versions of the shop's settings, newest first. */
 export const allSettings = async (db: Db): Promise<SettingsRow[]> =>
   (await db.select().from(shopSettings).orderBy(desc(shopSettings.version))).map(
-    ({ data, ...row }) => ({ ...row, settings: JSON.parse(data) as ShopSettings }),
+    ({ data, ...row }) => ({ ...row, settings: data }),
   );
 export const insertSettings = (db: Db, { settings, ...row }: Omit<SettingsRow, 'version'>) =>
-  db.insert(shopSettings).values({ ...row, data: JSON.stringify(settings) });
+  db.insert(shopSettings).values({ ...row, data: settings });
