@@ -19,9 +19,9 @@ export const scratchFolder = (): string => mkdtempSync(join(tmpdir(), 'true-spin
 export const clear = (folder: string): void => rmSync(folder, { recursive: true, force: true });
 
 /** The demo shop in a folder of its own. */
-export function demoIn(dataDir: string, more: Record<string, string> = {}): void {
+export function demoIn(dataDir: string): void {
   execFileSync('npx', ['tsx', 'scripts/load-demo.ts'], {
-    env: { ...process.env, DATA_DIR: dataDir, ...more },
+    env: { ...process.env, DATA_DIR: dataDir },
     stdio: 'pipe',
   });
 }

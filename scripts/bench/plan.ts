@@ -1,7 +1,7 @@
-import { keysOf } from '../src/core/keys-of.ts';
-import { asWritten, type CornerWork, plan, tasksOf, type Task } from '../src/core/plan/index.ts';
-import { walks } from '../src/core/families/index.ts';
-import { random } from '../src/core/standins/cars.ts';
+import { keysOf } from '../../src/core/keys-of.ts';
+import { asWritten, type CornerWork, plan, tasksOf, type Task } from '../../src/core/plan/index.ts';
+import { walks } from '../../src/core/families/index.ts';
+import { random } from '../../src/core/standins/cars.ts';
 
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
 const places = ['car LF', 'car RF', 'car LR', 'press', 'bench'];

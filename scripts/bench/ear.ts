@@ -5,10 +5,10 @@ import {
   type Finding,
   type RingSize,
   type Settings,
-} from '../src/core/noise/index.ts';
-import { random } from '../src/core/standins/cars.ts';
-import { type Disturbance, disturbances } from '../src/core/standins/disturbances.ts';
-import { type MadeUpDrive, type MadeUpFault, record } from '../src/core/standins/microphone.ts';
+} from '../../src/core/noise/index.ts';
+import { random } from '../../src/core/standins/cars.ts';
+import { type Disturbance, disturbances } from '../../src/core/standins/disturbances.ts';
+import { type MadeUpDrive, type MadeUpFault, record } from '../../src/core/standins/microphone.ts';
 
 /** Hidden parameters are drawn from one range for tuning and from another, not looked at, for reporting. */
 export const ranges = {

@@ -14,8 +14,8 @@ import {
   nextTests,
   startBelief,
   stated,
-} from '../src/core/diagnosis/index.ts';
-import { madeUpCar, type MadeUpCar, random } from '../src/core/standins/cars.ts';
+} from '../../src/core/diagnosis/index.ts';
+import { madeUpCar, type MadeUpCar, random } from '../../src/core/standins/cars.ts';
 
 const stakes = { wrongMinutes: 160 };
 

@@ -1,5 +1,5 @@
-import { random } from '../src/core/standins/cars.ts';
-import { fitWeibull, type Life, medianOf, survivalCurve } from '../src/core/logbook/index.ts';
+import { random } from '../../src/core/standins/cars.ts';
+import { fitWeibull, type Life, medianOf, survivalCurve } from '../../src/core/logbook/index.ts';
 
 /** Curve, median and shape of very many lives, over sorting the same ones by a comparator. */
 export function livesRatio(seed: number, count = 100_000, runs = 5): number {

@@ -7,8 +7,8 @@ import {
   type Setup,
   type StrokeCall,
   type TraceSample,
-} from '../src/core/press/index.ts';
-import { random } from '../src/core/standins/cars.ts';
+} from '../../src/core/press/index.ts';
+import { random } from '../../src/core/standins/cars.ts';
 import {
   faultsOf,
   idealRange,
@@ -18,9 +18,9 @@ import {
   reportRange,
   rightCall,
   tuningRange,
-} from '../src/core/standins/ram.ts';
-import { type Manner, readInManner } from '../src/core/standins/manners.ts';
-import { exampleTools, exampleWorks, measuredFits } from '../tests/example.ts';
+} from '../../src/core/standins/ram.ts';
+import { type Manner, readInManner } from '../../src/core/standins/manners.ts';
+import { exampleTools, exampleWorks, measuredFits } from '../../tests/example.ts';
 
 /** Every stroke that a ram with a gauge makes; seals and shells are driven, studs are too short to follow. */
 const followed = operations.filter((o) => !/^(seal|shell|stud)/u.test(o));

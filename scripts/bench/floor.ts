@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { startBuilt } from './built-server.ts';
+import { startBuilt } from '../built-server.ts';
 
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 /** Ratio of two works done in turn, so that a busy machine slows both. */
@@ -45,8 +45,8 @@ export async function floorOf(
   const dataDir = mkdtempSync(join(tmpdir(), 'true-spindle-floor-'));
   process.env['DATA_DIR'] = dataDir;
   try {
-    const { floorRows, floorView } = await import('../src/server/floor.ts');
-    const { importWorkshop } = await import('../src/server/import.ts');
+    const { floorRows, floorView } = await import('../../src/server/floor.ts');
+    const { importWorkshop } = await import('../../src/server/import.ts');
     const person = { id: 'rafe', name: 'Rafe', lead: true, pin: '1470' };
     const unit = {
       id: 'u',
