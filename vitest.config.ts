@@ -22,7 +22,9 @@ export default defineConfig({
           globalSetup: ['tests/browser/server.ts'],
           testTimeout: 180_000,
           hookTimeout: 60_000,
-          fileParallelism: false,
+          // Each has a shop of its own: see tests/browser/server.ts.
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
         },
       },
     ],

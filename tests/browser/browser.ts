@@ -11,6 +11,9 @@ const args = [
   '--disable-sync',
 ];
 
+/** The demo shop of this file: files that run at the same time have one each. */
+export const shopUrl = inject('urls')[Number(process.env['VITEST_POOL_ID'] ?? 1) - 1] ?? '';
+
 export const launch = (): Promise<Browser> =>
   chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
 
@@ -29,8 +32,8 @@ export async function tablet(
   const { night, ...rest } = options;
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...rest });
   await context.addCookies([
-    { name: 'ts-who', value: who, url: inject('url') },
-    { name: 'ts-theme', value: night ? 'night' : 'day', url: inject('url') },
+    { name: 'ts-who', value: who, url: shopUrl },
+    { name: 'ts-theme', value: night ? 'night' : 'day', url: shopUrl },
   ]);
   const page = await context.newPage();
   page.setDefaultTimeout(10_000);
@@ -47,7 +50,7 @@ export const hydrated = (page: Page) =>
   page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
 
 export async function go(page: Page, path: string): Promise<void> {
-  await page.goto(inject('url') + path);
+  await page.goto(shopUrl + path);
   await hydrated(page);
 }
 
@@ -59,7 +62,7 @@ export async function at(page: Page, station: string): Promise<void> {
 
 export const jobId = (page: Page): string => /jobs\/([^/]+)/u.exec(page.url())![1]!;
 export const floorJob = async (page: Page, fleetNo: string): Promise<string> => {
-  const floor = (await (await page.request.get(`${inject('url')}/api/floor`)).json()) as {
+  const floor = (await (await page.request.get(`${shopUrl}/api/floor`)).json()) as {
     rows: { id: string; fleetNo: string; station?: string }[];
   };
   return floor.rows.find((r) => r.fleetNo === fleetNo)!.id;

@@ -1,9 +1,9 @@
 import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { encodeWav } from '../../src/core/noise/index.ts';
 import { record } from '../../src/core/standins/microphone.ts';
-import { button, go, launch, openTest, tablet } from './browser.ts';
+import { button, go, launch, openTest, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -14,8 +14,7 @@ afterAll(() => browser.close());
 /** A job on unit 07 with its complaint recorded, open at Diagnose. */
 async function jobAtDiagnose(page: Page): Promise<string> {
   const id = uuid();
-  const post = (path: string, data: object) =>
-    page.request.post(`${inject('url')}${path}`, { data });
+  const post = (path: string, data: object) => page.request.post(`${shopUrl}${path}`, { data });
   await post('/api/jobs', { id, unitId: 'unit-07', corner: 'RF', byId: 'rafe' });
   await post(`/api/jobs/${id}/events`, {
     id: uuid(),
@@ -61,7 +60,7 @@ it('says of a contradictory case which two results cannot both be right', async 
     { testId: 'swap', place: 'car', result: 'moves' },
     { testId: 'nuts', place: 'LF', result: 'loose' },
   ]) {
-    await page.request.post(`${inject('url')}/api/jobs/${id}/events`, {
+    await page.request.post(`${shopUrl}/api/jobs/${id}/events`, {
       data: { id: uuid(), type: 'test-recorded', body, byId: 'rafe' },
     });
   }
@@ -77,7 +76,7 @@ it('takes a WAV from file to finding to a changed probability, and can be stoppe
   await jobAtDiagnose(page);
   const before = await leader(page);
   const { bearing } = (
-    (await (await page.request.get(`${inject('url')}/api/records/parts`)).json()) as {
+    (await (await page.request.get(`${shopUrl}/api/records/parts`)).json()) as {
       number: string;
       bearing: { balls: number; ballMm: number; pitchMm: number; contactAngleDeg: number };
     }[]
@@ -162,7 +161,7 @@ it('finds a wheel-speed fault from the reader, and it becomes evidence at its co
 it('lets a lead change what a test tells, and the judgement follows', async () => {
   const { page } = await tablet(browser, 'ines');
   const id = await jobAtDiagnose(page);
-  await page.request.post(`${inject('url')}/api/jobs/${id}/events`, {
+  await page.request.post(`${shopUrl}/api/jobs/${id}/events`, {
     data: {
       id: uuid(),
       type: 'test-recorded',

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { button, floorJob, go, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { button, floorJob, go, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -10,7 +10,7 @@ afterAll(() => browser.close());
 
 const strokes = async (page: Page, id: string) =>
   (
-    (await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as {
+    (await (await page.request.get(`${shopUrl}/api/jobs/${id}`)).json()) as {
       state: {
         strokes: Record<string, { pressId: string; peakKn?: number; depthMm?: number }>;
         facts: string[];

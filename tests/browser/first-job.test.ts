@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import {
   at,
   button,
@@ -11,6 +11,7 @@ import {
   tablet,
   doneSteps,
   settleChecks,
+  shopUrl,
 } from './browser.ts';
 
 let browser: Browser;
@@ -255,7 +256,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   await at(page, 'card');
   await shows(page, /entries match their seals/u);
 
-  const card = await (await page.request.get(`${inject('url')}/api/jobs/${id}/card.json`)).json();
+  const card = await (await page.request.get(`${shopUrl}/api/jobs/${id}/card.json`)).json();
   expect(card).toMatchObject({
     format: 'true-spindle/job-card',
     corner: { id: 'LF' },
@@ -278,7 +279,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
     card.torque.readings.map((r: { actual: number | null }) => r.actual && Math.round(r.actual)),
   ).toEqual([80, 121, 180, 5, 70, 60, null]);
   expect(card.oldPart[0]).toMatchObject({ what: 'Outer diameter', value: '76.00', limit: '76.00' });
-  const csv = await (await page.request.get(`${inject('url')}/api/jobs/${id}/card.csv`)).text();
+  const csv = await (await page.request.get(`${shopUrl}/api/jobs/${id}/card.csv`)).text();
   expect(csv).toContain('stroke,Press bearing into knuckle,"7.4 kN, 41.6 mm"');
   await go(page, '/archive');
   await page.getByLabel(/^Unit, part/u).fill('07 N4076');

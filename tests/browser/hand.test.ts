@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { button, floorJob, go, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { button, floorJob, go, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -70,7 +70,7 @@ it('keeps a kit: a piece is copied, moved to the van, retired with a reason', as
   await page.getByLabel('Retire it, because').fill('bent');
   await button(page, 'Retire').click();
   await page.locator('.call.is-good', { hasText: 'is retired' }).waitFor();
-  const list = (await (await page.request.get(`${inject('url')}/api/records/adapters`)).json()) as {
+  const list = (await (await page.request.get(`${shopUrl}/api/records/adapters`)).json()) as {
     name: string;
     kit?: string;
     retired?: string;

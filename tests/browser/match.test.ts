@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { button, go, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { button, go, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -10,7 +10,7 @@ beforeAll(async () => {
 afterAll(() => browser.close());
 
 const post = (page: Page, path: string, data: object) =>
-  page.request.post(`${inject('url')}${path}`, { data });
+  page.request.post(`${shopUrl}${path}`, { data });
 
 /** A unit that nothing is on record of, diagnosed, open at Match. */
 async function jobAtMatch(page: Page): Promise<string> {
@@ -25,7 +25,7 @@ async function jobAtMatch(page: Page): Promise<string> {
     corners: {},
     fasteners: {},
   };
-  await page.request.post(`${inject('url')}/api/import`, {
+  await page.request.post(`${shopUrl}/api/import`, {
     data: { format: 'true-spindle/workshop', version: 1, units: [unit] },
     headers: { 'x-lead-id': 'ines', 'x-lead-pin': '2580' },
   });
@@ -154,9 +154,7 @@ it('goes from an unknown family to an accepted part, with one blocker met and on
   await page.locator('.side', { hasText: /Ines answers for gear oil/u }).waitFor();
   await button(page, 'All here').click();
   await page.waitForURL(/\/plan$/u);
-  const card = (await (
-    await page.request.get(`${inject('url')}/api/jobs/${id}/card.json`)
-  ).json()) as {
+  const card = (await (await page.request.get(`${shopUrl}/api/jobs/${id}/card.json`)).json()) as {
     family: string;
     part: { number: string };
     overrides: { rule: string }[];

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { button, hydrated, launch } from './browser.ts';
 import { start } from './server.ts';
 
@@ -7,7 +7,7 @@ let browser: Browser;
 let shop: Awaited<ReturnType<typeof start>>;
 beforeAll(async () => {
   browser = await launch();
-  shop = await start(true, { SHOP_NETWORK: 'yes' });
+  shop = await start(inject('demoDir'), { SHOP_NETWORK: 'yes' });
 }, 60_000);
 afterAll(async () => {
   await browser.close();

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll } from 'vitest';
+import { afterAll, beforeAll, inject } from 'vitest';
 import { hydrated, launch } from './browser.ts';
 import { start } from './server.ts';
 
@@ -17,7 +17,7 @@ export function ownServer(): OwnServer {
   let stop: () => void;
   beforeAll(async () => {
     browser = await launch();
-    const shop = await start(true);
+    const shop = await start(inject('demoDir'));
     stop = shop.stop;
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await context.addCookies([{ name: 'ts-who', value: 'ines', url: shop.url }]);

@@ -1,21 +1,26 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { exampleWork } from '../example.ts';
 import { at, button, hydrated, jobId, launch, tablet, doneSteps, settleChecks } from './browser.ts';
+import { start } from './server.ts';
 
 let browser: Browser;
+let shop: Awaited<ReturnType<typeof start>>;
 beforeAll(async () => {
   browser = await launch();
+  shop = await start();
 });
-afterAll(() => browser.close());
+afterAll(async () => {
+  await browser.close();
+  shop.stop();
+});
 
-const shop = inject('emptyUrl');
 const demo = (name: string) =>
   readFileSync(new URL(`../../demo-data/${name}`, import.meta.url), 'utf8');
 const open = async (page: Page, path: string) => {
-  await page.goto(shop + path);
+  await page.goto(shop.url + path);
   await hydrated(page);
 };
 
@@ -96,7 +101,7 @@ async function stroke(page: Page, kn: string, mm?: string): Promise<void> {
 
 /** The one person of a new shop: an id says nothing of who it is. */
 const firstPerson = async (page: Page): Promise<string> =>
-  (await (await page.request.get(`${shop}/api/people`)).json())[0].id;
+  (await (await page.request.get(`${shop.url}/api/people`)).json())[0].id;
 
 /** Everything up to Press out that needs no figure of the corner, told to the server as the screens would. */
 async function toPressOut(
@@ -108,11 +113,11 @@ async function toPressOut(
   const id = uuid();
   const byId = await firstPerson(page);
   const post = async (path: string, data: object) =>
-    expect((await page.request.post(shop + path, { data })).status(), path).toBe(200);
+    expect((await page.request.post(shop.url + path, { data })).status(), path).toBe(200);
   const say = (type: string, body: object) =>
     post(`/api/jobs/${id}/events`, { id: uuid(), type, body, byId });
   const choose = async (key: string, value: object) =>
-    page.request.put(`${shop}/api/jobs/${id}/choices/${key}`, {
+    page.request.put(`${shop.url}/api/jobs/${id}/choices/${key}`, {
       data: { id: uuid(), version: 0, value, byId },
     });
   await post('/api/jobs', { id, unitId, corner: 'LF', byId });
@@ -192,9 +197,12 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
   await page.locator('.shop-list li', { hasText: 'Caliper' }).waitFor();
   // The kit comes in by its table, as the kit page takes it.
   const csv = { 'content-type': 'text/csv' };
-  await page.request.post(`${shop}/api/import/adapters`, { data: demo('kit.csv'), headers: csv });
+  await page.request.post(`${shop.url}/api/import/adapters`, {
+    data: demo('kit.csv'),
+    headers: csv,
+  });
   const { presses } = JSON.parse(demo('workshop.json')) as { presses: object[] };
-  await page.request.post(`${shop}/api/import`, {
+  await page.request.post(`${shop.url}/api/import`, {
     data: { format: 'true-spindle/workshop', version: 1, presses },
     headers: { 'x-lead-id': await firstPerson(page), 'x-lead-pin': '4826' },
   });
@@ -287,7 +295,7 @@ it('sets an empty shop up, takes a car of which nothing is known to a signed car
     .fill('4826');
   await button(page, 'Sign as Wren').click();
   await at(page, 'card');
-  const card = (await (await page.request.get(`${shop}/api/jobs/${id}/card.json`)).json()) as {
+  const card = (await (await page.request.get(`${shop.url}/api/jobs/${id}/card.json`)).json()) as {
     only?: string;
     figures: { what: string; value: string }[];
   };

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { button, floorJob, go, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { button, floorJob, go, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -10,7 +10,7 @@ afterAll(() => browser.close());
 
 const stateOf = async (page: Page, id: string) =>
   (
-    (await (await page.request.get(`${inject('url')}/api/jobs/${id}`)).json()) as {
+    (await (await page.request.get(`${shopUrl}/api/jobs/${id}`)).json()) as {
       state: { traces: Record<string, { call: string; samples: number[][]; atMs: number }> };
     }
   ).state;
@@ -63,7 +63,7 @@ it('stops a cocked stroke, lets it be squared, bridges a lost gauge, and says se
   // A second tablet does not get the same gauge.
   expect(
     (
-      await page.request.get(`${inject('url')}/api/jobs/${id}/ram/bearing-in/good`, {
+      await page.request.get(`${shopUrl}/api/jobs/${id}/ram/bearing-in/good`, {
         timeout: 5000,
       })
     ).status(),

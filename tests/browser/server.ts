@@ -1,3 +1,4 @@
+import { cpSync } from 'node:fs';
 import type { TestProject } from 'vitest/node';
 import { clear, demoIn, scratchFolder, startBuilt } from '../../scripts/built-server.ts';
 
@@ -9,10 +10,10 @@ interface Running {
   stop: () => void;
 }
 
-/** The built server on a scratch database of its own, with the demo data or empty. */
-export async function start(demo: boolean, more: Record<string, string> = {}): Promise<Running> {
+/** The built server on a scratch database of its own: a copy of a shop's, or empty. */
+export async function start(from?: string, more: Record<string, string> = {}): Promise<Running> {
   const dataDir = scratchFolder();
-  if (demo) demoIn(dataDir, more);
+  if (from !== undefined) cpSync(from, dataDir, { recursive: true });
   const server = await startBuilt(dataDir, { LOG_LEVEL: 'error', STANDIN_SPEED: '8', ...more });
   const stop = () => {
     void server.stop();
@@ -21,21 +22,27 @@ export async function start(demo: boolean, more: Record<string, string> = {}): P
   return { url: server.url, dataDir, said: server.said, stop };
 }
 
-/** A demo shop and an empty one, as a user would start them. */
+/** The demo data, loaded once, and a demo shop for each file that runs at a time. */
 export default async function setup(project: TestProject): Promise<() => void> {
-  const [demo, empty] = [await start(true), await start(false)];
-  project.provide('url', demo.url);
-  project.provide('emptyUrl', empty.url);
+  const demoDir = scratchFolder();
+  demoIn(demoDir);
+  const shops: Running[] = [];
+  for (let i = 0; i < project.config.maxWorkers; i++) shops.push(await start(demoDir));
+  project.provide('demoDir', demoDir);
+  project.provide(
+    'urls',
+    shops.map((s) => s.url),
+  );
   return () => {
-    demo.stop();
-    empty.stop();
+    for (const s of shops) s.stop();
+    clear(demoDir);
   };
 }
 
 declare module 'vitest' {
   export interface ProvidedContext {
-    url: string;
-    /** A shop in which there is nothing yet. */
-    emptyUrl: string;
+    /** A database with the demo data, to be copied. */
+    demoDir: string;
+    urls: string[];
   }
 }

@@ -6,9 +6,10 @@ import { join, resolve } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { createClient } from '@libsql/client';
 import { v7 as uuid } from 'uuid';
-import { expect, inject, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { openBackup } from '../../src/db/backup.ts';
 import { freePort, scratchFolder as folder, startBuilt as up } from '../../scripts/built-server.ts';
+import { shopUrl } from './browser.ts';
 
 const program = resolve('dist/serve.mjs');
 const envOf = (dataDir: string, more: Record<string, string> = {}) => ({
@@ -29,7 +30,7 @@ const withFile = (bytes: string | Buffer): string => {
   writeFileSync(join(dir, 'true-spindle.db'), bytes);
   return dir;
 };
-const inUse = new URL(inject('url')).port;
+const inUse = new URL(shopUrl).port;
 
 it.each<[string, () => string, Record<string, string>, RegExp]>([
   ['a port that is none', folder, { PORT: '99999' }, /PORT is “99999”: a whole number/u],
@@ -115,7 +116,7 @@ it('ends what is in flight when it is told to stop', async () => {
 }, 60_000);
 
 it('is told by its own names only, and puts the policy on files as well', async () => {
-  const { port } = new URL(inject('url'));
+  const { port } = new URL(shopUrl);
   const ask = (host: string, path: string) =>
     new Promise<{ status: number; policy: string }>((done) =>
       get({ host: '127.0.0.1', port, path, headers: { host } }, (r) => {

@@ -1,7 +1,7 @@
 import axe from 'axe-core';
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { button, floorJob, go, hydrated, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { button, floorJob, go, hydrated, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -99,7 +99,7 @@ describe.each([
 });
 
 it('takes no write from another site and runs no script that is not its own', async () => {
-  const url = inject('url');
+  const url = shopUrl;
   const write = (headers: Record<string, string>) =>
     fetch(`${url}/api/jobs`, {
       method: 'POST',
@@ -121,7 +121,7 @@ it('tells a missing job and a missing page apart from a broken one', async () =>
     '/jobs/x/nowhere',
     '/no-such-page',
   ]) {
-    const r = await page.goto(inject('url') + path);
+    const r = await page.goto(shopUrl + path);
     expect(r?.status()).toBe(404);
     await page.getByRole('link', { name: 'To the floor' }).waitFor();
   }
@@ -175,7 +175,7 @@ it('two tabs on one job tell each other apart by version', async () => {
   const one = await tablet(browser, 'maud');
   const two = await tablet(browser, 'tobi');
   const id = await floorJob(one.page, '04');
-  await one.page.request.post(`${inject('url')}/api/jobs/${id}/events`, {
+  await one.page.request.post(`${shopUrl}/api/jobs/${id}/events`, {
     data: {
       id: '01900000-0000-7000-8000-000000000001',
       type: 'diagnosis-accepted',
@@ -183,7 +183,7 @@ it('two tabs on one job tell each other apart by version', async () => {
       byId: 'maud',
     },
   });
-  await one.page.request.post(`${inject('url')}/api/jobs/${id}/events`, {
+  await one.page.request.post(`${shopUrl}/api/jobs/${id}/events`, {
     data: {
       id: '01900000-0000-7000-8000-000000000002',
       type: 'station-done',

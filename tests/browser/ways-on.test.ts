@@ -1,7 +1,7 @@
 import type { Browser } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
-import { at, button, floorJob, go, launch, tablet } from './browser.ts';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { at, button, floorJob, go, launch, tablet, shopUrl } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -27,8 +27,7 @@ it('leads on from a nut that was pulled too far: a new one in hand, and again fr
 it('closes a job by a tap with its reason, never by Enter, finds it again, and a lead opens it', async () => {
   const { page } = await tablet(browser);
   const id = uuid();
-  const post = (path: string, data: object) =>
-    page.request.post(`${inject('url')}${path}`, { data });
+  const post = (path: string, data: object) => page.request.post(`${shopUrl}${path}`, { data });
   const say = (type: string, body: object) =>
     post(`/api/jobs/${id}/events`, { id: uuid(), type, body, byId: 'rafe' });
   await post('/api/jobs', { id, unitId: 'unit-12', corner: 'LR', byId: 'rafe' });
