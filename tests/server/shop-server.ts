@@ -10,6 +10,8 @@ process.env['DATA_DIR'] = dataDir;
 process.env['LOG_LEVEL'] = 'silent';
 process.env['STANDIN_SPEED'] = '400';
 const { dispatch } = await import('../../src/server/dispatch.ts');
+const { routes } = await import('../../src/server/routes/index.ts');
+const { faultsIn } = await import('../../src/server/validate.ts');
 const { markAsDemo } = await import('../../src/server/shop.ts');
 const { store } = await import('../../src/server/store.ts');
 const { importJobs, importTable, importWorkshop } = await import('../../src/server/import.ts');
@@ -41,7 +43,19 @@ export async function ask(
     headers: { 'content-type': 'application/json', ...headers },
   };
   const r = await dispatch(new Request(`http://127.0.0.1${path}`, init));
-  return { status: r.status, type: r.headers.get('content-type'), json: await r.json() };
+  const json = (await r.json()) as Json;
+  if (r.ok) expect(notAsDescribed(method, path, json)).toEqual([]);
+  return { status: r.status, type: r.headers.get('content-type'), json };
+}
+/** In what an answer is not what the interface's description says of it. */
+function notAsDescribed(method: string, path: string, json: Json) {
+  const at = path.split('?')[0]!;
+  const found = routes.find(
+    (x) =>
+      x.method === method &&
+      new RegExp(`^${x.path.replaceAll(/\{\w+\}/gu, '[^/]+')}$`, 'u').test(at),
+  );
+  return (found?.gives && faultsIn(found.gives, json)) ?? [];
 }
 export const fieldsOf = (json: Json): string[] =>
   json.errors.map((e: { field: string }) => e.field);

@@ -50,9 +50,13 @@ const TorqueReadingSchema = closed({
   stage: Type.String(),
   planned: Nullable(Type.Number()),
   unit: Type.String(),
-  /** `ours`: the procedure prints no tolerance, so it is our judgement. */
+  /** `high` is null where more is right too. `ours`: the procedure prints no tolerance, so it is our judgement. */
   window: Nullable(
-    closed({ low: Type.Number(), high: Type.Number(), ours: Type.Optional(Type.Literal(true)) }),
+    closed({
+      low: Type.Number(),
+      high: Nullable(Type.Number()),
+      ours: Type.Optional(Type.Literal(true)),
+    }),
   ),
   actual: Nullable(Type.Number()),
   /** Done as said, not measured. */

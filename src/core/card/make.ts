@@ -423,5 +423,7 @@ const windowOf = (stage: Stage) => {
   const window = stageWindow(stage);
   if (!window) return null;
   const { low, high, ours } = window;
-  return ours ? { low, high, ours } : { low, high };
+  // JSON has no number without end.
+  const upTo = Number.isFinite(high) ? high : null;
+  return { low, high: upTo, ...(ours ? { ours } : {}) };
 };

@@ -6,19 +6,13 @@ import type { CataloguePart, DimensionId, OldPart, Reading } from '../matching/i
 import type { Operation, StrokeReading } from '../press/index.ts';
 import type { KeptSignal, KeptSpectrum } from '../prove/index.ts';
 import type { EventBody } from '../schemas/events.ts';
+import type { Timer } from '../schemas/floor.ts';
 import type { Procedure } from '../torque/index.ts';
 import type { By } from './entries/entry.ts';
 import type { Station } from './stations.ts';
 import type { WorkClock } from './work-clock.ts';
 
 export type ItemState = EventBody<'item-marked'>['state'];
-
-export interface Timer {
-  id: string;
-  label: string;
-  startedMs: number;
-  endsMs: number;
-}
 
 /** What an entry says, with who made it and when. */
 type Kept<T> = T & By;

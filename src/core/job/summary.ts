@@ -3,22 +3,13 @@ import { complaintInShort, suspectsFor } from '../diagnosis/index.ts';
 import { strokesIn } from '../families/index.ts';
 import { partInShort } from '../matching/index.ts';
 import { recheckKm } from '../prove/index.ts';
+import type { JobSummary, SpineMark } from '../schemas/floor.ts';
 import { procedureInShort } from '../torque/index.ts';
 import { familyOf, walkOf } from './family-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { currentStation, missingFor } from './owed.ts';
 import { chosenPart, confirmed } from './part-on-job.ts';
-import type { Timer } from './state.ts';
 import { type Station, stations } from './stations.ts';
-
-export type Mark = 'done' | 'provisional' | 'now' | 'todo' | 'blocked';
-
-export interface SpineMark {
-  station: Station;
-  mark: Mark;
-  /** What the station found, a few words. */
-  result: string;
-}
 
 /** The centre line of a job: where it is and what each station found. */
 export function spine(job: JobNow): SpineMark[] {
@@ -135,31 +126,6 @@ export function recheck(job: JobNow): ReturnType<typeof sinceSigned> | undefined
   return sinceSigned(fromKm, ctx.unit.odometerKm ?? fromKm, recheckOf(job));
 }
 
-/** What the floor shows of a job, but for the unit's clock and the people's names. */
-export interface JobSummary {
-  /** Open, or signed with its recheck still owed. */
-  onFloor: boolean;
-  corner: JobCorner;
-  complaint: string;
-  family: string;
-  spine: SpineMark[];
-  next: ReturnType<typeof nextAction>;
-  station: Station | undefined;
-  timers: Timer[];
-  lastById: string;
-  /** Number of the part on the job. */
-  part?: string;
-  /** When it was signed or closed. */
-  endedMs?: number;
-  /** Distance at which it was signed, while its recheck is owed. */
-  signedKm?: number;
-  /** Distance to that recheck, km. */
-  dueKm?: number;
-  closed?: string;
-  /** A note for the next shift that nobody has read. */
-  note?: { text: string; byId: string; atMs: number };
-}
-
 /** What the floor shows of a job that cannot be read: its corner as it was started, and why. */
 export const unreadable = (job: { corner: JobCorner; byId: string }, why: string): JobSummary => ({
   onFloor: true,
@@ -186,7 +152,7 @@ export function summaryOf(job: JobNow, lastById: string): JobSummary {
     family: familyOf(job)?.name ?? 'Bearing not on record',
     spine: spine(job),
     next: nextAction(job),
-    station,
+    ...(station ? { station } : {}),
     timers: state.timers,
     lastById,
     ...(part ? { part: part.number } : {}),

@@ -1,5 +1,5 @@
 import { timeLeft } from '../units/index.ts';
-import type { Timer } from './state.ts';
+import type { Timer } from '../schemas/floor.ts';
 
 /** How a wait stands: running, over, or unknown because the clock it was begun by was set back since. */
 export interface TimerNow {

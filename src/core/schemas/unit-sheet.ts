@@ -1,32 +1,40 @@
-import type { Corner, JobCorner } from '../corner.ts';
-import type { LifeRecord } from '../logbook/index.ts';
-import type { ServiceDue } from '../service/index.ts';
-import type { UnitRecord } from './workshop.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import { corners, JobCornerId } from '../corner.ts';
+import { LifeSchema } from '../logbook/life.ts';
+import { ServiceDueSchema } from '../service/serviced.ts';
+import { closed, eachOf, Maybe, oneOf } from './common.ts';
+import { PersonOnRecordSchema } from './floor.ts';
+import { UnitSchema } from './workshop.ts';
 
 /** What the unit's page shows. */
-export interface UnitSheet {
-  unit: UnitRecord;
+export const UnitSheetSchema = closed({
+  unit: UnitSchema,
   /** Its jobs, newest first. */
-  jobs: {
-    id: string;
-    number: string;
-    corner: JobCorner;
-    startedMs: number;
-    endedMs?: number;
-    part?: string;
-    state: 'open' | 'signed' | 'closed';
-  }[];
+  jobs: Type.Array(
+    closed({
+      id: Type.String(),
+      number: Type.String(),
+      corner: JobCornerId,
+      startedMs: Type.Number(),
+      endedMs: Maybe(Type.Number()),
+      part: Maybe(Type.String()),
+      state: oneOf(['open', 'signed', 'closed'] as const),
+    }),
+  ),
   /** Bearings fitted to it, as the book of lives has them. */
-  lives: LifeRecord[];
+  lives: Type.Array(LifeSchema),
   /** Bearings of it that are packed or fed, and when each is seen to next. */
-  services: ServiceDue[];
+  services: Type.Array(ServiceDueSchema),
   /** Bore of the part on record at each corner, mm. */
-  bores: Partial<Record<Corner, number>>;
+  bores: Type.Partial(closed(eachOf(corners, Type.Number()))),
   /** When its record was changed, newest first. */
-  changes: number[];
+  changes: Type.Array(Type.Number()),
   /** Procedures of its corners by name. */
-  procedures: Partial<Record<Corner, { name: string; source: string }>>;
-  shop: string;
-  people: { id: string; name: string; lead: boolean; retired?: true }[];
-  timeZone: string;
-}
+  procedures: Type.Partial(
+    closed(eachOf(corners, closed({ name: Type.String(), source: Type.String() }))),
+  ),
+  shop: Type.String(),
+  people: Type.Array(PersonOnRecordSchema),
+  timeZone: Type.String(),
+});
+export type UnitSheet = Static<typeof UnitSheetSchema>;

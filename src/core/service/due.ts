@@ -4,7 +4,7 @@ import type { FamilyCode } from '../families/index.ts';
 import { dueMs } from '../prove/index.ts';
 import type { ShopSettings } from '../schemas/shop.ts';
 import type { UnitRecord } from '../schemas/workshop.ts';
-import type { Serviced } from './serviced.ts';
+import type { FleetService, ServiceCause, ServiceDue } from './serviced.ts';
 
 /**
  * Days after which a packed bearing is looked at: “every year or two”, the shorter of both. Common practice, no published
@@ -31,26 +31,6 @@ const inOil =
 export function serviceWords(c: CornerRecord | undefined): string | undefined {
   const words = c && packed[c.family];
   return words && c.feed === 'oil' ? inOil : words;
-}
-
-export type ServiceCause = 'date' | 'distance' | 'deep-water';
-export const causeWords: Record<ServiceCause, string> = {
-  date: 'by date',
-  distance: 'by distance',
-  'deep-water': 'after deep water',
-};
-export interface ServiceDue {
-  corner: Corner;
-  words: string;
-  /** Absent where nobody has written down when it was last seen to. */
-  last?: Serviced;
-  /** When it is due, UTC milliseconds, and by what; absent while `last` is. */
-  dueMs?: number;
-  cause?: ServiceCause;
-  late?: boolean;
-  /** Distance since, and after which it is due, km; absent where one is not known. */
-  drivenKm?: number;
-  everyKm?: number;
 }
 
 const dayMs = 86_400_000;
@@ -112,14 +92,6 @@ export const everyOf = ({
   days: days ?? serviceDays,
   ...(serviceKm === undefined ? {} : { km: serviceKm }),
 });
-
-/** A service whose day is known, with the unit it is of. */
-export interface FleetService extends ServiceDue {
-  unitId: string;
-  fleetNo: string;
-  dueMs: number;
-  cause: ServiceCause;
-}
 
 /** Services of a fleet whose day is known, the first that is due first. */
 export const servicesDue = (

@@ -20,7 +20,7 @@ export const devicesRoutes: readonly Route[] = [
     {},
     async ({ params }) => {
       await standInsOn();
-      return ramStream(params['id']!, params['operation']!, params['setting']!);
+      return ramStream(params.id, params.operation, params.setting);
     },
   ),
   route(
@@ -30,7 +30,7 @@ export const devicesRoutes: readonly Route[] = [
     {},
     async ({ params }) => {
       await standInsOn();
-      return wrenchStream(params['id']!, params['stage']!, params['setting']!);
+      return wrenchStream(params.id, params.stage, params.setting);
     },
   ),
   route(
@@ -40,7 +40,7 @@ export const devicesRoutes: readonly Route[] = [
     {},
     async ({ params }) => {
       await standInsOn();
-      return indicatorStream(params['nominal']!);
+      return indicatorStream(params.nominal);
     },
   ),
   route(
@@ -50,7 +50,7 @@ export const devicesRoutes: readonly Route[] = [
     {},
     async ({ params }) => {
       await standInsOn();
-      return runoutStream(params['id']!, params['face']!, params['deg']!, params['turned']!);
+      return runoutStream(params.id, params.face, params.deg, params.turned);
     },
   ),
   route(
@@ -60,7 +60,7 @@ export const devicesRoutes: readonly Route[] = [
     {},
     async ({ params }) => {
       await standInsOn();
-      return playStream(params['id']!, params['end']!, params['turned']!);
+      return playStream(params.id, params.end, params.turned);
     },
   ),
   route(

@@ -1,7 +1,9 @@
 import { Type } from '@sinclair/typebox';
 import { JobCornerId } from '../../core/corner.ts';
+import { JobCardSchema } from '../../core/card/index.ts';
 import { closed, Id, oneOf, Uuid } from '../../core/schemas/common.ts';
 import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/events.ts';
+import { RawJobSchema } from '../../core/schemas/raw-job.ts';
 import { answered } from '../answered.ts';
 import { cardCsv, jobCard } from '../card.ts';
 import { jobRecordAnew, jobView } from '../job-record.ts';
@@ -32,22 +34,20 @@ const JobSchema = closed({ id: Uuid, unitId: Id, corner: JobCornerId, byId: Id }
 /** Jobs: their record, choices and card. */
 export const jobsRoutes: readonly Route[] = [
   route('POST', '/api/jobs', 'Start a job', { body: JobSchema }, ({ body }) => startJob(body)),
-  route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) =>
-    jobView(params['id']!),
-  ),
+  route('GET', '/api/jobs/{id}', 'One job as it stands', {}, ({ params }) => jobView(params.id)),
   route(
     'GET',
     '/api/jobs/{id}/visit',
     'Other corners of the same car with an open job',
     {},
-    ({ params }) => visitOf(params['id']!),
+    ({ params }) => visitOf(params.id),
   ),
   route(
     'GET',
     '/api/jobs/{id}/quote-basis',
     'Rate, tax and earlier minutes for a quote of this job',
     {},
-    ({ params }) => quoteSettings(params['id']!),
+    ({ params }) => quoteSettings(params.id),
   ),
   route(
     'POST',
@@ -55,7 +55,7 @@ export const jobsRoutes: readonly Route[] = [
     'Add one line to the record of a job',
     { body: EventSchema, limit: traceLimit },
     async ({ params, body, headers }) =>
-      answered(await addEvent(params['id']!, body as Parameters<typeof addEvent>[1]), headers),
+      answered(await addEvent(params.id, body as Parameters<typeof addEvent>[1]), headers),
   ),
   route(
     'PUT',
@@ -63,24 +63,24 @@ export const jobsRoutes: readonly Route[] = [
     'Change a choice; 409 with both values when it changed meanwhile',
     { body: ChoiceSchema },
     async ({ params, body, headers }) => {
-      const key = known(choiceKeys, params['key'], 'choice') as ChoiceKey;
+      const key = known(choiceKeys, params.key, 'choice') as ChoiceKey;
       const choice = body as Parameters<typeof setChoice>[2];
-      return answered(await setChoice(params['id']!, key, choice), headers);
+      return answered(await setChoice(params.id, key, choice), headers);
     },
   ),
   route(
     'GET',
     '/api/jobs/{id}/raw',
     'The rows of a job as they were kept, and why it cannot be read if it cannot',
-    {},
-    ({ params }) => rawJob(params['id']!),
+    { gives: RawJobSchema },
+    ({ params }) => rawJob(params.id),
   ),
   route(
     'POST',
     '/api/jobs/{id}/take-back',
     'Take a choice back that no longer fits (lead, PIN); what was recorded stays',
     { body: TakeBackSchema },
-    ({ params, body }) => takeBack(params['id']!, body),
+    ({ params, body }) => takeBack(params.id, body),
   ),
   route(
     'POST',
@@ -90,10 +90,14 @@ export const jobsRoutes: readonly Route[] = [
     ({ body }) => keepPhoto(body as Uint8Array),
   ),
   route('GET', '/api/photos/{hash}', 'A photo, by its hash', {}, ({ params }) =>
-    photo(params['hash']!),
+    photo(params.hash),
   ),
-  route('GET', '/api/jobs/{id}/card.json', 'Job card', {}, async ({ params }) =>
-    jobCard(await jobRecordAnew(params['id']!)),
+  route(
+    'GET',
+    '/api/jobs/{id}/card.json',
+    'Job card',
+    { gives: JobCardSchema },
+    async ({ params }) => jobCard(await jobRecordAnew(params.id)),
   ),
   route(
     'GET',
@@ -101,7 +105,7 @@ export const jobsRoutes: readonly Route[] = [
     'Job card as lines',
     {},
     async ({ params }) =>
-      new Response(cardCsv(jobCard(await jobRecordAnew(params['id']!))), {
+      new Response(cardCsv(jobCard(await jobRecordAnew(params.id))), {
         headers: {
           'content-type': 'text/csv; charset=utf-8',
           'content-disposition': 'attachment; filename="job-card.csv"',
@@ -113,6 +117,6 @@ export const jobsRoutes: readonly Route[] = [
     '/api/jobs/{id}/lessons',
     'What a signed job taught the likelihood tables, before and after',
     {},
-    ({ params }) => jobLessons(params['id']!),
+    ({ params }) => jobLessons(params.id),
   ),
 ];

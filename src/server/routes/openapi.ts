@@ -26,7 +26,10 @@ export function openapi(routes: readonly Route[]) {
           }
         : {}),
       responses: {
-        200: { description: 'Done' },
+        200: {
+          description: 'Done',
+          ...(r.gives ? { content: { 'application/json': { schema: r.gives } } } : {}),
+        },
         default: {
           description: 'Problem document (RFC 9457)',
           content: {

@@ -11,8 +11,14 @@ export const importLimit = 24_000_000;
 export const photoLimit = 20_000_000;
 export const recordingLimit = 128_000_000;
 
-export interface Call<B = unknown> {
-  params: Record<string, string>;
+/** Names in braces in a path. */
+type ParamOf<P extends string> = P extends `${string}{${infer Name}}${infer Rest}`
+  ? Name | ParamOf<Rest>
+  : never;
+
+export interface Call<B = unknown, Param extends string = string> {
+  /** What stands in the address for each name in braces. */
+  params: Record<Param, string>;
   body: B;
   headers: Headers;
   /** As it came, for a route that reads the body by itself. */
@@ -24,6 +30,8 @@ export interface Route {
   path: string;
   summary: string;
   body?: TSchema;
+  /** What it answers with, as JSON; not said where that is a file, a stream or a thing that only its own screen reads. */
+  gives?: TSchema;
   /** Largest body in bytes. */
   limit: number;
   /** Media type the route takes; JSON unless said. */
@@ -38,29 +46,31 @@ export interface Route {
   handle: (call: Call) => Promise<unknown>;
 }
 
-interface Options<S extends TSchema> {
+interface Options<S extends TSchema, G extends TSchema> {
   body?: S;
+  gives?: G;
   limit?: number;
   takes?: Route['takes'];
   unread?: true;
 }
 
-export function route<S extends TSchema>(
+export function route<S extends TSchema, P extends string, G extends TSchema>(
   method: Route['method'],
-  path: string,
+  path: P,
   summary: string,
-  options: Options<S>,
-  handle: (call: Call<Static<S>>) => unknown,
+  options: Options<S, G>,
+  handle: (call: Call<Static<S>, ParamOf<P>>) => Static<G> | Promise<Static<G>>,
 ): Route {
   return {
     method,
     path,
     summary,
     ...(options.body ? { body: options.body } : {}),
+    ...(options.gives ? { gives: options.gives } : {}),
     ...(options.unread ? { unread: true as const } : {}),
     limit: options.limit ?? jsonLimit,
     takes: options.takes ?? 'application/json',
-    handle: async (c) => handle(c as Call<Static<S>>),
+    handle: async (c) => handle(c as Call<Static<S>, ParamOf<P>>),
   };
 }
 

@@ -1,3 +1,4 @@
+import { Type } from '@sinclair/typebox';
 import {
   AnswerSchema,
   answerPractice,
@@ -11,6 +12,8 @@ import {
 } from '../practice.ts';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
+import { FloorRowSchema, FloorSchema, PersonOnRecordSchema } from '../../core/schemas/floor.ts';
+import { UnitSheetSchema } from '../../core/schemas/unit-sheet.ts';
 import { workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
@@ -71,35 +74,35 @@ export const shopRoutes: readonly Route[] = [
     '/api/practice/{byId}',
     'The exercise to do now, and where its learner stands',
     {},
-    ({ params }) => practiceOf(params['byId']!),
+    ({ params }) => practiceOf(params.byId),
   ),
   route(
     'POST',
     '/api/practice/{byId}/answers',
     'Answer the open exercise; says what it was worth and why',
     { body: AnswerSchema },
-    ({ params, body }) => answerPractice(params['byId']!, body),
+    ({ params, body }) => answerPractice(params.byId, body),
   ),
   route(
     'POST',
     '/api/practice/{byId}/help',
     'Rule out one wrong answer of the open exercise',
     { body: HelpSchema },
-    ({ params, body }) => helpPractice(params['byId']!, body),
+    ({ params, body }) => helpPractice(params.byId, body),
   ),
   route(
     'POST',
     '/api/practice/{byId}/share',
     'Let the others see how one stands, or not',
     { body: ShareSchema },
-    ({ params, body }) => sharePractice(params['byId']!, body),
+    ({ params, body }) => sharePractice(params.byId, body),
   ),
   route(
     'POST',
     '/api/jobs/{id}/exercise',
     'Make a job that ended an exercise, its people and unit taken out (lead, PIN)',
     { body: PastJobSchema },
-    ({ params, body }) => jobAsExercise(params['id']!, body),
+    ({ params, body }) => jobAsExercise(params.id, body),
   ),
   route('GET', '/api/health', 'Whether database, disk and clock are as they have to be', {}, () =>
     health(),
@@ -135,8 +138,12 @@ export const shopRoutes: readonly Route[] = [
     { body: HeldSchema },
     ({ body }) => heldAgainst(body),
   ),
-  route('GET', '/api/floor', 'All jobs with their centre lines, next actions and timers', {}, () =>
-    floorView(),
+  route(
+    'GET',
+    '/api/floor',
+    'All jobs with their centre lines, next actions and timers',
+    { gives: FloorSchema },
+    () => floorView(),
   ),
   route(
     'GET',
@@ -149,17 +156,19 @@ export const shopRoutes: readonly Route[] = [
     'POST',
     '/api/archive/search',
     'Signed and closed jobs by words of number, unit, part or finding, and by days',
-    { body: ArchiveSchema },
+    { body: ArchiveSchema, gives: Type.Array(FloorRowSchema) },
     ({ body }) => archive(body),
   ),
-  route('GET', '/api/people', 'Technicians', {}, () => people()),
+  route('GET', '/api/people', 'Technicians', { gives: Type.Array(PersonOnRecordSchema) }, () =>
+    people(),
+  ),
   route(
     'GET',
     '/api/records/{kind}',
     'What the shop owns and knows, one kind',
     {},
     async ({ params }) =>
-      listRecords((await store()).db, known(workshopKinds, params['kind'], 'kind of record')),
+      listRecords((await store()).db, known(workshopKinds, params.kind, 'kind of record')),
   ),
   route(
     'POST',
@@ -218,7 +227,7 @@ export const shopRoutes: readonly Route[] = [
     'Import a CSV table: parts, consumables, adapters; by a lead: presses, wrenches, instruments',
     { limit: importLimit, takes: 'text/csv' },
     async ({ params, body, headers, request }) => {
-      const kind = await tableFor(params['kind'], headers);
+      const kind = await tableFor(params.kind, headers);
       return imported('table', { kind, csv: String(body), rest: false }, request);
     },
   ),
@@ -228,7 +237,7 @@ export const shopRoutes: readonly Route[] = [
     'Take the lines of a CSV table that are right and leave the others out',
     { limit: importLimit, takes: 'text/csv' },
     async ({ params, body, headers, request }) => {
-      const kind = await tableFor(params['kind'], headers);
+      const kind = await tableFor(params.kind, headers);
       return imported('table', { kind, csv: String(body), rest: true }, request);
     },
   ),
@@ -237,7 +246,7 @@ export const shopRoutes: readonly Route[] = [
     '/api/export/{file}',
     'One kind of record as the import takes it: parts.csv, adapters.json, …',
     {},
-    ({ params }) => exportFile(params['file']!),
+    ({ params }) => exportFile(params.file),
   ),
   route('GET', '/api/schema/workshop', 'JSON schema of a workshop file', {}, () => ({
     $schema: 'https://json-schema.org/draft/2020-12/schema',
@@ -295,43 +304,47 @@ export const shopRoutes: readonly Route[] = [
     { body: NewUnitSchema },
     ({ body }) => newUnit(body),
   ),
-  route('GET', '/api/units/{id}', 'One unit with all that is known of it', {}, ({ params }) =>
-    unitSheet(params['id']!),
+  route(
+    'GET',
+    '/api/units/{id}',
+    'One unit with all that is known of it',
+    { gives: UnitSheetSchema },
+    ({ params }) => unitSheet(params.id),
   ),
   route(
     'PUT',
     '/api/units/{id}',
     'Name, clock, tyre, year, identification number and axle load of a unit',
-    { body: UnitFactsSchema },
-    ({ params, body }) => noteFacts(params['id']!, body),
+    { body: UnitFactsSchema, gives: UnitSheetSchema },
+    ({ params, body }) => noteFacts(params.id, body),
   ),
   route(
     'POST',
     '/api/lives/{id}/comeback',
     'Say whether a bearing that failed soon came back for the same complaint (lead, PIN)',
     { body: ComebackSchema },
-    ({ params, body }) => markComeback(params['id']!, body),
+    ({ params, body }) => markComeback(params.id, body),
   ),
   route(
     'POST',
     '/api/units/{id}/service',
     'A packed bearing was looked at or packed again, without a job',
-    { body: ServiceSchema },
-    ({ params, body }) => noteService(params['id']!, body),
+    { body: ServiceSchema, gives: UnitSheetSchema },
+    ({ params, body }) => noteService(params.id, body),
   ),
   route(
     'POST',
     '/api/units/{id}/waded',
     'The unit stood in deep water: its packed bearings are due',
-    { body: WadedSchema },
-    ({ params, body }) => noteWaded(params['id']!, body),
+    { body: WadedSchema, gives: UnitSheetSchema },
+    ({ params, body }) => noteWaded(params.id, body),
   ),
   route(
     'PUT',
     '/api/units/{id}/clock',
     'Bring the clock of a unit down, with a reason (lead, PIN)',
-    { body: ClockSchema },
-    ({ params, body }) => correctClock(params['id']!, body),
+    { body: ClockSchema, gives: UnitSheetSchema },
+    ({ params, body }) => correctClock(params.id, body),
   ),
   route(
     'POST',
@@ -369,7 +382,7 @@ export const shopRoutes: readonly Route[] = [
     'Take an archive in: look, fill an empty shop, or merge; by a lead unless the shop is empty',
     { takes: 'application/zip', limit: recordingLimit },
     async ({ params, body, headers }) => {
-      const mode = known(importModes, params['mode'], 'way to take an archive in');
+      const mode = known(importModes, params.mode, 'way to take an archive in');
       const shop = await store();
       if (!(await shopIsEmpty(shop.db))) await leadOnly(headers);
       return importShop(shop, body as Uint8Array, mode);
