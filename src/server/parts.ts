@@ -10,7 +10,6 @@ import {
   meanOf,
   type PartIndex,
   partKinds,
-  type PartQuery,
   searchParts,
   toBuy,
   toOrder,
@@ -54,7 +53,7 @@ export const PartSearchSchema = closed({
   most: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
 });
 export const findParts = async (b: Static<typeof PartSearchSchema>): Promise<Found> =>
-  searchParts(await partIndex((await store()).db), b as PartQuery);
+  searchParts(await partIndex((await store()).db), b);
 export const PartNumbersSchema = closed({ numbers: Type.Array(Id, { minItems: 1, maxItems: 40 }) });
 
 export const ConsumableSearchSchema = closed({

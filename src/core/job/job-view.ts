@@ -2,15 +2,7 @@ import type { JobCorner } from '../corner.ts';
 import type { Person } from '../schemas/floor.ts';
 import type { JobNow } from './job-now.ts';
 
-export type {
-  FloorRow,
-  FloorView,
-  JobSummary,
-  Mark,
-  Person,
-  SpineMark,
-  Timer,
-} from '../schemas/floor.ts';
+export type { FloorRow, FloorView, JobSummary, Mark, Person, Timer } from '../schemas/floor.ts';
 
 /** What a job screen gets; the server's answer to GET /api/jobs/{id} and to every command on it. */
 export interface JobView extends JobNow {

@@ -1,9 +1,11 @@
+import { Ajv } from 'ajv';
 import { describe, expect, it } from 'vitest';
 import { context, event, job, strippedExample } from '../../../tests/job-example.ts';
 import { type Walked, walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { shopContext } from '../../../tests/shop.ts';
 import type { JobEvent } from '../schemas/events.ts';
-import { nextAction, recheck, sinceSigned, spine, summaryOf } from './index.ts';
+import { JobSummarySchema } from '../schemas/floor.ts';
+import { nextAction, recheck, sinceSigned, spine, summaryOf, unreadable } from './index.ts';
 
 const first = walked[0] as Walked;
 const { worked } = workThrough(first);
@@ -47,6 +49,17 @@ describe('what the floor shows of a job', () => {
     });
     expect(whole).not.toHaveProperty('station');
     expect(whole.endedMs).toBe(worked.events.at(-1)!.atMs);
+  });
+  it('is of one shape at every entry, and where the job cannot be read', () => {
+    const told = (n: number) => summaryOf(job(worked.events.slice(0, n)), 'rafe');
+    const lost = unreadable({ corner: 'unknown', byId: 'rafe' }, 'no such unit');
+    const ajv = new Ajv();
+    for (const s of [...worked.events.keys()].map(told).concat(lost)) {
+      ajv.validate(JobSummarySchema, JSON.parse(JSON.stringify(s)));
+      expect(ajv.errors).toBeNull();
+    }
+    expect(lost).toMatchObject({ onFloor: true, lastById: 'rafe' });
+    expect(lost.next.text).toMatch(/no such unit$/u);
   });
   it('leaves the floor when it is closed', () => {
     const closed = summaryOf(job([event('job-closed', { reason: 'a tyre' })]), 'ines');

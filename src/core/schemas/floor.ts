@@ -53,7 +53,7 @@ const lasting = {
 };
 
 /** What the floor keeps of a job. */
-const JobSummarySchema = closed({
+export const JobSummarySchema = closed({
   ...lasting,
   /** Open, or signed with its recheck still owed. */
   onFloor: Type.Boolean(),

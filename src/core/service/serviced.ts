@@ -26,7 +26,6 @@ export const ServicedSchema = closed({
   /** Number of the job that fitted it. */
   job: Maybe(Id),
 });
-export type Serviced = Static<typeof ServicedSchema>;
 
 export const causeWords = {
   date: 'by date',

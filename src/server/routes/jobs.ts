@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { JobCornerId } from '../../core/corner.ts';
 import { JobCardSchema } from '../../core/card/index.ts';
 import { closed, Id, oneOf, Uuid } from '../../core/schemas/common.ts';
-import { type ChoiceKey, choiceKeys, eventTypes } from '../../core/schemas/events.ts';
+import { choiceKeys, eventTypes } from '../../core/schemas/events.ts';
 import { RawJobSchema } from '../../core/schemas/raw-job.ts';
 import { answered } from '../answered.ts';
 import { cardCsv, jobCard } from '../card.ts';
@@ -54,8 +54,7 @@ export const jobsRoutes: readonly Route[] = [
     '/api/jobs/{id}/events',
     'Add one line to the record of a job',
     { body: EventSchema, limit: traceLimit },
-    async ({ params, body, headers }) =>
-      answered(await addEvent(params.id, body as Parameters<typeof addEvent>[1]), headers),
+    async ({ params, body, headers }) => answered(await addEvent(params.id, body), headers),
   ),
   route(
     'PUT',
@@ -63,9 +62,8 @@ export const jobsRoutes: readonly Route[] = [
     'Change a choice; 409 with both values when it changed meanwhile',
     { body: ChoiceSchema },
     async ({ params, body, headers }) => {
-      const key = known(choiceKeys, params.key, 'choice') as ChoiceKey;
-      const choice = body as Parameters<typeof setChoice>[2];
-      return answered(await setChoice(params.id, key, choice), headers);
+      const key = known(choiceKeys, params.key, 'choice');
+      return answered(await setChoice(params.id, key, body), headers);
     },
   ),
   route(
@@ -87,7 +85,7 @@ export const jobsRoutes: readonly Route[] = [
     '/api/photos',
     'Keep a photo: JPEG, PNG or WebP by its bytes; kept upright and without what the camera noted',
     { takes: 'application/octet-stream', limit: photoLimit },
-    ({ body }) => keepPhoto(body as Uint8Array),
+    ({ body }) => keepPhoto(body),
   ),
   route('GET', '/api/photos/{hash}', 'A photo, by its hash', {}, ({ params }) =>
     photo(params.hash),

@@ -25,6 +25,22 @@ export interface Call<B = unknown, Param extends string = string> {
   request: Request;
 }
 
+type Takes =
+  | 'application/json'
+  | 'text/csv'
+  | 'multipart/form-data'
+  | 'application/zip'
+  | 'application/octet-stream';
+
+/** What comes in of a kind: JSON by its schema, a table as text, a file as bytes; a form is read by its own handler. */
+type BodyOf<T extends Takes, S extends TSchema> = T extends 'application/json'
+  ? Static<S>
+  : T extends 'text/csv'
+    ? string
+    : T extends 'multipart/form-data'
+      ? undefined
+      : Uint8Array;
+
 export interface Route {
   method: 'GET' | 'POST' | 'PUT';
   path: string;
@@ -35,31 +51,31 @@ export interface Route {
   /** Largest body in bytes. */
   limit: number;
   /** Media type the route takes; JSON unless said. */
-  takes:
-    | 'application/json'
-    | 'text/csv'
-    | 'multipart/form-data'
-    | 'application/zip'
-    | 'application/octet-stream';
+  takes: Takes;
   /** The handler gets the text as it is: it is read where it is worked out. */
   unread?: true;
   handle: (call: Call) => Promise<unknown>;
 }
 
-interface Options<S extends TSchema, G extends TSchema> {
+interface Options<S extends TSchema, G extends TSchema, T extends Takes> {
   body?: S;
   gives?: G;
   limit?: number;
-  takes?: Route['takes'];
+  takes?: T;
   unread?: true;
 }
 
-export function route<S extends TSchema, P extends string, G extends TSchema>(
+export function route<
+  S extends TSchema,
+  P extends string,
+  G extends TSchema,
+  T extends Takes = 'application/json',
+>(
   method: Route['method'],
   path: P,
   summary: string,
-  options: Options<S, G>,
-  handle: (call: Call<Static<S>, ParamOf<P>>) => Static<G> | Promise<Static<G>>,
+  options: Options<S, G, T>,
+  handle: (call: Call<BodyOf<T, S>, ParamOf<P>>) => Static<G> | Promise<Static<G>>,
 ): Route {
   return {
     method,
@@ -70,7 +86,7 @@ export function route<S extends TSchema, P extends string, G extends TSchema>(
     ...(options.unread ? { unread: true as const } : {}),
     limit: options.limit ?? jsonLimit,
     takes: options.takes ?? 'application/json',
-    handle: async (c) => handle(c as Call<Static<S>, ParamOf<P>>),
+    handle: async (c) => handle(c as Call<BodyOf<T, S>, ParamOf<P>>),
   };
 }
 

@@ -228,7 +228,7 @@ export const shopRoutes: readonly Route[] = [
     { limit: importLimit, takes: 'text/csv' },
     async ({ params, body, headers, request }) => {
       const kind = await tableFor(params.kind, headers);
-      return imported('table', { kind, csv: String(body), rest: false }, request);
+      return imported('table', { kind, csv: body, rest: false }, request);
     },
   ),
   route(
@@ -238,7 +238,7 @@ export const shopRoutes: readonly Route[] = [
     { limit: importLimit, takes: 'text/csv' },
     async ({ params, body, headers, request }) => {
       const kind = await tableFor(params.kind, headers);
-      return imported('table', { kind, csv: String(body), rest: true }, request);
+      return imported('table', { kind, csv: body, rest: true }, request);
     },
   ),
   route(
@@ -385,7 +385,7 @@ export const shopRoutes: readonly Route[] = [
       const mode = known(importModes, params.mode, 'way to take an archive in');
       const shop = await store();
       if (!(await shopIsEmpty(shop.db))) await leadOnly(headers);
-      return importShop(shop, body as Uint8Array, mode);
+      return importShop(shop, body, mode);
     },
   ),
   route(
