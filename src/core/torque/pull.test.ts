@@ -24,6 +24,23 @@ function plain(toDeg: number, springs = 0.05): PullSample[] {
   return out;
 }
 
+/** The same nut in several pulls, each to a degree past snug: readings so far apart, in degrees and N·m. */
+function hand(tos: readonly number[], reads: { turn: number; load: number }): PullSample[] {
+  const out: PullSample[] = [];
+  let nut = -24;
+  for (const [n, to] of tos.entries()) {
+    const say = (torqueNm: number, at: number) =>
+      out.push({ ms: 10 * out.length, torqueNm, angleDeg: at + 0.05 * torqueNm - 40 * n });
+    const held = 50 + 2 * nut;
+    for (let t = 0; t < held; t += reads.load) say(t, nut);
+    for (; nut < to; nut += reads.turn) say(50 + 2 * nut, nut);
+    nut = to;
+    for (let t = 50 + 2 * to; t >= 0; t -= 2) say(t, to);
+    for (let i = 0; i < 10; i++) say(0, to);
+  }
+  return out;
+}
+
 describe('a pull on a nut', () => {
   it('counts from snug, without the twist of the wrench', () => {
     // Geometry: the body of the wrench has turned further by its own twist.
@@ -35,6 +52,34 @@ describe('a pull on a nut', () => {
     const pulling = plain(40).slice(0, 129);
     expect(followPull(pulling, 50, 0.05)).toMatchObject({ call: 'turning' });
     expect(Math.abs(followPull(pulling, 50, 0.05).turnedDeg! - 40)).toBeLessThan(1);
+  });
+  // Geometry: the same nut in two pulls, the body of the wrench set back by a ratchet between them.
+  it.each([
+    ['read closely', { turn: 0.5, load: 2 }, 0.3],
+    ['turned quickly', { turn: 4, load: 2 }, 2.1],
+    ['taken up quickly', { turn: 0.5, load: 45 }, 0.3],
+    ['turned and taken up quickly', { turn: 4, load: 45 }, 2.1],
+    ['taken up within one reading', { turn: 0.5, load: 200 }, 0.8],
+  ])('counts on from where the nut was left: %s', (_how, reads, within) => {
+    const samples = hand([20, 60], reads);
+    const f = followPull(samples, 50);
+    expect(f.pulls).toBe(2);
+    expect(Math.abs(f.turnedDeg! - 60)).toBeLessThan(within);
+    // Torque over the nut's angle: 2 N·m for each degree past snug, in both pulls.
+    for (const [deg, nm] of f.curve)
+      expect(Math.abs(nm - 50 - 2 * deg)).toBeLessThan(2 * within + 1);
+    expect(f.springDegPerNm).toBeCloseTo(0.05, 2);
+  });
+  it('is snug at the tip of a tooth where the thread sticks and gives', () => {
+    // Each 5° the torque falls by 8 N·m and the nut gives by a degree: snug is where it first reached 50.
+    const teeth = plain(60).map((s, i) =>
+      i % 10 === 9 && s.torqueNm < 160 ? { ...s, torqueNm: s.torqueNm - 8 } : s,
+    );
+    const first = teeth.findIndex((s) => s.torqueNm >= 50);
+    const nutAt = (s: PullSample) => s.angleDeg - 0.05 * s.torqueNm;
+    expect(Math.abs(60 - nutAt(teeth[first]!) - followPull(teeth, 50).turnedDeg!)).toBeLessThan(
+      0.6,
+    );
   });
   it('says nothing of an angle before snug', () => {
     const f = followPull(plain(60).slice(0, 30), 50);
