@@ -1,5 +1,5 @@
-/** A figure as it would be printed, without the dust of its sum: what stands at a limit is not past it. */
-export const printed = (x: number): number => Number(x.toFixed(9));
+/** A figure as it would be printed, to nine digits, without the dust of its sum: what stands at a limit is not past it. */
+export const printed = (x: number): number => Math.round(x * 1e9) / 1e9;
 
 /** How far two figures lie apart. */
 export const apart = (a: number, b: number): number => printed(Math.abs(a - b));

@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import { type Adapter, openBehind } from './kit.ts';
 import type { PartNode, Requirement, Touch } from './requirement.ts';
 import type { Role, Stack } from './stack.ts';
@@ -67,8 +68,8 @@ function meetingsAt(end: End, s: Partial<Stack>, r: Requirement): Meeting[] {
         {
           pair: [flat.by, face.node],
           sure: overlapMm(flat, narrowest) > leastMm,
-          least: flat.backMm - proudMm.high,
-          most: flat.backMm - proudMm.low,
+          least: printed(flat.backMm - proudMm.high),
+          most: printed(flat.backMm - proudMm.low),
         },
       ];
     }),
@@ -88,9 +89,9 @@ const exactly = (t: Touch): NonNullable<Touch['reach']> => {
 export function contactsAt(end: End, s: Partial<Stack>, r: Requirement): Contact[][] {
   const all = meetingsAt(end, s, r);
   const first = Math.min(...all.map((m) => (m.sure ? m.most : Infinity)));
-  const may = all.filter((m) => m.least <= first + togetherMm);
+  const may = all.filter((m) => m.least <= printed(first + togetherMm));
   const must = may.filter(
-    (m) => m.sure && may.every((o) => o === m || m.most <= o.least + togetherMm),
+    (m) => m.sure && may.every((o) => o === m || m.most <= printed(o.least + togetherMm)),
   );
   const open = may.filter((m) => !must.includes(m));
   const lists = subsets(open).map((extra) =>
@@ -107,7 +108,7 @@ const subsets = <T>(of: readonly T[]): T[][] =>
 const overlapMm = (
   a: { innerMm: number; outerMm: number },
   b: { innerMm: number; outerMm: number },
-): number => (Math.min(a.outerMm, b.outerMm) - Math.max(a.innerMm, b.innerMm)) / 2;
+): number => printed((Math.min(a.outerMm, b.outerMm) - Math.max(a.innerMm, b.innerMm)) / 2);
 
 /** The contacts of an end as a key: ends with the same key carry the force the same way. */
 export const contactKey = (end: End, s: Partial<Stack>, r: Requirement): string =>

@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import { type Found, type RuleId, rules } from '../rules/index.ts';
 import { type Band, verdict, type Verdict } from '../verdict.ts';
 import { faceLimitMpa, facePressureMpa } from './contact.ts';
@@ -8,7 +9,7 @@ import { contactMm, measured, type Role } from './stack.ts';
 /** Whether a dimension of the piece falls out of its window. */
 export function missesWindow(a: Adapter, { measure, min, max }: Window): boolean {
   const value = measured(a, measure);
-  return (min !== undefined && value < min) || (max !== undefined && value > max);
+  return (min !== undefined && value < printed(min)) || (max !== undefined && value > printed(max));
 }
 
 /** A window that stops the stroke; the others only ask for a look. */
@@ -73,7 +74,7 @@ function judgeMaterial(a: Adapter, role: Role, need: Need | undefined, forceKn: 
 
 function judgeShape(a: Adapter, role: Role, { shapes }: Need): Verdict[] {
   if (!shapes || shapes.only.includes(a.shape)) return [];
-  const names = shapes.only.join(' or ').replace('-', ' ');
+  const names = shapes.only.join(' or ').replaceAll('-', ' ');
   return [verdict('press.shape', { role, part: a.name, with: { shapes: names, why: shapes.why } })];
 }
 

@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import type { Found, RuleId } from '../rules/index.ts';
 import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { forcePath } from './force-path.ts';
@@ -33,7 +34,11 @@ function sayings() {
 
 const shortOf = (pusher: Adapter, need: Need): boolean =>
   need.windows.some(
-    (w) => stops(w) && w.measure === 'heightMm' && w.min !== undefined && pusher.heightMm < w.min,
+    (w) =>
+      stops(w) &&
+      w.measure === 'heightMm' &&
+      w.min !== undefined &&
+      pusher.heightMm < printed(w.min),
   );
 
 /** What bears on the top of the stack: its name, and what bridges a pusher too open for it. */
@@ -63,10 +68,10 @@ export function judgeCap(pusher: Adapter, cap: Adapter | undefined, setup: Setup
   const on: Found = { role: 'cap', part: cap.name, with: names };
   const open = press.kind === 'screw' ? !carriesNose(cap, press) : cap.innerMm !== 0;
   say(open, 'press.cap-solid', () => on);
-  say(openBehind(pusher) && cap.outerMm < back + overlapMm, 'press.cap-wide', () => ({
+  say(openBehind(pusher) && cap.outerMm < printed(back + overlapMm), 'press.cap-wide', () => ({
     ...on,
     value: cap.outerMm,
-    min: back + overlapMm,
+    min: printed(back + overlapMm),
     unit: 'mm',
   }));
   const follows = pusher.heightMm < r.followMm && cap.outerMm > r.entryMm;
@@ -93,7 +98,7 @@ export function judgeRiser(support: Adapter, riser: Adapter | undefined, setup: 
   if (!riser) return out;
   out.push(...judgePiece(riser, 'riser', undefined, forceKn));
   const inner = Math.max(riser.innerMm, openBehind(support) ? support.innerMm : 0);
-  const contact = (Math.min(riser.outerMm, support.outerMm) - inner) / 2;
+  const contact = printed((Math.min(riser.outerMm, support.outerMm) - inner) / 2);
   const on: Found = { role: 'riser', part: riser.name, with: { support: support.name } };
   say(contact < overlapMm / 2, 'press.riser-carries', () => ({
     ...on,
@@ -158,7 +163,7 @@ function judgeScrew(s: Stack, { press, requirement: r }: Setup): Verdict[] {
   const { screw } = press;
   if (!screw) return [];
   const { out, say } = sayings();
-  const min = screw.rodMm + screwClearMm;
+  const min = printed(screw.rodMm + screwClearMm);
   const rod = { rod: screw.rodMm.toFixed(1) };
   say(r.throughMm < min, 'press.rod-work', () => ({
     part: press.name,

@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { printed } from '../printed.ts';
 import { closed, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 import { ScrewToolSchema } from './screw.ts';
 
@@ -148,17 +149,17 @@ export const backMm = (a: Adapter): number =>
   a.shape === 'half-shells' && a.recessMm !== undefined ? a.outerMm - 2 * shellWallMm : a.innerMm;
 
 /** Web of a hollow piece: its height less its recess. */
-export const lipMm = (a: Adapter): number => a.heightMm - (a.recessMm ?? 0);
+export const lipMm = (a: Adapter): number => printed(a.heightMm - (a.recessMm ?? 0));
 
 /** Inside diameter of the face that bears; a recess too shallow for what stands proud does not count. */
 export const bearingInnerMm = (a: Adapter, proudMm: number): number =>
-  hollowMm(a) > proudMm ? a.innerMm : 0;
+  hollowMm(a) > printed(proudMm) ? a.innerMm : 0;
 
 /** A pusher and the piece on it as one: the upper adds reach where it follows through the opening. */
 export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: number): Adapter => {
   if (!cap || cap.outerMm > entryMm) return pusher;
   const hollow = hollowMm(pusher);
-  const heightMm = pusher.heightMm + cap.heightMm;
+  const heightMm = printed(pusher.heightMm + cap.heightMm);
   return {
     ...pusher,
     heightMm,
@@ -169,13 +170,13 @@ export const headOf = (pusher: Adapter, cap: Adapter | undefined, entryMm: numbe
 /** How deep a support is hollow with what is under it. */
 export const footHollowMm = (support: Adapter, riser: Adapter, wayOutMm: number): number =>
   openBehind(support)
-    ? support.heightMm + (riser.innerMm >= wayOutMm ? hollowMm(riser) : 0)
+    ? printed(support.heightMm + (riser.innerMm >= printed(wayOutMm) ? hollowMm(riser) : 0))
     : hollowMm(support);
 
 /** A support and the piece under it as one: higher, and deeper where both are open wide enough for the work to come out. */
 export const footOf = (support: Adapter, riser: Adapter | undefined, wayOutMm: number): Adapter => {
   if (!riser) return support;
-  const heightMm = support.heightMm + riser.heightMm;
+  const heightMm = printed(support.heightMm + riser.heightMm);
   const { recessMm: _recess, ...open } = support;
   const hollow = footHollowMm(support, riser, wayOutMm);
   return hollow === 0 || hollow >= heightMm

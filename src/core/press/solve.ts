@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import { measureNames } from '../rules/rule.ts';
 import { contactKey } from './contacts.ts';
 import { forcePaths } from './force-path.ts';
@@ -82,7 +83,9 @@ interface Foot {
 }
 
 const leastOf = (need: Need, m: Measure) =>
-  Math.max(0, ...need.windows.filter((w) => stops(w) && w.measure === m).map((w) => w.min ?? 0));
+  printed(
+    Math.max(0, ...need.windows.filter((w) => stops(w) && w.measure === m).map((w) => w.min ?? 0)),
+  );
 
 /** As many of the best spacers as other places can take away, and one more. */
 const spare = 3;
@@ -119,7 +122,7 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
           if (
             cap.id === pusher.id ||
             cap.outerMm < back ||
-            (!alone && (cap.outerMm > r.entryMm || pusher.heightMm + cap.heightMm < high))
+            (!alone && (cap.outerMm > r.entryMm || printed(pusher.heightMm + cap.heightMm) < high))
           )
             continue;
           const touched = contactKey('pusher', { pusher, cap }, r);
@@ -172,8 +175,8 @@ function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
           if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
             continue;
           if (
-            support.heightMm + riser.heightMm < high ||
-            footHollowMm(support, riser, r.riserMm) < deep
+            printed(support.heightMm + riser.heightMm) < high ||
+            printed(footHollowMm(support, riser, r.riserMm)) < deep
           )
             continue;
           if (
@@ -199,16 +202,18 @@ function join(
   const { requirement: r, press } = setup;
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
-  const room = press.daylightMm - r.workHeightMm;
+  const room = printed(press.daylightMm - r.workHeightMm);
   const under = feet.map((f) => ({
     ...f,
-    heightMm: (f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0),
+    heightMm: printed((f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0)),
     touch: contactKey('support', f.item, r),
   }));
   const ways = new Map<string, boolean>();
   for (const head of heads) {
     if (under[0] === undefined || head.score + under[0].score <= floor()) break;
-    const left = r.drawn ? room : room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0);
+    const left = r.drawn
+      ? room
+      : printed(room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0));
     const above = contactKey('pusher', head.item, r);
     for (const foot of under) {
       const worth = head.score + foot.score;
@@ -327,7 +332,7 @@ export function windowText(need: Need): string {
       ? `${name} at most ${r.max!.toFixed(1)}`
       : `${name} at least ${r.min.toFixed(1)}`;
   };
-  return `${need.shapes ? `${need.shapes.only.join(' or ').replace('-', ' ')}, ` : ''}${(['outerMm', 'innerMm', 'heightMm', 'hollowMm', 'lipMm'] as const).map(range).filter(Boolean).join(', ')} mm`;
+  return `${need.shapes ? `${need.shapes.only.join(' or ').replaceAll('-', ' ')}, ` : ''}${(['outerMm', 'innerMm', 'heightMm', 'hollowMm', 'lipMm'] as const).map(range).filter(Boolean).join(', ')} mm`;
 }
 
 /** By how much a piece falls out of each window of a place, worst first. */

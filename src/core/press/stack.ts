@@ -1,3 +1,4 @@
+import { printed } from '../printed.ts';
 import type { Hull, Span } from './hull.ts';
 import type { Band, Status, Verdict } from '../verdict.ts';
 import type { ForcePath } from './force-path.ts';
@@ -70,9 +71,11 @@ export function measured(a: Adapter, m: Measure): number {
 
 /** Radial width on which a piece bears on the face it is meant for, mm. */
 export const contactMm = (a: Adapter, need: Need): number =>
-  (Math.min(a.outerMm, need.face.outerMm) -
-    Math.max(bearingInnerMm(a, need.proudMm), need.face.innerMm)) /
-  2;
+  printed(
+    (Math.min(a.outerMm, need.face.outerMm) -
+      Math.max(bearingInnerMm(a, need.proudMm), need.face.innerMm)) /
+      2,
+  );
 
 /** A piece over a hole or under a ram has to reach this much past it on diameter, mm (judgement). */
 export const overlapMm = 6;
@@ -81,17 +84,19 @@ export const screwClearMm = 0.5;
 
 /** What is drawn stands inside its receiver and adds no height. */
 export const stackHeightMm = (s: Stack, r: Requirement): number =>
-  piecesOf(s).reduce(
-    (h, a) => h + (r.drawn && (a === s.pusher || a === s.cap) ? 0 : a.heightMm),
-    r.workHeightMm,
+  printed(
+    piecesOf(s).reduce(
+      (h, a) => h + (r.drawn && (a === s.pusher || a === s.cap) ? 0 : a.heightMm),
+      r.workHeightMm,
+    ),
   );
 
 /** A receiver that passes round what draws. */
 export const goesRound = (support: Adapter, pusher: Adapter): boolean =>
-  backMm(support) >= pusher.outerMm + screwClearMm;
+  backMm(support) >= printed(pusher.outerMm + screwClearMm);
 /** How far what draws comes into the receiver, and how far it can, mm. */
 export const drawnInMm = ({ pusher, cap }: Stack, r: Requirement): number =>
-  r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3;
+  printed(r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3);
 export function footDepthMm({ support, riser, pusher, cap }: Stack, r: Requirement): number {
   if (!support) return 0;
   if (!riser) return hollowMm(support);
@@ -102,7 +107,8 @@ export function footDepthMm({ support, riser, pusher, cap }: Stack, r: Requireme
 export const takesIn = (s: Stack, r: Requirement): boolean => footDepthMm(s, r) >= drawnInMm(s, r);
 /** The screw of a tool goes through every piece of its stack. */
 export const letsScrew = (a: Adapter, press: Press): boolean =>
-  press.screw === undefined || (openBehind(a) && a.innerMm >= press.screw.rodMm + screwClearMm);
+  press.screw === undefined ||
+  (openBehind(a) && a.innerMm >= printed(press.screw.rodMm + screwClearMm));
 /** A piece that carries the nose of the ram, or the washer or nut of a screw, by itself. */
 export const carriesNose = (a: Adapter, press: Press): boolean =>
-  !openBehind(a) || backMm(a) + overlapMm <= press.ramMm;
+  !openBehind(a) || printed(backMm(a) + overlapMm) <= press.ramMm;
