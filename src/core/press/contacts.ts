@@ -56,9 +56,10 @@ interface Meeting {
   most: number;
 }
 
-function meetingsAt(end: End, s: Partial<Stack>, r: Requirement): Meeting[] {
-  const faces = r.touches.filter((t) => t.role === end);
-  return flatsAt(end, s, r).flatMap((flat) =>
+const facesAt = (end: End, r: Requirement): Touch[] => r.touches.filter((t) => t.role === end);
+
+function meetingsOf(flats: readonly Flat[], faces: readonly Touch[]): Meeting[] {
+  return flats.flatMap((flat) =>
     faces.flatMap((face): Meeting[] => {
       const { innerMm, outerMm, proudMm } = face.reach ?? exactly(face);
       const widest = { innerMm: innerMm.low, outerMm: outerMm.high };
@@ -81,14 +82,18 @@ const exactly = (t: Touch): NonNullable<Touch['reach']> => {
   return { innerMm: at(t.innerMm), outerMm: at(t.outerMm), proudMm: at(t.proudMm ?? 0) };
 };
 
+/** The way after which something surely meets, mm. */
+const firstOf = (all: readonly Meeting[]): number =>
+  Math.min(...all.map((m) => (m.sure ? m.most : Infinity)));
+
 /**
  * The contacts that one end of a stack makes, as it closes on the work: whatever has the least way to go meets first and
  * carries; what would meet later stays in the air. Faces of the work stand proud of the one that is meant, or behind it.
  * One list where all is known; else every list that some value of the unknown figures can make.
  */
 export function contactsAt(end: End, s: Partial<Stack>, r: Requirement): Contact[][] {
-  const all = meetingsAt(end, s, r);
-  const first = Math.min(...all.map((m) => (m.sure ? m.most : Infinity)));
+  const all = meetingsOf(flatsAt(end, s, r), facesAt(end, r));
+  const first = firstOf(all);
   const may = all.filter((m) => m.least <= printed(first + togetherMm));
   const must = may.filter(
     (m) => m.sure && may.every((o) => o === m || m.most <= printed(o.least + togetherMm)),
@@ -109,6 +114,14 @@ const overlapMm = (
   a: { innerMm: number; outerMm: number },
   b: { innerMm: number; outerMm: number },
 ): number => printed((Math.min(a.outerMm, b.outerMm) - Math.max(a.innerMm, b.innerMm)) / 2);
+
+/** Whether a piece surely meets the work before anything behind it can: then what stands there changes no contact. */
+export function meetsAlone(end: End, a: Adapter, r: Requirement): boolean {
+  const faces = facesAt(end, r);
+  const furthest = Math.max(...faces.map((f) => (f.reach ?? exactly(f)).proudMm.high));
+  const first = firstOf(meetingsOf(flatsOf(a, end, 0), faces));
+  return r.drawn === true || a.heightMm - furthest > first + togetherMm;
+}
 
 /** The contacts of an end as a key: ends with the same key carry the force the same way. */
 export const contactKey = (end: End, s: Partial<Stack>, r: Requirement): string =>

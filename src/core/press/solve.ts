@@ -1,6 +1,6 @@
 import { printed } from '../printed.ts';
 import { measureNames } from '../rules/rule.ts';
-import { contactKey } from './contacts.ts';
+import { contactKey, meetsAlone } from './contacts.ts';
 import { forcePaths } from './force-path.ts';
 import { grows, judgePiece, stops } from './judge-piece.ts';
 import { judgeCap, judgeKnown, judgeRiser, judgeTogether } from './judge-stack.ts';
@@ -10,6 +10,7 @@ import { capScore, pieceScore, riserScore } from './score.ts';
 import {
   type Setup,
   carriesNose,
+  drawnInMm,
   goesRound,
   type Judgement,
   letsScrew,
@@ -54,16 +55,18 @@ const sound = (verdicts: readonly { status: string }[]) =>
  * Spacers that others beat in height and in worth are left out unless a beater may be taken by another place.
  */
 export function solveKnown(whole: readonly Adapter[], setup: Setup, most = 5): SolveResult {
-  const { requirement: r, press } = setup;
+  const { press } = setup;
   const kit = whole.filter((a) => letsScrew(a, press));
   if (neverFits(setup)) return { solutions: [], missing: missing(whole, 1, 1, setup) };
   const heads = headsOf(kit, setup);
-  const feet: Ranked<Foot>[] = r.support ? feetOf(kit, setup) : [{ item: {}, score: 0 }];
-  const solutions = join(heads, feet, setup, most);
-  return {
-    solutions,
-    missing: solutions.length > 0 ? [] : missing(whole, heads.length, feet.length, setup),
-  };
+  const solutions =
+    heads.length > 0
+      ? join(heads, best([...feetIn(kit, setup, depthsOf(heads, setup))]), setup, most)
+      : [];
+  if (solutions.length > 0) return { solutions, missing: [] };
+  // A foot that no head goes into is a foot all the same: then it is both together that do not fit.
+  const noFoot = feetIn(kit, setup, anyDepth).next().done === true;
+  return { solutions, missing: missing(whole, heads.length, noFoot ? 0 : 1, setup) };
 }
 
 /** Nothing of the kit helps where the tool itself cannot do the stroke. */
@@ -115,6 +118,7 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
         if (hollowMm(pusher) < deep) return [];
         const back = openBehind(pusher) ? backMm(pusher) : 0;
         // Spacers by what the head then touches: one that carries otherwise beats none of the others.
+        const byItself = meetsAlone('pusher', pusher, r);
         const kept = new Map<string, Adapter[]>();
         const heads: Ranked<Head>[] = [];
         for (const { item: cap, score } of caps) {
@@ -125,7 +129,7 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
             (!alone && (cap.outerMm > r.entryMm || printed(pusher.heightMm + cap.heightMm) < high))
           )
             continue;
-          const touched = contactKey('pusher', { pusher, cap }, r);
+          const touched = byItself ? '' : contactKey('pusher', { pusher, cap }, r);
           const alike = kept.get(touched) ?? [];
           if (alike.filter((k) => k.heightMm <= cap.heightMm).length >= spare) continue;
           if (
@@ -144,10 +148,30 @@ function headsOf(kit: readonly Adapter[], setup: Setup): Ranked<Head>[] {
   );
 }
 
-/** Supports that fit their place, alone or with what is under them. A lower spacer is never worse. */
-function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
+/** How far heads come into a receiver, the one that comes in least and the one that comes in most, mm. */
+interface Depths {
+  least: number;
+  most: number;
+}
+const anyDepth: Depths = { least: 0, most: Infinity };
+const depthsOf = (heads: readonly Ranked<Head>[], { requirement: r }: Setup): Depths => {
+  if (!r.drawn) return anyDepth;
+  const all = heads.map((h) => drawnInMm(h.item, r));
+  return { least: Math.min(...all), most: Math.max(...all) };
+};
+
+/**
+ * Supports that fit their place, alone or with what is under them, as far as some head of these depths may go into them.
+ * A lower spacer is never worse.
+ */
+function* feetIn(
+  kit: readonly Adapter[],
+  setup: Setup,
+  { least, most }: Depths,
+): Generator<Ranked<Foot>> {
   const { requirement: r, press, forceKn } = setup;
-  const need = r.support!;
+  const need = r.support;
+  if (!need) return yield { item: {}, score: 0 };
   const risers = kit
     .filter(
       (a) =>
@@ -155,41 +179,43 @@ function feetOf(kit: readonly Adapter[], setup: Setup): Ranked<Foot>[] {
         sound(judgePiece(a, 'riser', undefined, forceKn)),
     )
     .sort((a, b) => a.heightMm - b.heightMm);
-  const [high, deep] = [leastOf(need, 'heightMm'), leastOf(need, 'hollowMm')];
-  return best(
-    kit
-      .filter((a) => sound(judgePiece(a, 'support', need, forceKn, grows)))
-      .flatMap((support): Ranked<Foot>[] => {
-        const base = pieceScore(support, need, forceKn);
-        const alone =
-          sound(judgePiece(support, 'support', need, forceKn)) &&
-          sound(judgeRiser(support, undefined, setup));
-        const found: Ranked<Foot>[] = alone ? [{ item: { support }, score: base }] : [];
-        // Whether a receiver is deep enough is known with what is drawn into it only.
-        if (alone && !r.drawn) return found;
-        const kept = new Map<string, number>();
-        for (const riser of risers) {
-          const touched = contactKey('support', { support, riser }, r);
-          const alike = kept.get(touched) ?? 0;
-          if (alike === spare && !r.drawn) continue;
-          if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
-            continue;
-          if (
-            printed(support.heightMm + riser.heightMm) < high ||
-            printed(footHollowMm(support, riser, r.riserMm)) < deep
-          )
-            continue;
-          if (
-            sound(judgeRiser(support, riser, setup)) &&
-            sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
-          ) {
-            kept.set(touched, alike + 1);
-            found.push({ item: { support, riser }, score: base + riserScore(riser) });
-          }
-        }
-        return found;
-      }),
-  );
+  const high = leastOf(need, 'heightMm');
+  const deepest = Math.max(leastOf(need, 'hollowMm'), least);
+  for (const support of kit) {
+    if (!sound(judgePiece(support, 'support', need, forceKn, grows))) continue;
+    const base = pieceScore(support, need, forceKn);
+    const alone =
+      sound(judgePiece(support, 'support', need, forceKn)) &&
+      sound(judgeRiser(support, undefined, setup));
+    if (alone) yield { item: { support }, score: base };
+    // Whether a receiver is deep enough is known with what is drawn into it only: more is spare where it takes all of it in.
+    if (alone && (!r.drawn || hollowMm(support) >= most)) continue;
+    const kept = new Map<string, Adapter[]>();
+    const byItself = meetsAlone('support', support, r);
+    // How far it is open decides too, where the stroke is drawn: no deeper than the head that comes in furthest.
+    const openMm = (a: Adapter) => Math.min(hollowMm(a), most - support.heightMm);
+    const asOpen = (k: Adapter, a: Adapter) => k.innerMm >= a.innerMm && openMm(k) >= openMm(a);
+    for (const riser of risers) {
+      const touched = byItself ? '' : contactKey('support', { support, riser }, r);
+      const alike = kept.get(touched) ?? [];
+      const better = r.drawn ? alike.filter((k) => asOpen(k, riser)) : alike;
+      if (better.length >= spare) continue;
+      if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
+        continue;
+      if (
+        printed(support.heightMm + riser.heightMm) < high ||
+        printed(footHollowMm(support, riser, r.riserMm)) < deepest
+      )
+        continue;
+      if (
+        sound(judgeRiser(support, riser, setup)) &&
+        sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
+      ) {
+        kept.set(touched, [...alike, riser]);
+        yield { item: { support, riser }, score: base + riserScore(riser) };
+      }
+    }
+  }
 }
 
 /** Joins heads and feet in falling order of worth until enough good stacks are found. */
@@ -206,8 +232,14 @@ function join(
   const under = feet.map((f) => ({
     ...f,
     heightMm: printed((f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0)),
-    touch: contactKey('support', f.item, r),
   }));
+  // Worked out for the few feet that come to it.
+  const touches = new Map<Foot, string>();
+  const touchOf = (foot: Foot): string => {
+    let touch = touches.get(foot);
+    if (touch === undefined) touches.set(foot, (touch = contactKey('support', foot, r)));
+    return touch;
+  };
   const ways = new Map<string, boolean>();
   for (const head of heads) {
     if (under[0] === undefined || head.score + under[0].score <= floor()) break;
@@ -226,7 +258,7 @@ function join(
       const stack: Stack = { ...head.item, ...foot.item };
       if (r.drawn && !takesIn(stack, r)) continue;
       // Which parts are touched decides the way of the force; few patterns occur.
-      const key = `${above}/${foot.touch}`;
+      const key = `${above}/${touchOf(foot.item)}`;
       let way = ways.get(key);
       if (way === undefined) {
         way = forcePaths(stack, setup).every((path) => sound(path.verdicts));

@@ -95,7 +95,7 @@ export const stackHeightMm = (s: Stack, r: Requirement): number =>
 export const goesRound = (support: Adapter, pusher: Adapter): boolean =>
   backMm(support) >= printed(pusher.outerMm + screwClearMm);
 /** How far what draws comes into the receiver, and how far it can, mm. */
-export const drawnInMm = ({ pusher, cap }: Stack, r: Requirement): number =>
+export const drawnInMm = ({ pusher, cap }: Pick<Stack, 'pusher' | 'cap'>, r: Requirement): number =>
   printed(r.travelMm + pusher.heightMm + (cap?.heightMm ?? 0) + 3);
 export function footDepthMm({ support, riser, pusher, cap }: Stack, r: Requirement): number {
   if (!support) return 0;
