@@ -1,5 +1,5 @@
 /** Takes the pictures of docs/screenshots from the demo data. Needs a running demo; address as the first argument. */
-import { chromium } from 'playwright-core';
+import { launch } from '../tests/browser/chromium.ts';
 import { v7 as uuid } from 'uuid';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:4321';
@@ -162,18 +162,7 @@ const shots: Shot[] = [
   },
 ];
 
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await launch();
 for (const s of shots) {
   const context = await browser.newContext({
     viewport: { width: s.size?.[0] ?? 1280, height: s.size?.[1] ?? 800 },

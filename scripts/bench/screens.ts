@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib';
-import { chromium, type Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
+import { launch } from '../../tests/browser/chromium.ts';
 import { minuteHeard } from './heard.ts';
 import { atLeast, hold, median } from './hold.ts';
 
@@ -16,18 +17,7 @@ const tap = (label: string) => `new Promise((resolve) => {
 
 /** What a screen costs on the built server: weight of its scripts, a tap, frames drawn while something runs. */
 export async function screens(url: string): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await launch();
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();

@@ -1,21 +1,10 @@
-import { type Browser, type BrowserContextOptions, chromium, type Page } from 'playwright-core';
+import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
 import { inject } from 'vitest';
 
-const args = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+export { launch } from './chromium.ts';
 
 /** The demo shop of this file: files that run at the same time have one each. */
 export const shopUrl = inject('urls')[Number(process.env['VITEST_POOL_ID'] ?? 1) - 1] ?? '';
-
-export const launch = (): Promise<Browser> =>
-  chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
 
 export interface Tablet {
   page: Page;

@@ -160,15 +160,8 @@ const depthsOf = (heads: readonly Ranked<Head>[], { requirement: r }: Setup): De
   return { least: Math.min(...all), most: Math.max(...all) };
 };
 
-/**
- * Supports that fit their place, alone or with what is under them, as far as some head of these depths may go into them.
- * A lower spacer is never worse.
- */
-function* feetIn(
-  kit: readonly Adapter[],
-  setup: Setup,
-  { least, most }: Depths,
-): Generator<Ranked<Foot>> {
+/** Supports that fit their place, alone or with what is under them, as far as some head of these depths may go into them. */
+function* feetIn(kit: readonly Adapter[], setup: Setup, depths: Depths): Generator<Ranked<Foot>> {
   const { requirement: r, press, forceKn } = setup;
   const need = r.support;
   if (!need) return yield { item: {}, score: 0 };
@@ -179,42 +172,52 @@ function* feetIn(
         sound(judgePiece(a, 'riser', undefined, forceKn)),
     )
     .sort((a, b) => a.heightMm - b.heightMm);
-  const high = leastOf(need, 'heightMm');
-  const deepest = Math.max(leastOf(need, 'hollowMm'), least);
   for (const support of kit) {
     if (!sound(judgePiece(support, 'support', need, forceKn, grows))) continue;
-    const base = pieceScore(support, need, forceKn);
+    const score = pieceScore(support, need, forceKn);
     const alone =
       sound(judgePiece(support, 'support', need, forceKn)) &&
       sound(judgeRiser(support, undefined, setup));
-    if (alone) yield { item: { support }, score: base };
+    if (alone) yield { item: { support }, score };
     // Whether a receiver is deep enough is known with what is drawn into it only: more is spare where it takes all of it in.
-    if (alone && (!r.drawn || hollowMm(support) >= most)) continue;
-    const kept = new Map<string, Adapter[]>();
-    const byItself = meetsAlone('support', support, r);
-    // How far it is open decides too, where the stroke is drawn: no deeper than the head that comes in furthest.
-    const openMm = (a: Adapter) => Math.min(hollowMm(a), most - support.heightMm);
-    const asOpen = (k: Adapter, a: Adapter) => k.innerMm >= a.innerMm && openMm(k) >= openMm(a);
-    for (const riser of risers) {
-      const touched = byItself ? '' : contactKey('support', { support, riser }, r);
-      const alike = kept.get(touched) ?? [];
-      const better = r.drawn ? alike.filter((k) => asOpen(k, riser)) : alike;
-      if (better.length >= spare) continue;
-      if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
-        continue;
-      if (
-        printed(support.heightMm + riser.heightMm) < high ||
-        printed(footHollowMm(support, riser, r.riserMm)) < deepest
-      )
-        continue;
-      if (
-        sound(judgeRiser(support, riser, setup)) &&
-        sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
-      ) {
-        kept.set(touched, [...alike, riser]);
-        yield { item: { support, riser }, score: base + riserScore(riser) };
-      }
-    }
+    if (alone && (!r.drawn || hollowMm(support) >= depths.most)) continue;
+    for (const riser of under(support, need, risers, setup, depths))
+      yield { item: { support, riser }, score: score + riserScore(riser) };
+  }
+}
+
+/** What of the spacers, the lowest first, can raise a support: a lower one that is no less open is never worse. */
+function* under(
+  support: Adapter,
+  need: Need,
+  risers: readonly Adapter[],
+  setup: Setup,
+  { least, most }: Depths,
+): Generator<Adapter> {
+  const { requirement: r, forceKn } = setup;
+  const high = leastOf(need, 'heightMm');
+  const deep = Math.max(leastOf(need, 'hollowMm'), least);
+  // Deeper than the head that comes in furthest is no better.
+  const openMm = (a: Adapter) => Math.min(hollowMm(a), most - support.heightMm);
+  const asOpen = (k: Adapter, a: Adapter) =>
+    !r.drawn || (k.innerMm >= a.innerMm && openMm(k) >= openMm(a));
+  const byItself = meetsAlone('support', support, r);
+  const kept = new Map<string, Adapter[]>();
+  for (const riser of risers) {
+    const touched = byItself ? '' : contactKey('support', { support, riser }, r);
+    const alike = kept.get(touched) ?? [];
+    if (alike.filter((k) => asOpen(k, riser)).length >= spare) continue;
+    if (riser.id === support.id || Math.min(riser.outerMm, support.outerMm) <= riser.innerMm)
+      continue;
+    if (
+      printed(support.heightMm + riser.heightMm) < high ||
+      printed(footHollowMm(support, riser, r.riserMm)) < deep ||
+      !sound(judgeRiser(support, riser, setup)) ||
+      !sound(judgePiece(footOf(support, riser, r.riserMm), 'support', need, forceKn))
+    )
+      continue;
+    kept.set(touched, [...alike, riser]);
+    yield riser;
   }
 }
 
@@ -229,7 +232,7 @@ function join(
   const found: Ranked<Stack>[] = [];
   const floor = () => (found.length < most ? -Infinity : found[most - 1]!.score);
   const room = printed(press.daylightMm - r.workHeightMm);
-  const under = feet.map((f) => ({
+  const standing = feet.map((f) => ({
     ...f,
     heightMm: printed((f.item.support?.heightMm ?? 0) + (f.item.riser?.heightMm ?? 0)),
   }));
@@ -242,12 +245,12 @@ function join(
   };
   const ways = new Map<string, boolean>();
   for (const head of heads) {
-    if (under[0] === undefined || head.score + under[0].score <= floor()) break;
+    if (standing[0] === undefined || head.score + standing[0].score <= floor()) break;
     const left = r.drawn
       ? room
       : printed(room - head.item.pusher.heightMm - (head.item.cap?.heightMm ?? 0));
     const above = contactKey('pusher', head.item, r);
-    for (const foot of under) {
+    for (const foot of standing) {
       const worth = head.score + foot.score;
       if (worth <= floor()) break;
       if (
