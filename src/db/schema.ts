@@ -11,7 +11,7 @@ import type { Edits, Outcome } from '../core/diagnosis/index.ts';
 import type { Learner, PastCase } from '../core/practice/index.ts';
 import type { ShopSettings } from '../core/schemas/shop.ts';
 
-/** A column that holds one kind of record as JSON: it was looked at by its schema before it was kept. */
+/** A column that holds one kind of record as JSON. */
 const json = <T>(name: string) => text(name, { mode: 'json' }).$type<T>().notNull();
 
 /** People stand here only; everything else carries their id. */

@@ -96,8 +96,16 @@ describe('the seats that are measured', () => {
         expect(seat.series).toBe(taper ? 'taper' : 'radial');
     },
   );
-  it('name the part that carries them', () =>
-    expect(
-      exampleWorks.map((w) => Object.values(seatsOf(w)).map((s) => s.part)),
-    ).toMatchSnapshot());
+  it('name the part that carries them', () => {
+    const named = exampleWorks.map((w) => [w.family, Object.values(seatsOf(w)).map((x) => x.part)]);
+    expect(Object.fromEntries(named)).toEqual({
+      P1: ['knuckle', 'hub'],
+      P2: ['knuckle'],
+      A1: ['axle tube'],
+      N1: ['stub axle'],
+      A2: ['axle shaft'],
+      B2: ['hub', 'axle shaft'],
+      T2: ['hub'],
+    });
+  });
 });
