@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exampleSetup, piece } from '../../../tests/example.ts';
+import { facePressureMpa } from './contact.ts';
 import {
   bestPurchase,
   dentOf,
@@ -34,6 +35,23 @@ describe('contact', () => {
   it('gives a steel ball of 10 mm on a steel flat under 100 N the standard 1.9 GPa (worked from p = 0.388 ∛(F E² / R²), textbook form for ν 0.3; from memory)', () => {
     const { pressureMpa } = hertzSpheres(100, 10, Infinity, 206_000, 0.3, 206_000, 0.3);
     expect(pressureMpa / (0.388 * Math.cbrt((100 * 206_000 ** 2) / 5 ** 2))).toBeCloseTo(1, 2);
+  });
+  it('of two equal balls is that of one half as large on a flat (Hertz: curvatures add)', () => {
+    const two = hertzSpheres(100, 10, 10, 206_000, 0.3, 206_000, 0.3);
+    const flat = hertzSpheres(100, 5, Infinity, 206_000, 0.3, 206_000, 0.3);
+    expect(two.radiusMm).toBeCloseTo(flat.radiusMm, 12);
+    expect(two.pressureMpa).toBeCloseTo(flat.pressureMpa, 6);
+  });
+  it('is spread over the ring in which piece and face lie on each other, and over none where they do not', () => {
+    const need = exampleSetup('bearing-in').requirement.pusher;
+    const on = { ...need, face: { ...need.face, innerMm: 60, outerMm: 76 } };
+    // 10 kN on π/4 (70² − 60²) = 1,021 mm².
+    expect(facePressureMpa(piece('p', 70, 50, 20), on, 10)).toBeCloseTo(9.794, 3);
+    expect(facePressureMpa(piece('p', 90, 66, 20), on, 10)).toBeCloseTo(8.966, 3);
+    expect([60, 50].map((outer) => facePressureMpa(piece('p', outer, 40, 20), on, 10))).toEqual([
+      Infinity,
+      Infinity,
+    ]);
   });
   it('leaves 0.0001 of the ball and 4200 MPa at the static rating (ISO 76), a quarter of the dent at half of it', () => {
     expect(dentOf(60, 60, 11.5)).toEqual({ depthUm: 1.1500000000000001, stressMpa: 4200 });
@@ -73,9 +91,29 @@ describe('forcing screw', () => {
       ),
     );
     expect(screwTorqueNm(30, screws[3]!.tool)).toBeGreaterThan(screwTorqueNm(30, screws[0]!.tool));
-    expect(() => screwForceKn(10, { ...screws[0]!.tool, pitchMm: 0 } as ScrewTool)).toThrow(
-      /^pitchMm/u,
-    );
+  });
+  it('turns against its thread and the face under its head, by hand', () => {
+    // P/2π + μ d₂/2 + μ D/2 = 1 + 1 + 1 mm, with flanks square to the axis.
+    const round: ScrewTool = {
+      pitchMm: 2 * Math.PI,
+      flankMm: 20,
+      threadDeg: 0,
+      faceMm: 10,
+      threadFriction: 0.1,
+      faceFriction: 0.2,
+    };
+    expect(screwForceKn(6, round)).toBeCloseTo(2, 12);
+    expect(screwForceKn(5, { ...round, faceMm: 0 })).toBeCloseTo(2.5, 12);
+  });
+  it.each<[keyof ScrewTool, number]>([
+    ['pitchMm', 0],
+    ['flankMm', 1.5],
+    ['flankMm', Number.NaN],
+    ['threadDeg', 120],
+    ['threadDeg', -1],
+  ])('is none with %s of %s', (field, value) => {
+    const tool = { ...screws[0]!.tool, [field]: value } as ScrewTool;
+    expect(() => screwForceKn(10, tool)).toThrow(new RegExp(`^${field}`, 'u'));
   });
 });
 

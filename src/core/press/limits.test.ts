@@ -205,6 +205,30 @@ const limits: [RuleId, right: Change[], wrong: Change, says: Partial<Verdict>][]
     { r: need({ pilot: { min: 30, max: 30.5, in: 'bore' } }) },
     { status: 'check' },
   ],
+  // A window of a piece, either way.
+  [
+    'press.over-end',
+    [{ r: need({ windows: [{ measure: 'outerMm', min: 75, max: 75, rule: 'press.over-end' }] }) }],
+    {
+      r: need({
+        windows: [{ measure: 'outerMm', min: 75.1, rule: 'press.over-end', what: 'end' }],
+      }),
+    },
+    {
+      role: 'pusher',
+      part: 'pusher',
+      value: 75,
+      min: 75.1,
+      unit: 'mm',
+      with: { measure: 'outerMm', what: 'end' },
+    },
+  ],
+  [
+    'press.over-end',
+    [],
+    { r: need({ windows: [{ measure: 'hollowMm', max: 29.9, rule: 'press.over-end' }] }) },
+    { value: 30, max: 29.9, with: { measure: 'hollowMm', what: '' } },
+  ],
   // The spacer on the pusher.
   [
     'press.bridge',

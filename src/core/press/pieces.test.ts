@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { piece } from '../../../tests/example.ts';
+import { exampleSetups, nearSizes, piece } from '../../../tests/example.ts';
 import { plainPress, plainStroke } from '../../../tests/plain-stroke.ts';
-import { contactsAt, contactKey, type End } from './contacts.ts';
+import fc from 'fast-check';
+import { contactsAt, contactKey, type End, meetsAlone } from './contacts.ts';
 import {
   type Adapter,
   adapterFaults,
@@ -27,6 +28,7 @@ import {
   traceFault,
   thinned,
 } from './index.ts';
+import { keptSample } from './trace.ts';
 
 const sleeve = piece('sleeve', 80, 60, 40);
 const cup = { ...sleeve, recessMm: 25 };
@@ -215,6 +217,72 @@ describe('what a stack meets', () => {
     // Behind it at the furthest within a twentieth: the ring is always met.
     expect(lists(-1, 0.05)).toEqual([['pusher on outer'], ['pusher on outer', 'pusher on inner']]);
   });
+  it('is a piece alone, where it surely meets before anything behind it can', () => {
+    const ring: Touch = { role: 'pusher', ...face('outer', 60, 76) };
+    const alone = (shaft: Omit<Touch, 'role'>, more: Partial<Requirement> = {}) =>
+      meetsAlone('pusher', sleeve, {
+        ...plainStroke,
+        touches: [ring, { role: 'pusher', ...shaft }],
+        ...more,
+      });
+    expect([39.9, 39.94, 39.96, 41].map((mm) => alone(face('shaft', 0, 40, mm)))).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
+    expect(alone(somewhere('shaft', 0, 40, -1, 39.9))).toBe(true);
+    expect(alone(somewhere('shaft', 0, 40, -1, 40))).toBe(false);
+    // What is drawn hangs on a screw.
+    expect(alone(face('shaft', 0, 40, 41), { drawn: true })).toBe(true);
+    // It meets nothing itself, or not for sure.
+    expect(alone(face('shaft', 0, 40), { touches: [] })).toBe(false);
+    expect(
+      meetsAlone('pusher', sleeve, {
+        ...plainStroke,
+        touches: [
+          {
+            ...ring,
+            reach: { ...somewhere('outer', 60, 76, 0, 0).reach, innerMm: { low: 70, high: 80 } },
+          },
+        ],
+      }),
+    ).toBe(false);
+  });
+  // A law, whatever the stroke: then no piece behind it changes what is met.
+  it('is then the same whatever stands behind it', () => {
+    const setups = exampleSetups().map((x) => x.setup);
+    const sizes = fc
+      .constantFrom(...setups)
+      .chain((setup) =>
+        fc.tuple(
+          fc.constant(setup),
+          fc.constantFrom(...nearSizes(setup)),
+          fc.constantFrom(...nearSizes(setup)),
+        ),
+      );
+    let held = 0;
+    fc.assert(
+      fc.property(sizes, ([{ requirement: r }, [o, i, h, shape], [o2, i2, h2, shape2]]) => {
+        const [front, behind] = [
+          piece('a', o, i, h, { shape }),
+          piece('b', o2, i2, h2, { shape: shape2 }),
+        ];
+        if (meetsAlone('pusher', front, r)) {
+          held += 1;
+          expect(contactKey('pusher', { pusher: front, cap: behind }, r)).toBe(
+            contactKey('pusher', { pusher: front }, r),
+          );
+        }
+        if (meetsAlone('support', front, r))
+          expect(contactKey('support', { support: front, riser: behind }, r)).toBe(
+            contactKey('support', { support: front }, r),
+          );
+      }),
+      { numRuns: 400 },
+    );
+    expect(held).toBeGreaterThan(40);
+  });
   it('is kept apart by its key', () => {
     const key = (touches: Touch[]) =>
       contactKey('pusher', { pusher: disc }, { ...plainStroke, touches });
@@ -369,6 +437,8 @@ describe('a trace that is read in', () => {
     expect(fault?.field).toBe(field);
     expect(fault?.reason).toMatch(/^(A trace|Time runs|-?[\d.NaN]+ kN at)/u);
   });
+  it('keeps what it says of force and way to a thousandth', () =>
+    expect(keptSample(s(7, 1.23456, 2.34567))).toEqual({ ms: 7, travelMm: 1.235, forceKn: 2.346 }));
   it('is taken at its limits', () =>
     expect(traceFault([s(0, -5, 0), s(0, 599.9, 1999.9)])).toBeUndefined());
   it('is shown by the greatest force of each step, in the order of its way', () => {
