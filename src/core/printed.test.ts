@@ -26,10 +26,7 @@ const seat = (readingsMm: number[][]) =>
   }).verdicts;
 /** Six readings of a tilted face, from a to b. */
 const face = (a: number, b: number) =>
-  [1, 0.75, 0.25, 0, 0.25, 0.75].map((share, i) => ({
-    deg: 60 * i,
-    mm: share === 1 ? b : share === 0 ? a : a + share * 0.1,
-  }));
+  [b, a + 0.075, a + 0.025, a, a + 0.025, a + 0.075].map((at, i) => ({ deg: 60 * i, mm: at }));
 const says = (verdicts: readonly { rule: string }[], rule: string) =>
   verdicts.some((v) => v.rule === rule);
 
