@@ -18,7 +18,21 @@ describe('a pair set by its nut', () => {
       [0, 0.03],
       [0, 0.09],
     ]);
-    expect(spreadVerdict(rocking)).toMatchObject({ rule: 'adjust.spread', status: 'check' });
+    expect(spreadVerdict(rocking)).toMatchObject({
+      rule: 'adjust.spread',
+      status: 'check',
+      value: 0.06,
+      max: 0.02,
+      unit: 'mm',
+    });
+    const apart = (mm: number) =>
+      spreadVerdict(
+        playOf([
+          [0, 0.05],
+          [0, mm],
+        ]),
+      );
+    expect([apart(0.07), apart(0.071)?.value]).toEqual([undefined, 0.021]);
     expect(() => playOf([])).toThrow(/^pairs:/u);
   });
   it('takes the looser place inside: 30 marks at 1.5 mm are 12° and 0.05 mm each', () => {
@@ -42,6 +56,19 @@ describe('a pair set by its nut', () => {
       'Inside; of the places inside, the looser one.',
       'Over 0.12 mm: too loose.',
     ]);
+  });
+  it('goes as far as it has to: the nearest places are drawn, and the one to take', () => {
+    // 0.5 mm, 0.05 mm a mark: eight marks on it leaves 0.10.
+    const { places, safe } = adjustment(0.5, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window);
+    expect(places.map((p) => [p.name, p.turnDeg])).toEqual([
+      ['A', 96],
+      ['B', 12],
+      ['C', 0],
+      ['D', -12],
+    ]);
+    expect(safe).toMatchObject({ name: 'A', playMm: 0.1, verdict: { status: 'good' } });
+    const tight = adjustment(-0.4, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window);
+    expect(tight.safe).toMatchObject({ name: 'D', playMm: 0.1, turnDeg: -120 });
   });
   it('names no place where none is inside: a coarse lock, a narrow window', () => {
     const { safe, places, none } = adjustment(
@@ -78,17 +105,38 @@ describe('a pair set by its nut', () => {
     expect(lockStepDeg({ kind: 'screw', marks: 30 })).toBe(12);
     expect(lockStepDeg({ kind: 'plate' }, 8)).toBe(45);
     expect(lockStepDeg({ kind: 'castle' })).toBeUndefined();
+    // Slots are of a castle alone, and both of its figures are needed.
+    expect(lockStepDeg({ kind: 'screw', slots: 6, holeEnds: 4, marks: 30 })).toBe(12);
+    expect(lockStepDeg({ kind: 'castle', slots: 6, marks: 36 })).toBe(10);
+    expect(lockStepDeg({ kind: 'castle', holeEnds: 4 }, 36)).toBe(10);
   });
-  it('reads the pitch of a thread too large for a bolt, and refuses two systems in one', () => {
-    // Geometry: 16 threads per inch are 1.5875 mm.
-    expect(pitchOf('M52 × 1.5')).toEqual({ ok: true, pitchMm: 1.5 });
-    expect(pitchOf('M24 × 1.5')).toEqual({ ok: true, pitchMm: 1.5 });
-    const inch = pitchOf('2.5-16');
-    expect(inch.ok && inch.pitchMm).toBeCloseTo(1.5875, 9);
-    expect(pitchOf('M52-16')).toMatchObject({ ok: false });
-    expect(pitchOf('M52 × 16')).toMatchObject({ ok: false });
-    expect(pitchOf('2-2')).toMatchObject({ ok: false });
-    expect(pitchOf('large')).toMatchObject({ ok: false });
-    expect(pitchOf(undefined)).toMatchObject({ ok: false });
+  // Geometry: 16 threads per inch are 1.5875 mm.
+  it.each<[string | undefined, number | RegExp]>([
+    ['M52 × 1.5', 1.5],
+    ['M24 × 1.5', 1.5],
+    [' M52x1,5 ', 1.5],
+    ['M 52.25 * 2', 2],
+    ['m105 x0.5', 0.5],
+    ['M110 × 6', 6],
+    ['2.5-16', 1.5875],
+    ['2 1/2"-16', 1.5875],
+    ['2.5 in - 4', 6.35],
+    ['2.5-40', 0.635],
+    ['M105 × 0.4', /from 0\.5 to 6 mm/u],
+    ['M52 × 16', /threads per inch/u],
+    ['M110 × 6.5', /from 0\.5 to 6 mm/u],
+    ['M52-16', /not both/u],
+    ['M52 - 1', /not both/u],
+    ['2-3', /from 4 to 40/u],
+    ['2.5-41', /from 4 to 40/u],
+    ['ring M52 × 1.5', /no thread/u],
+    ['M52 × 1.5 left', /no thread/u],
+    ['about 2.5-16', /no thread/u],
+    ['large', /no thread/u],
+    [undefined, /not on record/u],
+  ])('reads the pitch of a thread too large for a bolt: %s', (text, is) => {
+    const read = pitchOf(text);
+    if (is instanceof RegExp) expect(!read.ok && read.reason).toMatch(is);
+    else expect(read).toEqual({ ok: true, pitchMm: expect.closeTo(is, 9) as number });
   });
 });

@@ -37,6 +37,49 @@ const thread = (text: string): Thread => {
 const inch2 = (mm2: number) => mm2 / 25.4 ** 2;
 
 describe('threads', () => {
+  it.each<[string, listed: boolean, name: string]>([
+    ['M12', true, 'M12 × 1.75'],
+    [' m12*1,25 ', true, 'M12 × 1.25'],
+    ['M12 × 1.6', false, 'M12 × 1.6'],
+    ['M26 × 1.5', false, 'M26 × 1.5'],
+    ['M3 × 0.5', false, 'M3 × 0.5'],
+    ['M100 × 25', false, 'M100 × 25'],
+    ['M12 × 3', false, 'M12 × 3'],
+    ['M30 × 0.5', false, 'M30 × 0.5'],
+    ['1/2-13', true, '1/2-13'],
+    [' 1/2 in unf ', true, '1/2-20'],
+    ['1/2 UNC', true, '1/2-13'],
+    ['1/2-20', true, '1/2-20'],
+    ['1/2-16', false, '1/2-16'],
+    ['1/2-7', false, '1/2-7'],
+    ['1/2-40', false, '1/2-40'],
+    ['½-13', true, '1/2-13'],
+    ['1 1/4-7 UNC', true, '1 1/4-7'],
+  ])('%s is read, and told from one that stands in no table', (text, listed, name) =>
+    expect(thread(text)).toMatchObject({ listed, name }),
+  );
+  it.each<[string, RegExp]>([
+    ['M2.9 × 0.5', /does not exist/u],
+    ['M101 × 6', /does not exist/u],
+    ['M12 × 3.1', /does not exist/u],
+    ['M30 × 0.45', /does not exist/u],
+    ['M26', /has to be typed/u],
+    ['1/2-6', /does not exist/u],
+    ['1/2-41', /does not exist/u],
+    ['1/2', /with its threads per inch, as 1\/2-13/u],
+    // A special thread has no number of its own.
+    ['1/2 UNS', /with its threads per inch/u],
+    ['5/9-12', /no size/u],
+    ['x1/2-13', /no thread/u],
+    ['1/2-13 long', /no thread/u],
+    ['1/2/3-13', /no thread/u],
+    ['zM12', /no thread/u],
+    ['M12 × 1.75 LH', /no thread/u],
+    ['M12 × 1.75 and a good deal more', /^“M12 × 1\.75 and a goo” is no thread/u],
+  ])('%s is none, and told why', (text, reason) => {
+    const read = readThread(text);
+    expect(!read.ok && read.reason).toMatch(reason);
+  });
   it.each([
     // ISO 898-1 (from memory): stress areas, mm²; the table rounds 272.
     ['M12', 84.3, 0.002],

@@ -59,8 +59,9 @@ function metric(diameterMm: number, given: number | undefined): Read {
 function unified(inch: number, perInch: number | undefined, series: string | undefined): Read {
   const row = unifiedThreads.find((t) => Math.abs(t.inch - inch) < 1e-9);
   if (!row) return no(`${inch} in is no size of a unified thread here.`);
-  const fine = series?.toUpperCase() === 'UNF';
-  const threads = perInch ?? (series ? row[fine ? 'unf' : 'unc'] : undefined);
+  // A special one is made with any number of threads: it has to be written.
+  const ofSeries: Readonly<Record<string, number>> = { UNC: row.unc, UNF: row.unf };
+  const threads = perInch ?? ofSeries[series?.toUpperCase() ?? ''];
   if (threads === undefined)
     return no(`${row.name} in: with its threads per inch, as ${row.name}-${row.unc}.`);
   if (threads < row.unc / 2 || threads > row.unf * 2)
