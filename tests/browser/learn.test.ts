@@ -119,7 +119,10 @@ async function openKind(kind: ExerciseKind, who = 'Tobi'): Promise<OpenNow> {
     now = await openNow(api);
   }
   await open('/practice');
+  // The lead whose tablet it is may have the same kind open: theirs goes once the other's has come.
+  const come = page.waitForResponse((r) => r.url() === api);
   await page.getByLabel('On the job').selectOption({ label: who });
+  await come;
   await page.locator('.kicker', { hasText: kindTitles[kind] }).waitFor();
   return now;
 }

@@ -45,7 +45,7 @@ export function StartJob({
   const fleetNo = all.find((u) => u.id === unitId)?.fleetNo;
   const twin = open.find((j) => j.fleetNo === fleetNo && j.corner === corner);
   const { value: sheet } = useFetched<UnitSheet>(unitId && `/api/units/${unitId}`);
-  const own = sheet?.lives.filter((l) => sheet.unit.id === unitId && l.corner === corner) ?? [];
+  const own = sheet?.lives.filter((l) => l.corner === corner) ?? [];
   const eaten = eatenHere(own);
   const start = async () => {
     const r = await call<JobView>('POST', '/api/jobs', { id, unitId, corner, byId: who });

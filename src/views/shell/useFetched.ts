@@ -9,10 +9,11 @@ export interface Fetched<T> {
 
 /**
  * Reads from the server when what is asked for changes, and when a failed read is tried again. An undefined path asks
- * for nothing. An answer that comes after the question changed is thrown away.
+ * for nothing. An answer that comes after the question changed is thrown away; one of another path is not shown for this
+ * one, while of the same path the last stands until the next has come.
  */
 export function useFetched<T>(path: string | undefined, body?: unknown, round = 0): Fetched<T> {
-  const [value, setValue] = useState<T>();
+  const [got, setGot] = useState<{ of: string; value: T }>();
   const [reason, setReason] = useState<string>();
   const [attempt, setAttempt] = useState(0);
   const asked = body === undefined ? undefined : JSON.stringify(body);
@@ -22,7 +23,7 @@ export function useFetched<T>(path: string | undefined, body?: unknown, round = 
     const method = asked === undefined ? 'GET' : 'POST';
     void call<T>(method, path, asked === undefined ? undefined : JSON.parse(asked)).then((r) => {
       if (!current) return;
-      if (r.ok) setValue(r.value);
+      if (r.ok) setGot({ of: path, value: r.value });
       setReason(r.ok ? undefined : r.problem.detail);
     });
     return () => {
@@ -30,7 +31,7 @@ export function useFetched<T>(path: string | undefined, body?: unknown, round = 
     };
   }, [path, asked, attempt, round]);
   return {
-    value,
+    value: got?.of === path ? got?.value : undefined,
     failed: reason === undefined ? undefined : { reason, again: () => setAttempt((n) => n + 1) },
   };
 }
