@@ -3,16 +3,22 @@ import { computeRoutes } from './compute.ts';
 import { devicesRoutes } from './devices.ts';
 import { jobsRoutes } from './jobs.ts';
 import { openapi } from './openapi.ts';
+import { peopleRoutes } from './people.ts';
+import { practiceRoutes } from './practice.ts';
 import { route, type Route } from './route.ts';
 import { shopRoutes } from './shop.ts';
 import { tablesRoutes } from './tables.ts';
 import { tabletRoutes } from './tablets.ts';
+import { unitsRoutes } from './units.ts';
 
 export type { Route } from './route.ts';
 
 /** Every door of the server, by subject. */
 export const routes: readonly Route[] = [
   ...shopRoutes,
+  ...peopleRoutes,
+  ...unitsRoutes,
+  ...practiceRoutes,
   ...jobsRoutes,
   ...tablesRoutes,
   ...tabletRoutes,

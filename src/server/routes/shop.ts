@@ -1,19 +1,7 @@
 import { Type } from '@sinclair/typebox';
-import {
-  AnswerSchema,
-  answerPractice,
-  helpPractice,
-  HelpSchema,
-  jobAsExercise,
-  PastJobSchema,
-  practiceOf,
-  sharePractice,
-  ShareSchema,
-} from '../practice.ts';
 import { adapterFaults, pressFaults } from '../../core/press/index.ts';
 import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
-import { FloorRowSchema, FloorSchema, PersonOnRecordSchema } from '../../core/schemas/floor.ts';
-import { UnitSheetSchema } from '../../core/schemas/unit-sheet.ts';
+import { FloorRowSchema, FloorSchema } from '../../core/schemas/floor.ts';
 import { workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
 import { exportFile } from '../export.ts';
@@ -24,33 +12,8 @@ import { bookNow, headSent, heldAgainst, HeldSchema, SentSchema } from '../book.
 import { health, metrics } from '../health.ts';
 import { heavy } from '../heavy/pool.ts';
 import type { Tasks } from '../heavy/worker.ts';
-import {
-  addPerson,
-  changePin,
-  erasePerson,
-  EraseSchema,
-  PersonSchema,
-  PinChangeSchema,
-  LeadSchema,
-  retirePerson,
-  RetireSchema,
-  setUpShop,
-  SetUpSchema,
-} from '../staff.ts';
-import {
-  alikeCorners,
-  AlikeSchema,
-  ClockSchema,
-  correctClock,
-  newUnit,
-  NewUnitSchema,
-  noteFacts,
-  UnitFactsSchema,
-  unitSheet,
-} from '../units.ts';
-import { ComebackSchema, markComeback } from '../logbook.ts';
+import { LeadSchema, setUpShop, SetUpSchema } from '../staff.ts';
 import { remindersCalendar } from '../reminders.ts';
-import { noteService, noteWaded, ServiceSchema, WadedSchema } from '../service.ts';
 import { changeSettings, SettingsChangeSchema, shopName, shopView } from '../shop.ts';
 import {
   ConsumableSearchSchema,
@@ -59,51 +22,15 @@ import {
   forgetParts,
   PartSearchSchema,
 } from '../parts.ts';
-import { leadByPin, people } from '../people.ts';
+import { leadByPin } from '../people.ts';
 import { invalid, Problem } from '../problem.ts';
 import { store } from '../store.ts';
-
 import { exportShop, importShop, shopIsEmpty } from '../whole-shop.ts';
 import { importModes } from '../../core/schemas/shop-archive.ts';
 import { importLimit, known, recordingLimit, route, type Route } from './route.ts';
 
 /** The shop: its floor, people, records, imports and exports. */
 export const shopRoutes: readonly Route[] = [
-  route(
-    'GET',
-    '/api/practice/{byId}',
-    'The exercise to do now, and where its learner stands',
-    {},
-    ({ params }) => practiceOf(params.byId),
-  ),
-  route(
-    'POST',
-    '/api/practice/{byId}/answers',
-    'Answer the open exercise; says what it was worth and why',
-    { body: AnswerSchema },
-    ({ params, body }) => answerPractice(params.byId, body),
-  ),
-  route(
-    'POST',
-    '/api/practice/{byId}/help',
-    'Rule out one wrong answer of the open exercise',
-    { body: HelpSchema },
-    ({ params, body }) => helpPractice(params.byId, body),
-  ),
-  route(
-    'POST',
-    '/api/practice/{byId}/share',
-    'Let the others see how one stands, or not',
-    { body: ShareSchema },
-    ({ params, body }) => sharePractice(params.byId, body),
-  ),
-  route(
-    'POST',
-    '/api/jobs/{id}/exercise',
-    'Make a job that ended an exercise, its people and unit taken out (lead, PIN)',
-    { body: PastJobSchema },
-    ({ params, body }) => jobAsExercise(params.id, body),
-  ),
   route('GET', '/api/health', 'Whether database, disk and clock are as they have to be', {}, () =>
     health(),
   ),
@@ -158,9 +85,6 @@ export const shopRoutes: readonly Route[] = [
     'Signed and closed jobs by words of number, unit, part or finding, and by days',
     { body: ArchiveSchema, gives: Type.Array(FloorRowSchema) },
     ({ body }) => archive(body),
-  ),
-  route('GET', '/api/people', 'Technicians', { gives: Type.Array(PersonOnRecordSchema) }, () =>
-    people(),
   ),
   route(
     'GET',
@@ -268,90 +192,6 @@ export const shopRoutes: readonly Route[] = [
     'Set an empty shop up: its name and its first lead',
     { body: SetUpSchema },
     ({ body }) => setUpShop(body),
-  ),
-  route(
-    'POST',
-    '/api/people',
-    'Take somebody on, by a lead with PIN',
-    { body: PersonSchema },
-    ({ body }) => addPerson(body),
-  ),
-  route(
-    'POST',
-    '/api/people/pin',
-    'Change a PIN: the own one with the old, anybody’s by a lead',
-    { body: PinChangeSchema },
-    ({ body }) => changePin(body),
-  ),
-  route(
-    'POST',
-    '/api/people/retire',
-    'Take somebody off the list, or back on; by a lead with PIN',
-    { body: RetireSchema },
-    ({ body }) => retirePerson(body),
-  ),
-  route(
-    'POST',
-    '/api/people/erase',
-    'Erase the name of a person at their request; records stay and name nobody (lead, PIN)',
-    { body: EraseSchema },
-    ({ body }) => erasePerson(body),
-  ),
-  route(
-    'POST',
-    '/api/units',
-    'A unit that is not on record yet',
-    { body: NewUnitSchema },
-    ({ body }) => newUnit(body),
-  ),
-  route(
-    'GET',
-    '/api/units/{id}',
-    'One unit with all that is known of it',
-    { gives: UnitSheetSchema },
-    ({ params }) => unitSheet(params.id),
-  ),
-  route(
-    'PUT',
-    '/api/units/{id}',
-    'Name, clock, tyre, year, identification number and axle load of a unit',
-    { body: UnitFactsSchema, gives: UnitSheetSchema },
-    ({ params, body }) => noteFacts(params.id, body),
-  ),
-  route(
-    'POST',
-    '/api/lives/{id}/comeback',
-    'Say whether a bearing that failed soon came back for the same complaint (lead, PIN)',
-    { body: ComebackSchema },
-    ({ params, body }) => markComeback(params.id, body),
-  ),
-  route(
-    'POST',
-    '/api/units/{id}/service',
-    'A packed bearing was looked at or packed again, without a job',
-    { body: ServiceSchema, gives: UnitSheetSchema },
-    ({ params, body }) => noteService(params.id, body),
-  ),
-  route(
-    'POST',
-    '/api/units/{id}/waded',
-    'The unit stood in deep water: its packed bearings are due',
-    { body: WadedSchema, gives: UnitSheetSchema },
-    ({ params, body }) => noteWaded(params.id, body),
-  ),
-  route(
-    'PUT',
-    '/api/units/{id}/clock',
-    'Bring the clock of a unit down, with a reason (lead, PIN)',
-    { body: ClockSchema, gives: UnitSheetSchema },
-    ({ params, body }) => correctClock(params.id, body),
-  ),
-  route(
-    'POST',
-    '/api/corners/alike',
-    'Corners on record that may be built alike: same family, part of the same size',
-    { body: AlikeSchema },
-    ({ body }) => alikeCorners(body),
   ),
   route(
     'PUT',
