@@ -3,6 +3,9 @@ import { rx } from './BearingHalf.tsx';
 import type { Frame } from './cutaway/frame.ts';
 import { Dim } from './primitives.tsx';
 
+/** From one length to the next: its figure stands before it. */
+const apart = 42;
+
 /** Sizes on demand: each named part by its sizes, with its length beside it. */
 export function PartDims({ f }: { f: Frame }) {
   const { scene: s, setup, at, y, marks } = f;
@@ -22,17 +25,17 @@ export function PartDims({ f }: { f: Frame }) {
           <g key={b.key}>
             <Dim
               marks={marks}
-              from={[x + i * 26, y(top)]}
-              to={[x + i * 26, y(bottom)]}
+              from={[x + i * apart, y(top)]}
+              to={[x + i * apart, y(bottom)]}
               text={(bottom - top).toFixed(1)}
             />
             <path
               className="extension-line"
-              d={`M${rx(at, r)} ${y(top)}H${x + i * 26}M${rx(at, r)} ${y(bottom)}H${x + i * 26}`}
+              d={`M${rx(at, r)} ${y(top)}H${x + i * apart}M${rx(at, r)} ${y(bottom)}H${x + i * apart}`}
             />
             <text
               className="figure on-paper"
-              x={x + i * 26 - 4}
+              x={x + i * apart - 4}
               y={clear(y(top) - 5)}
               textAnchor="end"
             >
