@@ -3,10 +3,21 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 
+/** The interface is built as an entry beside the pages, so that both are one program: one store, one queue of writes. */
+const door = {
+  name: 'door',
+  hooks: {
+    'astro:build:setup': ({ target, updateConfig }) => {
+      if (target === 'server')
+        updateConfig({ build: { rollupOptions: { input: ['src/serve/door.ts'] } } });
+    },
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), door],
   devToolbar: { enabled: false },
   // Our own check in middleware is stricter: Astro's lets cross-site JSON through.
   security: { checkOrigin: false },

@@ -4,6 +4,7 @@ import { createServer as createTlsServer } from 'node:https';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { checkedFile, readyFolder } from './database.ts';
+import type * as Door from './door.ts';
 import { StartFault } from './fault.ts';
 import { guarded } from './guard.ts';
 import { lockFolder } from './lock.ts';
@@ -13,6 +14,9 @@ import { type ServeSettings, settingsFrom } from './settings.ts';
 /** Starts the built program: looks at everything that can be wrong first, and says it in one sentence. */
 
 const dist = dirname(fileURLToPath(import.meta.url));
+
+const built = async <T>(name: string): Promise<T> =>
+  (await import(pathToFileURL(resolve(dist, 'server', name)).href)) as T;
 
 /** The built program as a listener; it reads its settings from the environment. */
 async function program(s: ServeSettings): Promise<RequestListener> {
@@ -25,10 +29,12 @@ async function program(s: ServeSettings): Promise<RequestListener> {
     MIGRATIONS_DIR: s.db.migrationsDir,
     SHOP_NETWORK: s.network ? 'yes' : '',
   });
-  const entry = (await import(pathToFileURL(resolve(dist, 'server/entry.mjs')).href)) as {
-    handler: RequestListener;
-  };
-  return entry.handler;
+  const { handler } = await built<{ handler: RequestListener }>('entry.mjs');
+  const { answerAtDoor } = await built<typeof Door>('door.mjs');
+  return (request, response) =>
+    request.url?.startsWith('/api/')
+      ? void answerAtDoor(request, response)
+      : handler(request, response);
 }
 
 function listen(server: Server, { host, port }: ServeSettings): Promise<void> {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { JobAnswer, JobState, JobView } from '../core/job/index.ts';
 import type { JobHead } from '../db/jobs.ts';
+import type { AskedHeaders } from './asked.ts';
 import { sha256 } from './chain.ts';
 
 /** Header in which a tablet names what it has. */
@@ -29,7 +30,7 @@ export const contextName = (
   ).slice(0, 32);
 
 /** A job as it is answered: what it is judged against is left out where the tablet has it already. */
-export function answered({ ctx, people, ...view }: JobView, headers: Headers): JobAnswer {
+export function answered({ ctx, people, ...view }: JobView, headers: AskedHeaders): JobAnswer {
   const has = headers.get(contextHeader) === view.context;
   return has ? view : { ...view, ctx, people };
 }

@@ -1,3 +1,5 @@
+import { type Answer, jsonAnswer, responseOf } from './answer.ts';
+import type { Asked } from './asked.ts';
 import { countAnswer } from './health.ts';
 import { log } from './log.ts';
 import { Problem } from './problem.ts';
@@ -47,18 +49,18 @@ const decoded = (part: string): string | undefined => {
 
 /** Most of a refused body that is let run by, bytes: a sender that is cut off does not hear why. */
 const mostRunBy = 64_000_000;
-function runBy(reader: ReadableStreamDefaultReader<Uint8Array> | undefined): void {
+function runBy(pieces: AsyncIterator<Uint8Array>): void {
   let size = 0;
   const next = async (): Promise<void> => {
-    const { done, value } = (await reader?.read()) ?? { done: true };
+    const { done, value } = await pieces.next();
     size += value?.byteLength ?? 0;
-    if (!done) await (size > mostRunBy ? reader?.cancel() : next());
+    if (!done) await (size > mostRunBy ? pieces.return?.() : next());
   };
   next().catch(() => undefined);
 }
 
 /** Reads a body up to the route's limit; refuses early when the length is announced. */
-async function readBody(request: Request, limit: number): Promise<Buffer> {
+async function readBody({ headers, body }: Asked, limit: number): Promise<Buffer> {
   const tooLarge = () =>
     new Problem(
       413,
@@ -67,27 +69,28 @@ async function readBody(request: Request, limit: number): Promise<Buffer> {
       [{ field: 'body', reason: `At most ${limit} bytes.` }],
       { limitBytes: limit },
     );
-  if (Number(request.headers.get('content-length') ?? 0) > limit) {
-    runBy(request.body?.getReader());
+  if (!body) return Buffer.alloc(0);
+  // One by one: leaving a loop over them early would cut the sender off.
+  const pieces = body[Symbol.asyncIterator]() as AsyncIterator<Uint8Array>;
+  let size = Number(headers.get('content-length') ?? 0);
+  if (size > limit) {
+    runBy(pieces);
     throw tooLarge();
   }
-  if (!request.body) return Buffer.alloc(0);
-  const reader = request.body.getReader();
   const chunks: Uint8Array[] = [];
-  let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
+  for (size = 0; ;) {
+    const { done, value } = await pieces.next();
     if (done) return Buffer.concat(chunks);
     size += value.byteLength;
     if (size > limit) {
-      runBy(reader);
+      runBy(pieces);
       throw tooLarge();
     }
     chunks.push(value);
   }
 }
 
-async function bodyOf(request: Request, route: Route): Promise<unknown> {
+async function bodyOf(request: Asked, route: Route): Promise<unknown> {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim();
   if (type !== route.takes)
     throw new Problem(
@@ -117,7 +120,7 @@ function utf8(bytes: Buffer): string {
   }
 }
 
-async function parsed(request: Request, route: Route): Promise<unknown> {
+async function parsed(request: Asked, route: Route): Promise<unknown> {
   // A recording is read as it comes in, by its own handler.
   if (route.takes === 'multipart/form-data') return undefined;
   const bytes = await readBody(request, route.limit);
@@ -152,28 +155,34 @@ function unforeseen(e: unknown, path: string): Problem {
   );
 }
 
-async function answer(request: Request, found: Found): Promise<Response> {
+async function answer(request: Asked, found: Found): Promise<Answer | Response> {
   const { route, params } = found;
   const body = route.method === 'GET' ? undefined : await bodyOf(request, route);
   const result = await route.handle({ params, body, headers: request.headers, request });
-  if (result instanceof Response) return result;
-  return new Response(JSON.stringify(result), {
-    headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
-  });
+  return result instanceof Response ? result : jsonAnswer(result);
 }
 
 /** Answers one request to the interface; every error leaves as a problem document. */
+export async function answerTo(
+  request: Asked,
+  { pathname }: URL,
+  where: Origin,
+): Promise<Answer | Response> {
+  const started = performance.now();
+  const found = find(request.method, pathname);
+  if (found instanceof Problem) return found.toAnswer();
+  const answered = await from(where, () => answer(request, found)).catch((e: unknown) =>
+    (e instanceof Problem ? e : unforeseen(e, found.route.path)).toAnswer(),
+  );
+  countAnswer(`${found.route.method} ${found.route.path}`, answered.status, started);
+  return answered;
+}
+
+/** The same in the web's kind of request and answer. */
 export async function dispatch(
   request: Request,
   where: Origin = { address: 'here' },
 ): Promise<Response> {
-  const { pathname } = new URL(request.url);
-  const started = performance.now();
-  const found = find(request.method, pathname);
-  if (found instanceof Problem) return found.toResponse();
-  const response = await from(where, () => answer(request, found)).catch((e: unknown) =>
-    (e instanceof Problem ? e : unforeseen(e, found.route.path)).toResponse(),
-  );
-  countAnswer(`${found.route.method} ${found.route.path}`, response.status, started);
-  return response;
+  const answered = await answerTo(request, new URL(request.url), where);
+  return answered instanceof Response ? answered : responseOf(answered);
 }

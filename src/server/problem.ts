@@ -1,3 +1,4 @@
+import type { Answer } from './answer.ts';
 import { reasonOf, type Refusal } from '../core/job/index.ts';
 import type { RuleId } from '../core/rules/index.ts';
 
@@ -28,7 +29,7 @@ export class Problem extends Error {
     this.more = more;
   }
 
-  toResponse(): Response {
+  toAnswer(): Answer {
     const body = {
       type: 'about:blank',
       title: this.title,
@@ -37,10 +38,11 @@ export class Problem extends Error {
       errors: this.errors,
       ...this.more,
     };
-    return new Response(JSON.stringify(body), {
+    return {
       status: this.status,
       headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
-    });
+      body: JSON.stringify(body),
+    };
   }
 }
 

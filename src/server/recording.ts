@@ -1,6 +1,7 @@
 import busboy from 'busboy';
 import { Readable } from 'node:stream';
 import { lengthFault } from '../core/noise/index.ts';
+import type { Asked } from './asked.ts';
 import { invalid, Problem } from './problem.ts';
 
 export interface SentRecording {
@@ -15,9 +16,9 @@ const settingsBytes = 4000;
  * Reads a form with a recording as it comes in. Its head is looked at first: one that is no recording, or too long, is
  * refused before the rest arrives.
  */
-export function sentRecording(request: Request, limit: number): Promise<SentRecording> {
+export function sentRecording(request: Asked, limit: number): Promise<SentRecording> {
   return new Promise((done, fail) => {
-    const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
+    const source = streamOf(request);
     // The answer is given at once; what still comes is let run by, or the sender would not hear it.
     const refuse = (p: Problem) => {
       fail(p);
@@ -70,7 +71,12 @@ function bufferOf(chunks: Buffer[]): ArrayBuffer {
     : (buffer.slice(byteOffset, byteOffset + byteLength) as ArrayBuffer);
 }
 
-function formReader(request: Request, limit: number) {
+const streamOf = ({ body }: Asked): Readable =>
+  body instanceof Readable
+    ? body
+    : Readable.fromWeb(body as Parameters<typeof Readable.fromWeb>[0]);
+
+function formReader(request: Asked, limit: number) {
   try {
     return busboy({
       headers: { 'content-type': request.headers.get('content-type') ?? '' },

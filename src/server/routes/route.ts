@@ -1,3 +1,4 @@
+import type { Asked, AskedHeaders } from '../asked.ts';
 import { isOneOf } from '../../core/keys-of.ts';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { notFound } from '../problem.ts';
@@ -20,9 +21,9 @@ export interface Call<B = unknown, Param extends string = string> {
   /** What stands in the address for each name in braces. */
   params: Record<Param, string>;
   body: B;
-  headers: Headers;
+  headers: AskedHeaders;
   /** As it came, for a route that reads the body by itself. */
-  request: Request;
+  request: Asked;
 }
 
 type Takes =

@@ -4,6 +4,7 @@ import { AdapterSchema, PressSchema } from '../../core/press/kit.ts';
 import { FloorRowSchema, FloorSchema } from '../../core/schemas/floor.ts';
 import { workshopKinds, WorkshopSchema } from '../../core/schemas/workshop.ts';
 import { listRecords, putRecord } from '../../db/records.ts';
+import type { Asked, AskedHeaders } from '../asked.ts';
 import { exportFile } from '../export.ts';
 import { archive, ArchiveSchema, floorView } from '../floor.ts';
 import { leadKinds, leadSays, type TableKind, tableKinds } from '../import.ts';
@@ -238,7 +239,7 @@ export const shopRoutes: readonly Route[] = [
 ];
 
 /** A kind of table, and a lead's PIN where it is asked for. */
-async function tableFor(kind: string | undefined, headers: Headers): Promise<TableKind> {
+async function tableFor(kind: string | undefined, headers: AskedHeaders): Promise<TableKind> {
   const table = known(tableKinds, kind, 'kind of table');
   if (leadKinds.includes(table)) await leadOnly(headers);
   return table;
@@ -248,7 +249,7 @@ async function tableFor(kind: string | undefined, headers: Headers): Promise<Tab
 async function imported<T extends 'table' | 'workshop'>(
   task: T,
   input: Parameters<Tasks[T]>[0],
-  { signal }: Request,
+  { signal }: Asked,
 ): Promise<Record<string, number>> {
   const { writes } = await store();
   try {
@@ -261,7 +262,7 @@ async function imported<T extends 'table' | 'workshop'>(
 }
 
 /** Edits that only a lead may make carry the lead's id and PIN in headers. */
-async function leadOnly(headers: Headers): Promise<void> {
+async function leadOnly(headers: AskedHeaders): Promise<void> {
   const id = headers.get('x-lead-id');
   if (id === null)
     throw new Problem(403, 'Lead only', leadSays, [{ field: 'x-lead-id', reason: 'Missing.' }]);

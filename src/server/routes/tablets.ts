@@ -1,3 +1,4 @@
+import type { Asked } from '../asked.ts';
 import { leadByPin, personByPin } from '../people.ts';
 import { origin } from '../request-origin.ts';
 import { store } from '../store.ts';
@@ -14,7 +15,7 @@ import { closed } from '../../core/schemas/common.ts';
 import { route, type Route } from './route.ts';
 
 /** Whether the answer goes back encrypted: by the server's own certificate, or by a proxy; the start leaves only what a trusted one says. */
-const isSecure = (request: Request): boolean =>
+const isSecure = (request: Asked): boolean =>
   new URL(request.url).protocol === 'https:' ||
   request.headers.get('x-forwarded-proto') === 'https';
 
