@@ -1,3 +1,4 @@
+import type { Row } from '@libsql/client';
 import { and, asc, desc, eq, gt, like, sql } from 'drizzle-orm';
 import type { JobCorner } from '../core/corner.ts';
 import type { Choices, JobEvent } from '../core/schemas/events.ts';
@@ -50,22 +51,28 @@ export interface JobHead {
   shopVersion: string;
 }
 
-export async function headOf(db: Db, id: string): Promise<JobHead | undefined> {
+export const headOf = async (db: Db, id: string): Promise<JobHead | undefined> =>
+  (await headsOf(db, [id])).get(id);
+
+/** The heads of several jobs, by their id; one that there is not is left out. */
+export async function headsOf(db: Db, ids: readonly string[]): Promise<Map<string, JobHead>> {
   const { rows } = await db.$client.execute({
     sql: `SELECT id, number, unit_id, corner, created_ms, by_id,
       (SELECT coalesce(max(seq), 0) FROM events WHERE job_id = j.id) AS last,
       (SELECT count(*) FROM events WHERE job_id = j.id) AS entries,
       (SELECT json_group_array(json_array(key, version, value)) FROM choices WHERE job_id = j.id) AS choices,
       (SELECT group_concat(value, ':') FROM meta WHERE key IN ('records-version', 'shop-version')) AS shop_version
-      FROM jobs j WHERE id = ?`,
-    args: [id],
+      FROM jobs j WHERE id IN (SELECT value FROM json_each(?))`,
+    args: [JSON.stringify(ids)],
   });
-  const [r] = rows;
-  if (!r) return undefined;
+  return new Map(rows.map((r) => [String(r['id']), headIn(r)]));
+}
+
+function headIn(r: Row): JobHead {
   const chosen = JSON.parse(String(r['choices'])) as [string, number, string][];
   return {
     job: {
-      id,
+      id: String(r['id']),
       number: String(r['number']),
       unitId: String(r['unit_id']),
       corner: String(r['corner']) as JobCorner,
@@ -99,6 +106,23 @@ export const lastEntryMs = async (db: Db): Promise<number> =>
 export async function eventById(db: Db, id: string): Promise<EventRow | undefined> {
   const [row] = await db.select().from(events).where(eq(events.id, id));
   return row && toEvent(row);
+}
+
+/** Writes entries of different jobs in one statement, all of them or none; gives the place of each in the record by its id. */
+export async function insertEvents(
+  db: Db,
+  rows: readonly Omit<typeof events.$inferInsert, 'seq'>[],
+): Promise<Map<string, number>> {
+  if (rows.length === 0) return new Map();
+  // By hand, and the same text for any number of rows: making it anew for each costs more than writing them.
+  const places = await db.$client.execute({
+    sql: `INSERT INTO events (id, job_id, type, body, by_id, at_ms, prev_hash, hash)
+      SELECT value ->> 'id', value ->> 'jobId', value ->> 'type', value ->> 'body', value ->> 'byId',
+        value ->> 'atMs', value ->> 'prevHash', value ->> 'hash' FROM json_each(?)
+      RETURNING id, seq`,
+    args: [JSON.stringify(rows)],
+  });
+  return new Map(places.rows.map((r) => [String(r['id']), Number(r['seq'])]));
 }
 
 export const insertEvent = (db: Db, row: Omit<typeof events.$inferInsert, 'seq'>) =>

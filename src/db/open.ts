@@ -58,14 +58,3 @@ export async function openDb(settings: DbSettings): Promise<Db> {
 export function openAsItIs({ url, token }: Pick<DbSettings, 'url' | 'token'>): Db {
   return drizzle(createClient({ url, ...(token ? { authToken: token } : {}) }), { schema });
 }
-
-/** One write at a time: concurrent transactions on a file answer SQLITE_BUSY. */
-export class WriteQueue {
-  #last: Promise<unknown> = Promise.resolve();
-
-  run<T>(work: () => Promise<T>): Promise<T> {
-    const next = this.#last.then(work, work);
-    this.#last = next.catch(() => undefined);
-    return next;
-  }
-}

@@ -20,7 +20,8 @@ import {
 } from '../core/schemas/workshop.ts';
 import { WrenchSchema } from '../core/torque/wrench.ts';
 import { putMeta, putRecords, putTechnician } from '../db/records.ts';
-import { setChoice, startJob, writeEvent } from './jobs.ts';
+import { writeEvent } from './entries.ts';
+import { setChoice, startJob } from './jobs.ts';
 import { restored } from './csv.ts';
 import { forgetParts } from './parts.ts';
 import { hashPin } from './pin.ts';

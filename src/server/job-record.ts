@@ -8,7 +8,8 @@ import { contextName } from './answered.ts';
 import { entriesAnew, entriesOf } from './carried.ts';
 import { sha256 } from './chain.ts';
 import { partsOfJob } from './parts.ts';
-import { notFound } from './problem.ts';
+import { log } from './log.ts';
+import { notFound, Problem } from './problem.ts';
 import { namedAtSigning, namesFit } from './signed-names.ts';
 import { upcastSnapshot } from './snapshot.ts';
 import { recordNow, shopNow } from './shop-now.ts';
@@ -79,9 +80,10 @@ export async function recordIn(db: Db, id: string, anew = false): Promise<JobRec
 
 /** What changes of a job, as it stands now. */
 export async function headNow(db: Db, id: string): Promise<JobHead> {
-  const head = await headOf(db, id);
-  if (!head) throw notFound('job', id);
-  return head;
+  return (await headOf(db, id)) ?? noJob(id);
+}
+export function noJob(id: string): never {
+  throw notFound('job', id);
 }
 
 /** The job as its record says at a head that was read, or that is known because it was just written. */
@@ -118,4 +120,10 @@ export function viewOf(record: JobRecord): JobView {
   const { events: _events, signedCard: _card, keptFits: _fits, ...view } = record;
   return view;
 }
+/** A job after a write; where it can no longer be shown, that the write stands all the same. */
+export const keptAs = (id: string, view: Promise<JobView>): Promise<JobView> =>
+  view.catch((e: unknown) => {
+    log.error({ err: e, job: id }, 'kept, cannot be shown');
+    throw new Problem(500, 'Kept, cannot be shown', 'This was kept, but the job cannot be shown.');
+  });
 export const jobView = async (id: string): Promise<JobView> => viewOf(await jobRecord(id));

@@ -50,6 +50,10 @@ export const notFound = (what: string, id: string) =>
   new Problem(404, 'Not found', `There is no ${what} “${id}”.`, [
     { field: 'id', reason: `No ${what} has this id.` },
   ]);
+export const idTaken = (id: string, what: string): Problem =>
+  new Problem(409, 'Id already used', `The id ${id} already names another ${what}.`, [
+    { field: 'id', reason: 'Already used for something else.' },
+  ]);
 export const invalid = (
   errors: FieldFault[],
   detail = errors[0] ? `${errors[0].field}: ${errors[0].reason}` : 'The input is not valid.',

@@ -177,6 +177,10 @@ const besides: { [T in EventType]?: (e: Beside<T>) => Writes | Promise<Writes> }
   'job-reopened': ({ db, job, now }) => (now.state.closedFound ? [dropOutcome(db, job.id)] : []),
 };
 
+/** Whether an entry of a kind may write more than itself. */
+export const writesBesides = (type: EventType): boolean =>
+  type === 'signed' || Object.hasOwn(besides, type);
+
 /** The rows that go in with this entry. */
 export const besideEntry = async <T extends EventType>(
   db: Db,

@@ -1,4 +1,5 @@
-import { type Db, dbSettings, openDb, WriteQueue } from '../db/open.ts';
+import { type Db, dbSettings, openDb } from '../db/open.ts';
+import { WriteQueue } from '../db/write-queue.ts';
 import { keepOldCards, keepOldLives } from './signing.ts';
 
 export interface Store {

@@ -11,7 +11,7 @@ import { ask, loadShop } from './shop-server.ts';
 import { byId, walk } from './walk.ts';
 
 const { jobRecord } = await import('../../src/server/job-record.ts');
-const { writeEvent } = await import('../../src/server/jobs.ts');
+const { writeEvent } = await import('../../src/server/entries.ts');
 const { newUnit, unitSheet } = await import('../../src/server/units.ts');
 const { store } = await import('../../src/server/store.ts');
 const { jobCard } = await import('../../src/server/card.ts');

@@ -120,25 +120,26 @@ class Stream {
   }
 }
 
-/** What a bad line does to the next request with a commit: it never arrives, or its answer is lost. */
+/** What a bad line does to the next requests that write: one never arrives, or its answer is lost. */
 export type Mood = 'well' | 'lost-before' | 'lost-after';
 
 export interface LibsqlStandIn {
   url: string;
-  setMood: (mood: Mood) => void;
+  /** How the next writes go, and how many of them. */
+  setMood: (mood: Mood, times: number) => void;
   stop: () => void;
 }
 
 export function libsqlStandIn(file: string): Promise<LibsqlStandIn> {
   const streams = new Map<string, Stream>();
-  let [mood, count]: [Mood, number] = ['well', 0];
+  let [mood, times, count]: [Mood, number, number] = ['well', 0, 0];
   async function pipeline(req: IncomingMessage, res: ServerResponse): Promise<void> {
     const chunks: Buffer[] = [];
     for await (const c of req) chunks.push(c as Buffer);
     const text = Buffer.concat(chunks).toString('utf8');
     const { baton, requests } = JSON.parse(text) as { baton?: string; requests: Request[] };
-    const spoilt = mood !== 'well' && /"COMMIT"/u.test(text) ? mood : undefined;
-    if (spoilt) mood = 'well';
+    const spoilt = times > 0 && /"COMMIT"|INSERT INTO/u.test(text) ? mood : undefined;
+    if (spoilt) times -= 1;
     if (spoilt === 'lost-before') return void req.socket.destroy();
     const stream = streams.get(baton ?? '') ?? new Stream(file);
     const results = requests.map((r) => {
@@ -162,7 +163,7 @@ export function libsqlStandIn(file: string): Promise<LibsqlStandIn> {
       const { port } = server.address() as { port: number };
       done({
         url: `http://127.0.0.1:${port}`,
-        setMood: (m) => (mood = m),
+        setMood: (m, n) => ([mood, times] = [m, n]),
         stop: () => server.close(),
       });
     }),

@@ -3,7 +3,8 @@ import { type Entry, nextEntries, nextOnUnknown, type Truth, type Walked } from 
 import './shop-server.ts';
 
 const { jobView } = await import('../../src/server/job-record.ts');
-const { setChoice, startJob, writeEvent } = await import('../../src/server/jobs.ts');
+const { writeEvent } = await import('../../src/server/entries.ts');
+const { setChoice, startJob } = await import('../../src/server/jobs.ts');
 
 export const byId = 'ines';
 

@@ -30,10 +30,9 @@ export function projectOn(state: JobState, events: readonly JobEvent[]): JobStat
 
 /** An object without what it would inherit stays one. */
 const alike = (o: object): Record<string, unknown> =>
-  Object.assign(Object.create(Object.getPrototypeOf(o) as object | null) as object, o) as Record<
-    string,
-    unknown
-  >;
+  Object.getPrototypeOf(o) === null
+    ? (Object.assign(Object.create(null) as object, o) as Record<string, unknown>)
+    : { ...o };
 
 /** A state that can be folded on: what `apply` changes in place lies at most two steps down. */
 function copied(state: JobState): JobState {
