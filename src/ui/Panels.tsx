@@ -223,16 +223,14 @@ export function Toggles<T extends string>({
   );
 }
 
-/** A native dialog: focus is kept inside, Escape closes it. */
-export function Dialog({
-  title,
-  onClose,
-  children,
-}: {
+interface DialogProps {
   title: string;
   onClose: () => void;
   children: ReactNode;
-}) {
+}
+
+/** A native dialog: focus is kept inside, Escape closes it. */
+export function Dialog({ title, onClose, children }: DialogProps) {
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const d = ref.current;
@@ -240,15 +238,22 @@ export function Dialog({
   }, []);
   return (
     <dialog ref={ref} onClose={onClose} onCancel={onClose} aria-label={title}>
-      <div className="dialog-body">
-        <header>
-          <h2>{title}</h2>
-          <button type="button" className="btn quiet small" onClick={onClose} aria-label="Close">
-            <X aria-hidden="true" />
-          </button>
-        </header>
+      <DialogBody title={title} onClose={onClose}>
         {children}
-      </div>
+      </DialogBody>
     </dialog>
   );
 }
+
+/** What stands in a dialog, under its title. */
+export const DialogBody = ({ title, onClose, children }: DialogProps) => (
+  <div className="dialog-body">
+    <header>
+      <h2>{title}</h2>
+      <button type="button" className="btn quiet small" onClick={onClose} aria-label="Close">
+        <X aria-hidden="true" />
+      </button>
+    </header>
+    {children}
+  </div>
+);

@@ -1,6 +1,6 @@
-import type { ReactNode } from 'react';
+import type { MouseEvent, ReactNode } from 'react';
 import type { Adapter, Role } from '../../core/press/index.ts';
-import { Dialog } from '../../ui/Panels.tsx';
+import { Drawer, shutDrawer } from '../../ui/Drawer.tsx';
 import { PieceFigure } from './PieceFigure.tsx';
 import { sizesOf } from './sizesOf.ts';
 import './drawer.css';
@@ -33,12 +33,16 @@ export function PickPiece({
   onPick: (a: Adapter | undefined) => void;
   onClose: () => void;
 }) {
+  const take = (piece: Adapter | undefined) => (e: MouseEvent) => {
+    shutDrawer(e.currentTarget);
+    onPick(piece);
+  };
   return (
-    <Dialog title={titles[role]} onClose={onClose}>
+    <Drawer title={titles[role]} onClose={onClose}>
       <ul className="drawer">
         {(role === 'cap' || role === 'riser') && (
           <li>
-            <button type="button" onClick={() => onPick(undefined)}>
+            <button type="button" onClick={take(undefined)}>
               <span className="fig">–</span>
               <span>
                 <b>Nothing</b>
@@ -48,7 +52,7 @@ export function PickPiece({
         )}
         {offered.map(({ piece, label, note, mark }) => (
           <li key={piece.id}>
-            <button type="button" onClick={() => onPick(piece)} aria-label={label}>
+            <button type="button" onClick={take(piece)} aria-label={label}>
               <PieceFigure piece={piece} />
               <span>
                 <b>{piece.name}</b> <span className="num cap">{sizesOf(piece)}</span>
@@ -64,6 +68,6 @@ export function PickPiece({
           </li>
         ))}
       </ul>
-    </Dialog>
+    </Drawer>
   );
 }
