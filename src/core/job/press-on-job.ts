@@ -17,7 +17,7 @@ import {
   type Setup,
   setupFor,
   type SetupWith,
-  solve,
+  solveOnce,
   type SolveResult,
   type Stack,
 } from '../press/index.ts';
@@ -122,7 +122,7 @@ const setupOnJob = onceEach((job, operation: Operation): Setup | undefined => {
   if (press) return setup && asRecorded(job, operation, setup);
   // The first tool that a stack of this kit can be laid for.
   const setups = toolsFor(job, r).flatMap((p) => setupWith(job, operation, p) ?? []);
-  return setups.find((b) => solve(job.ctx.adapters, b, 1).solutions.length > 0) ?? setups[0];
+  return setups.find((b) => solveOnce(job.ctx.adapters, b, 1).solutions.length > 0) ?? setups[0];
 });
 
 /**
@@ -138,7 +138,7 @@ export function setupOf(job: JobNow, operation: Operation, pressId?: string): Se
 /** The best stacks of the shop's kit for a stroke; undefined while its setup is. */
 export const solvedFor = onceEach((job, operation: Operation): SolveResult | undefined => {
   const setup = setupOf(job, operation);
-  return setup && solve(job.ctx.adapters, setup);
+  return setup && solveOnce(job.ctx.adapters, setup);
 });
 
 /** Fitting strokes of the job's walk that were made, in their order. */

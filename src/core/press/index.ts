@@ -21,6 +21,7 @@ export * from './screw.ts';
 export { sizeOfBearing } from './setups/common.ts';
 export * from './setups/index.ts';
 export * from './solve.ts';
+export * from './solve-once.ts';
 export * from './stack.ts';
 export * from './stroke.ts';
 export * from './trace.ts';

@@ -6,6 +6,7 @@ import {
   Suspense,
   useContext,
   useEffect,
+  useMemo,
   useRef,
   useState,
 } from 'react';
@@ -188,7 +189,7 @@ function openFor(ms: number): string {
 
 function Spine({ open }: { open: JobPage }) {
   const { view } = useJob();
-  const marks = spine(view);
+  const marks = useMemo(() => spine(view), [view]);
   const now = currentStation(view.state.done);
   const built = now ? stations.indexOf(now) : stations.length;
   const nav = useRef<HTMLElement>(null);

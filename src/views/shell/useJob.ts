@@ -165,6 +165,8 @@ export function useJobApi(first: JobView, firstWho: string): JobApi {
   /** Shown at once, written in the order of the taps; taken back when the server refuses. */
   const choose: JobApi['choose'] = (key, value) => {
     const before = current.current;
+    // With what is shown, not a moment later: one drawing less.
+    setBusy(true);
     show({
       ...before,
       choices: { ...before.choices, [key]: { version: before.choices[key]?.version ?? 0, value } },
