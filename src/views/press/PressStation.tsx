@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import type { Task } from '../../core/families/index.ts';
 import { owedAt, taskDone, walkOf, workOf } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
@@ -7,13 +8,17 @@ import { JobSheet, type SheetProps, StationBody, Tabs } from '../shell/JobSheet.
 import { useJob } from '../shell/useJob.ts';
 import { useMovesOn } from '../shell/useMovesOn.ts';
 import { useTab } from '../shell/useTab.ts';
-import { EncoderBody } from './EncoderBody.tsx';
 import { FactBody } from './FactBody.tsx';
 import { OldPartBody } from './OldPartBody.tsx';
 import { SeatReadBody } from './SeatReadBody.tsx';
 import { SeatVerdictBody } from './SeatVerdictBody.tsx';
 import { StrokeBody } from './StrokeBody.tsx';
 import './press.css';
+
+// Few bearings have an encoder: its part comes with its tab.
+const EncoderBody = lazy(async () => ({
+  default: (await import('./EncoderBody.tsx')).EncoderBody,
+}));
 
 type Station = 'press-out' | 'press-in';
 const after: Record<Station, { id: string; label: string }> = {
@@ -121,6 +126,10 @@ function Body({ station }: { station: Station }) {
     case 'verdict':
       return <SeatVerdictBody kicker={kicker} tabs={tabs} onNext={next} />;
     case 'encoder':
-      return <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />;
+      return (
+        <Suspense fallback={null}>
+          <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />
+        </Suspense>
+      );
   }
 }
