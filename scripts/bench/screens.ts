@@ -37,7 +37,7 @@ export async function screens(url: string): Promise<void> {
 
 async function opened(page: Page, address: string): Promise<void> {
   await page.goto(address, { waitUntil: 'networkidle' });
-  await page.waitForFunction('!document.querySelector("astro-island[ssr]")');
+  await page.locator('astro-island[ssr]').first().waitFor({ state: 'detached' });
 }
 
 async function weight(page: Page, address: string): Promise<void> {
