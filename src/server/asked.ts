@@ -7,7 +7,7 @@ export type AskedHeaders = Pick<Headers, 'get' | 'has'>;
 /** A request as the interface reads it: of the web's kind, or of Node's own as it came. */
 export interface Asked {
   method: string;
-  /** The whole address. */
+  /** The whole address; only what stands behind its host is read. */
   url: string;
   headers: AskedHeaders;
   body: Readable | ReadableStream<Uint8Array> | null;
@@ -39,7 +39,8 @@ export function askedBy(request: IncomingMessage, response: ServerResponse): Ask
   let signal: AbortSignal | undefined;
   return {
     method: request.method ?? 'GET',
-    url: `${encrypted(request) ? 'https' : 'http'}://${request.headers.host}${request.url}`,
+    // By which name it was asked is looked at before; its port may be anything.
+    url: `${encrypted(request) ? 'https' : 'http'}://shop${request.url}`,
     headers: headersOf(request),
     body: request.method === 'GET' ? null : request,
     get signal() {

@@ -72,20 +72,19 @@ async function readBody({ headers, body }: Asked, limit: number): Promise<Buffer
   if (!body) return Buffer.alloc(0);
   // One by one: leaving a loop over them early would cut the sender off.
   const pieces = body[Symbol.asyncIterator]() as AsyncIterator<Uint8Array>;
-  let size = Number(headers.get('content-length') ?? 0);
-  if (size > limit) {
+  const held = (bytes: number) => {
+    if (bytes <= limit) return;
     runBy(pieces);
     throw tooLarge();
-  }
+  };
+  held(Number(headers.get('content-length') ?? 0));
   const chunks: Uint8Array[] = [];
-  for (size = 0; ;) {
+  let size = 0;
+  for (;;) {
     const { done, value } = await pieces.next();
     if (done) return Buffer.concat(chunks);
     size += value.byteLength;
-    if (size > limit) {
-      runBy(pieces);
-      throw tooLarge();
-    }
+    held(size);
     chunks.push(value);
   }
 }

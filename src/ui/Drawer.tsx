@@ -2,7 +2,7 @@ import { type FocusEvent, type ReactNode, useEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';
 import { DialogBody } from './Panels.tsx';
 
-/** Shuts the drawer in which something lies; before its choice is told, the focus goes back and the page is laid out once. */
+/** Shuts the drawer in which something lies; before its choice is told, so that the page is laid out once. */
 export const shutDrawer = (inside: Element): void =>
   inside.closest<HTMLElement>('[popover]')?.hidePopover();
 
@@ -22,7 +22,16 @@ export function Drawer({
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const d = ref.current;
-    if (d && !d.matches(':popover-open')) d.showPopover();
+    if (!d || d.matches(':popover-open')) return undefined;
+    const opener = document.activeElement as HTMLElement | null;
+    const byKeys = opener?.matches(':focus-visible') === true;
+    d.showPopover();
+    return () => {
+      // Keys go on where they were; what a finger tapped is not what the pedal acts on next.
+      const at = document.activeElement;
+      if (!byKeys && at === opener) opener?.blur();
+      if (byKeys && (at === document.body || d.contains(at))) opener.focus();
+    };
   }, []);
   const shut = () => ref.current?.hidePopover();
   const left = ({ relatedTarget, currentTarget }: FocusEvent) => {

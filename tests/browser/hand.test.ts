@@ -55,6 +55,39 @@ it('takes a piece drawn on to the axis, says while it hangs there what it would 
   expect(complaints).toEqual([]);
 });
 
+it('gives a piece out of the drawer to a finger and to keys, and the focus back to the keys alone', async () => {
+  const { page, complaints } = await tablet(browser);
+  await go(page, `/jobs/${await floorJob(page, '07')}/press-in`);
+  await button(page, /^3\s*Bearing/u).click();
+  const place = page.locator('.stack .from-kit').nth(1);
+  const drawer = page.getByRole('dialog', { name: 'What pushes?' });
+  const holds = () => place.evaluate((el) => el === document.activeElement);
+  // A finger: beside it nothing is chosen; what was tapped is not what a pedal acts on next.
+  await place.click();
+  await drawer.waitFor();
+  await page.mouse.click(8, 792);
+  await drawer.waitFor({ state: 'detached' });
+  await place.click();
+  await drawer.getByRole('button', { name: /^Sleeve 44:/u }).click();
+  await page.locator('.call.is-stop').waitFor();
+  await expect.poll(holds).toBe(false);
+  // Keys: away again, then taken.
+  await place.focus();
+  for (const key of ['Tab', 'Shift+Tab', 'Enter']) await page.keyboard.press(key);
+  await drawer.waitFor();
+  await page.keyboard.press('Escape');
+  await drawer.waitFor({ state: 'detached' });
+  await expect.poll(holds).toBe(true);
+  await page.keyboard.press('Enter');
+  await drawer.getByRole('button', { name: /^Pusher ring 75:/u }).focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => place.textContent()).toContain('Pusher ring 75');
+  await page.locator('.call:not(.is-stop)').first().waitFor();
+  await expect.poll(holds).toBe(true);
+  await button(page, /^Use the best stack/u).click();
+  expect(complaints).toEqual([]);
+});
+
 it('keeps a kit: a piece is copied, moved to the van, retired with a reason', async () => {
   const { page } = await tablet(browser);
   await go(page, '/kit');
