@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Answer } from '../server/answer.ts';
 import { askedBy } from '../server/asked.ts';
-import { answerTo } from '../server/dispatch.ts';
+import { answerTo, unforeseen } from '../server/dispatch.ts';
 import { letIn } from '../server/let-in.ts';
 import { log } from '../server/log.ts';
 import { Problem } from '../server/problem.ts';
@@ -47,12 +47,13 @@ export async function answerAtDoor(
   request: IncomingMessage,
   response: ServerResponse,
 ): Promise<void> {
-  try {
-    await send(await answered(request, response), response);
-  } catch (e) {
-    // Whoever asked has hung up, or the answer could not be begun.
-    if (response.headersSent || response.destroyed) return void response.destroy();
-    log.error({ err: e, path: request.url }, 'not answered');
-    response.writeHead(500).end();
-  }
+  const answer = await answered(request, response).catch((e: unknown) =>
+    unforeseen(e, '/api').toAnswer(),
+  );
+  await send(answer, response).catch((e: unknown) => {
+    // Most often whoever asked has hung up.
+    if ((e as NodeJS.ErrnoException).code !== 'ERR_STREAM_PREMATURE_CLOSE')
+      log.error({ err: e, path: request.url }, 'answer broken off');
+    response.destroy();
+  });
 }

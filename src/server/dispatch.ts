@@ -139,7 +139,7 @@ const isFull = (e: unknown): boolean =>
   );
 
 /** What is said of an error that nobody foresaw. */
-function unforeseen(e: unknown, path: string): Problem {
+export function unforeseen(e: unknown, path: string): Problem {
   log.error({ err: e, path }, 'request failed');
   if (isFull(e))
     return new Problem(
