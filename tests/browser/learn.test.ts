@@ -118,9 +118,9 @@ async function openKind(kind: ExerciseKind, who = 'Tobi'): Promise<OpenNow> {
     await page.request.post(`${api}/answers`, { data });
     now = await openNow(api);
   }
-  await open('/practice');
-  // The lead whose tablet it is may have the same kind open: theirs goes once the other's has come.
+  // Theirs comes with the page, or once they are on the job: whoever was before may have the same kind open.
   const come = page.waitForResponse((r) => r.url() === api);
+  await open('/practice');
   await page.getByLabel('On the job').selectOption({ label: who });
   await come;
   await page.locator('.kicker', { hasText: kindTitles[kind] }).waitFor();
