@@ -22,6 +22,7 @@ import {
   type JobNow,
   nextAction,
   project,
+  projectOn,
   readingsToGo,
   reasonOf,
   type Refusal,
@@ -296,7 +297,7 @@ function strokeMade(
 
 /** A job that is worked without a server: each entry is held against the interlocks, then stands in the record. */
 export class Worked {
-  readonly events: JobEvent[] = [];
+  events: readonly JobEvent[] = [];
   now: JobNow;
 
   constructor(
@@ -304,6 +305,14 @@ export class Worked {
     private readonly by = 'ines',
   ) {
     this.now = { ctx, state: project([]), choices: {} };
+  }
+
+  /** Another job that stands just where this one does, and goes its own way from here. */
+  fork(): Worked {
+    const other = new Worked(this.now.ctx, this.by);
+    other.events = this.events;
+    other.now = this.now;
+    return other;
   }
 
   /** Why the entry was refused; undefined when it stands. */
@@ -318,7 +327,7 @@ export class Worked {
     const refused = refusal(e.type, e.body, this.now, this.by);
     if (refused) return refused;
     const seq = this.events.length + 1;
-    this.events.push({
+    const event = {
       type: e.type,
       body: complete(e.type, e.body, this.now),
       seq,
@@ -326,8 +335,9 @@ export class Worked {
       jobId: 'j',
       byId: this.by,
       atMs: seq * 60_000,
-    } as JobEvent);
-    this.now = { ...this.now, state: project(this.events) };
+    } as JobEvent;
+    this.events = [...this.events, event];
+    this.now = { ...this.now, state: projectOn(this.now.state, [event]) };
     return undefined;
   }
 }

@@ -37,6 +37,9 @@ export function cardCsv(c: JobCard): string {
   return Papa.unparse([
     line('job', { what: 'Job', value: c.number }),
     ...(c.only ? [line('job', { what: 'Only', value: c.only })] : []),
+    ...(c.madeAnewMs === undefined
+      ? []
+      : [line('job', { what: 'Made anew from the record', value: clock(c.madeAnewMs) })]),
     line('job', { what: 'Unit', value: c.unit.fleetNo }),
     line('job', { what: 'Corner', value: c.corner.id }),
     line('job', { what: 'Complaint', value: c.complaint?.short ?? '' }),

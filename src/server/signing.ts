@@ -235,10 +235,14 @@ export async function signingWrites(
   ];
 }
 
-/** Jobs signed before cards were kept get theirs once, from what they were judged against. */
+/**
+ * Jobs signed before cards were kept get theirs once, from what they were judged against, by the rules of the day it is
+ * made; the card says so, and no later rule changes it.
+ */
 export async function keepOldCards(db: Db): Promise<void> {
   for (const jobId of await signedWithoutCard(db)) {
-    await putCard(db, jobId, JSON.stringify(makeCard(await recordIn(db, jobId))));
+    const card = { ...makeCard(await recordIn(db, jobId)), madeAnewMs: Date.now() };
+    await putCard(db, jobId, JSON.stringify(card));
   }
 }
 

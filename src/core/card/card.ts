@@ -165,6 +165,8 @@ const documentFields = {
   caution: Type.String(),
   /** Made in a shop of made-up data, or with simulated instruments in a real one: it proves nothing. */
   only: Type.Optional(oneOf(['demo', 'practice'] as const)),
+  /** When it was made from the record, where it was signed before cards were kept: its verdicts are of that day's rules. */
+  madeAnewMs: Type.Optional(Type.Number()),
 };
 
 /** What is frozen at signing. People stand in it by their id, so that a name can change later. */

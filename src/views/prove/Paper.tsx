@@ -52,6 +52,12 @@ function Sheet({ c, tz }: { c: Card; tz: string }) {
         </p>
       </header>
       {c.only && <p className="only">{onlyWords[c.only]}</p>}
+      {c.madeAnewMs !== undefined && (
+        <p className="only">
+          Made from the record on {dayTime(c.madeAnewMs, tz)}, by the rules of that day: the job was
+          signed before cards were kept.
+        </p>
+      )}
       <div className="cols-2">
         <section>
           <h3>Complaint</h3>
