@@ -64,6 +64,25 @@ export default tseslint.config(
     },
   },
   {
+    // A bare number is in the unit that its field shows: one reader knows which that is.
+    files: ['src/views/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
+    ignores: ['src/ui/units.ts', 'src/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['**/core/units/*'],
+              importNames: ['parseQuantity', 'coreUnit'],
+              message: 'Read by readTyped and shown by unitHere of ui/units.ts.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['src/**/*.{ts,tsx}'],
     ...reactHooks.configs.flat.recommended,
   },

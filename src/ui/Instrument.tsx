@@ -1,8 +1,9 @@
 import type { Instrument } from '../core/fits/index.ts';
-import { type Dimension, parseQuantity } from '../core/units/index.ts';
+import { type Dimension } from '../core/units/index.ts';
 import { firstThat } from './firstThat.ts';
 import { QuantityInput } from './QuantityInput.tsx';
 import { useDraft } from './useDraft.ts';
+import { readTyped } from './units.ts';
 
 /** What the readings are taken with; its doubt stands beside its name. */
 export function InstrumentPicker({
@@ -40,7 +41,7 @@ export interface TakenAt {
 }
 
 const typed = (text: string, dimension: Dimension) =>
-  text.trim() === '' ? undefined : parseQuantity(text, dimension);
+  text.trim() === '' ? undefined : readTyped(text, dimension);
 
 /** Zero of the instrument and temperature of the part, half-typed until they are recorded. */
 export function useTakenAt(key: string): TakenAt {

@@ -1,6 +1,6 @@
 import { type ReactNode, useId } from 'react';
-import { coreUnit, type Dimension, parseQuantity } from '../core/units/index.ts';
-import { both } from './units.ts';
+import type { Dimension } from '../core/units/index.ts';
+import { both, readTyped, unitHere } from './units.ts';
 import { VerdictShape } from './Marks.tsx';
 
 export interface QuantityProps {
@@ -35,7 +35,7 @@ export function QuantityInput({
   compact,
 }: QuantityProps) {
   const id = useId();
-  const parsed = parseQuantity(text, dimension, near);
+  const parsed = readTyped(text, dimension, near);
   const wrong = fault ?? (text.trim() !== '' && !parsed.ok && !said ? parsed.reason : undefined);
   const shown = parsed.ok ? both(parsed.value, dimension, decimals) : undefined;
   return (
@@ -56,7 +56,7 @@ export function QuantityInput({
           aria-describedby={`${id}-say`}
           autoFocus={autoFocus}
         />
-        <span className="unit-name">{coreUnit(dimension)}</span>
+        <span className="unit-name">{unitHere(dimension)}</span>
       </div>
       <div className="say" id={`${id}-say`} role={wrong ? 'alert' : undefined}>
         {wrong ? (

@@ -1,4 +1,4 @@
-import { type Parsed, parseQuantity } from '../units/index.ts';
+import { type Parsed, parseQuantity, type UnitSystem } from '../units/index.ts';
 import type { Press } from './kit.ts';
 import { screwForceKn } from './screw.ts';
 
@@ -17,12 +17,12 @@ export type GaugeReading =
 
 /**
  * Force from what was read at a tool, each figure by its own unit: bar by the piston, N·m by the greased thread, kN as it is.
- * A bare number is what the tool's own field shows. Never turns one into another in silence; says why it cannot.
+ * A bare number is in the unit that the tool's own field shows in this shop. Never turns one into another in silence; says why it cannot.
  */
-export function readGauge(text: string, press: Press): GaugeReading {
+export function readGauge(text: string, press: Press, system: UnitSystem = 'metric'): GaugeReading {
   const bar = /^\s*(\d+(?:[.,]\d+)?)\s*bar\s*$/iu.exec(text);
   if (bar) return byPiston(Number(bar[1]!.replace(',', '.')), text.trim(), press);
-  const own = parseQuantity(text, gaugeDimension(press));
+  const own = parseQuantity(text, gaugeDimension(press), undefined, system);
   if (!press.screw) return asForce(own);
   if (own.ok)
     return {

@@ -1,4 +1,4 @@
-import { type Dimension, parseQuantity } from '../units/index.ts';
+import { type Dimension, parseQuantity, type UnitSystem } from '../units/index.ts';
 
 /** A calculation for use without a job: what it asks for, and what comes out. */
 
@@ -51,8 +51,12 @@ export type Scratched =
   | { done: true; results: ScratchResult[]; asked: Asked }
   | { done: false; open: string[]; faults: Record<string, string> };
 
-/** Reads the typed text of every field and works it out. */
-export function scratch(c: Calculator, typed: Readonly<Record<string, string>>): Scratched {
+/** Reads the typed text of every field, a bare number in the first unit of `system`, and works it out. */
+export function scratch(
+  c: Calculator,
+  typed: Readonly<Record<string, string>>,
+  system: UnitSystem = 'metric',
+): Scratched {
   const values = new Map<string, number | string>();
   const faults: Record<string, string> = {};
   const open: string[] = [];
@@ -67,7 +71,7 @@ export function scratch(c: Calculator, typed: Readonly<Record<string, string>>):
       if ((f.kind as readonly string[]).includes(text)) values.set(f.id, text);
       else faults[f.id] = `One of ${(f.kind as readonly string[]).join(', ')}.`;
     } else {
-      const read = parseQuantity(text, f.kind as Dimension);
+      const read = parseQuantity(text, f.kind as Dimension, undefined, system);
       if (read.ok) values.set(f.id, read.value);
       else faults[f.id] = read.reason;
     }

@@ -1,12 +1,14 @@
 import {
   coreUnit,
   type Dimension,
+  firstUnit,
   FL_OZ_ML,
   INCH_MM,
   INHG_KPA,
   LBF_FT,
   LBF_N,
   MILE_KM,
+  type UnitSystem,
 } from './quantity.ts';
 
 /** A fixed number of decimals with a true minus and thin thousands: `3 190`, `−0.05`. */
@@ -24,10 +26,6 @@ export interface BothSystems {
   other: string;
 }
 
-/** Which system a shop reads first; the other always stands beside it. */
-export const unitSystems = ['metric', 'inch'] as const;
-export type UnitSystem = (typeof unitSystems)[number];
-
 /** A figure of the core in both systems, with the decimals that its instrument gives. */
 export function both(
   value: number,
@@ -37,7 +35,8 @@ export function both(
 ): BothSystems {
   const metric = metricFirst(value, dimension, decimals);
   if (firstSystem === 'metric' || !metric.other) return metric;
-  const [, figure = '', unit = ''] = /^(.*) (\S+)$/u.exec(metric.other) ?? [];
+  const unit = firstUnit(dimension, 'inch');
+  const figure = metric.other.slice(0, -unit.length).trim();
   return { value: figure, unit, other: `${metric.value} ${metric.unit}` };
 }
 

@@ -32,10 +32,16 @@ interface Unit {
 }
 
 interface Scale {
-  /** Unit of the core and of the interface's first figure. */
+  /** Unit of the core, and what a metric shop reads first. */
   core: string;
+  /** What an inch shop reads first, where that is another. */
+  inch?: string;
   units: readonly Unit[];
 }
+
+/** Which system a shop reads first; the other always stands beside it. */
+export const unitSystems = ['metric', 'inch'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
 
 /** Exact factors: international foot, pound and standard gravity (NIST SP 811; ISO 80000-4). */
 export const LBF_FT = 1.3558179483314004;
@@ -54,6 +60,7 @@ export const MILE_KM = 1.609344;
 const scales: Record<Dimension, Scale> = {
   length: {
     core: 'mm',
+    inch: 'in',
     units: [
       { names: ['mm', ''], factor: 1 },
       { names: ['cm'], factor: 10 },
@@ -65,6 +72,7 @@ const scales: Record<Dimension, Scale> = {
   },
   torque: {
     core: 'N·m',
+    inch: 'lb·ft',
     units: [
       { names: ['nm', ''], factor: 1 },
       { names: ['lbft', 'lbfft', 'ftlb', 'ftlbs', 'ftlbf', 'lb-ft', 'ft-lb'], factor: LBF_FT },
@@ -74,6 +82,7 @@ const scales: Record<Dimension, Scale> = {
   },
   pressure: {
     core: 'kPa',
+    inch: 'inHg',
     units: [
       { names: ['kpa', ''], factor: 1 },
       { names: ['bar'], factor: 100 },
@@ -85,6 +94,7 @@ const scales: Record<Dimension, Scale> = {
   },
   force: {
     core: 'kN',
+    inch: 'lbf',
     units: [
       { names: ['kn', ''], factor: 1 },
       { names: ['n'], factor: 0.001 },
@@ -96,6 +106,7 @@ const scales: Record<Dimension, Scale> = {
   },
   pull: {
     core: 'N',
+    inch: 'lbf',
     units: [
       { names: ['n', ''], factor: 1 },
       { names: ['lbf', 'lb', 'lbs'], factor: LBF_N },
@@ -112,6 +123,7 @@ const scales: Record<Dimension, Scale> = {
   },
   temperature: {
     core: '°C',
+    inch: '°F',
     units: [
       { names: ['°c', 'c', '°', ''], factor: 1 },
       { names: ['°f', 'f'], factor: 5 / 9, offset: -32 },
@@ -120,6 +132,7 @@ const scales: Record<Dimension, Scale> = {
   },
   rise: {
     core: '°C',
+    inch: '°F',
     units: [
       { names: ['°c', 'c', '°', 'k', ''], factor: 1 },
       { names: ['°f', 'f'], factor: 5 / 9 },
@@ -127,6 +140,7 @@ const scales: Record<Dimension, Scale> = {
   },
   speed: {
     core: 'km/h',
+    inch: 'mph',
     units: [
       { names: ['km/h', 'kmh', 'kph', ''], factor: 1 },
       { names: ['mph', 'mi/h'], factor: MILE_KM },
@@ -134,6 +148,7 @@ const scales: Record<Dimension, Scale> = {
   },
   distance: {
     core: 'km',
+    inch: 'mi',
     units: [
       { names: ['km', ''], factor: 1 },
       { names: ['mi', 'mile', 'miles'], factor: MILE_KM },
@@ -153,6 +168,7 @@ const scales: Record<Dimension, Scale> = {
   level: { core: 'dB', units: [{ names: ['db', ''], factor: 1 }] },
   volume: {
     core: 'mL',
+    inch: 'fl oz',
     units: [
       { names: ['ml', 'cm³', 'cm3', 'cc', ''], factor: 1 },
       { names: ['l', 'litre', 'liter'], factor: 1000 },
@@ -168,35 +184,58 @@ const scales: Record<Dimension, Scale> = {
   },
 };
 
+/** `typed` is what was typed, with its unit where a bare number would be read as another on the wire. */
 export type Parsed = { ok: true; value: number; typed: string } | { ok: false; reason: string };
 
 const shown = (text: string) => `“${text.length > 24 ? `${text.slice(0, 24)}…` : text}”`;
 
+/** A unit as it is looked for: without spaces, points and middle dots, and without case. */
+const nameOf = (unit: string) => unit.toLowerCase().replace(/[\s·.*]/gu, '');
+
+/** What a bare number is read in by a shop, and what its field shows. On the wire that is always the core's unit. */
+export const firstUnit = (dimension: Dimension, system: UnitSystem): string => {
+  const { core, inch } = scales[dimension];
+  return system === 'inch' && inch !== undefined ? inch : core;
+};
+
 /**
  * Reads one typed quantity. The value comes back in the core's unit of the dimension. `near` is the size it should come
- * near to, in the unit it is typed in: “71,965” beside 72 is 71.965.
+ * near to, in the core's unit: “71,965” beside 72 is 71.965. A bare number is in the first unit of `system`.
  */
-export function parseQuantity(text: string, dimension: Dimension, near?: number): Parsed {
+export function parseQuantity(
+  text: string,
+  dimension: Dimension,
+  near?: number,
+  system: UnitSystem = 'metric',
+): Parsed {
   const typed = text.trim();
   if (typed === '') return { ok: false, reason: 'Nothing typed yet.' };
   const found = /^([+\-−]?)\s*(\d[\d.,\s]*|[.,]\d+)\s*(.*)$/u.exec(typed);
   if (!found) return { ok: false, reason: `${shown(typed)} is not a number.` };
   const [, sign = '', digits = '', rest = ''] = found;
-  const number = readNumber(digits, near);
-  if (typeof number === 'string') return { ok: false, reason: number };
-  const name = rest.toLowerCase().replace(/[\s·.*]/gu, '');
+  const name = nameOf(rest);
   if (dimension === 'force' && (name === 'ton' || name === 'tons')) {
     return { ok: false, reason: 'Which ton? Write “short ton” (8.896 kN) or “tonne” (9.807 kN).' };
   }
-  const scale = scales[dimension];
-  const unit = scale.units.find((u) => u.names.includes(name));
+  const { core, units } = scales[dimension];
+  const first = firstUnit(dimension, system);
+  const isBare =
+    name === '' || (name === '°' && (dimension === 'temperature' || dimension === 'rise'));
+  const wanted = isBare ? nameOf(first) : name;
+  const unit = units.find((u) => u.names.includes(wanted));
   if (!unit)
     return {
       ok: false,
-      reason: `${shown(rest)} is not a unit of ${dimension} known here; ${scale.core || 'a bare number'} is.`,
+      reason: `${shown(rest)} is not a unit of ${dimension} known here; ${core || 'a bare number'} is.`,
     };
+  const number = readNumber(digits, near === undefined ? undefined : near / unit.factor);
+  if (typeof number === 'string') return { ok: false, reason: number };
   const signed = sign === '-' || sign === '−' ? -number : number;
-  return { ok: true, value: (signed + (unit.offset ?? 0)) * unit.factor, typed };
+  return {
+    ok: true,
+    value: (signed + (unit.offset ?? 0)) * unit.factor,
+    typed: isBare && first !== core ? `${sign}${digits.trim()} ${first}` : typed,
+  };
 }
 
 /** A number, or the sentence that says why it is none. */
@@ -217,6 +256,9 @@ function readNumber(digits: string, near: number | undefined): number | string {
   }
   return Number(text.replace(',', '.'));
 }
+
+/** All dimensions, in the order of the table. */
+export const dimensions = Object.keys(scales) as readonly Dimension[];
 
 /** Core unit of a dimension, as it is shown. */
 export const coreUnit = (dimension: Dimension): string => scales[dimension].core;

@@ -1,13 +1,17 @@
+import fc from 'fast-check';
 import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import {
   both,
+  dimensions,
+  firstUnit,
   fixed,
   KGF_M,
   LBF_FT,
   parseQuantity,
   SHORT_TON_N,
   timeLeft,
+  unitSystems,
   wholePercents,
 } from './index.ts';
 
@@ -53,6 +57,38 @@ describe('units', () => {
     expect(value('70 N·m', 'torque')).toBe(70);
     expect(value('70 ft.lb', 'torque')).toBeCloseTo(94.907, 3);
     expect(value('−0.05', 'length')).toBe(-0.05);
+  });
+
+  // A nut of 66 lb·ft, typed as 66 in a shop that reads foot-pounds: 89.5 N·m by NIST SP 811, not 66.
+  it('reads a bare number in the unit that its field shows, and sends it with that unit', () => {
+    const nut = parseQuantity('66', 'torque', undefined, 'inch');
+    expect(nut).toMatchObject({ ok: true, typed: '66 lb·ft' });
+    expect(nut.ok && nut.value).toBeCloseTo(89.484, 3);
+    expect(parseQuantity('66 N·m', 'torque', undefined, 'inch')).toMatchObject({ value: 66 });
+    expect(parseQuantity('70°', 'temperature', undefined, 'inch')).toMatchObject({
+      typed: '70 °F',
+    });
+    // Near is a size of the core, whatever it is typed in.
+    expect(parseQuantity('2,833', 'length', 72, 'inch')).toMatchObject({ typed: '2,833 in' });
+  });
+  it('reads back in each system what it shows in it, and without a system what it sent', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...dimensions),
+        fc.constantFrom(...unitSystems),
+        fc.integer({ min: 1, max: 99_999 }).map((n) => n / 100),
+        (dimension, system, figure) => {
+          const here = parseQuantity(String(figure), dimension, undefined, system);
+          if (!here.ok) throw new Error(here.reason);
+          const shown = parseQuantity(`${figure} ${firstUnit(dimension, system)}`, dimension);
+          const sent = parseQuantity(here.typed, dimension);
+          const { unit } = both(here.value, dimension, 2, system);
+          expect(unit.replace(/^turn$/u, 'turns')).toBe(firstUnit(dimension, system));
+          expect(shown).toMatchObject({ value: here.value });
+          expect(sent).toMatchObject({ value: here.value });
+        },
+      ),
+    );
   });
 
   it.each([

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { corners } from '../../core/corner.ts';
 import type { Judgement, NextTest } from '../../core/diagnosis/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { anchorAt, firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Caution } from '../../ui/Panels.tsx';
@@ -9,6 +9,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { stateWords } from './stateWords.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** The test to do next and its possible answers: one tap records one. */
 export function TestPanel({
@@ -250,4 +251,4 @@ function Running({
 }
 
 /** A level in dB has no unit to convert; it is a plain number. */
-const read = (text: string, scale: Scale) => parseQuantity(text, scale);
+const read = (text: string, scale: Scale) => readTyped(text, scale);

@@ -1,7 +1,8 @@
 import type { RingSize, Settings, SpeedMark } from '../../core/noise/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { useDraft } from '../../ui/useDraft.ts';
 import { speedAndTyre } from '../shell/speedAndTyre.ts';
+import { readTyped } from '../../ui/units.ts';
 
 type Texts = Record<
   'speed' | 'speedAfter' | 'at' | 'tyre' | 'ratio' | 'pinion' | 'bore' | 'outer',
@@ -43,14 +44,14 @@ function readSettings(t: Texts): Read {
   if (!drive.ok) return drive;
   const speeds: SpeedMark[] = [{ atS: 0, kmh: drive.kmh }];
   if (t.speedAfter.trim() !== '') {
-    const then = parseQuantity(t.speedAfter, 'speed');
-    const at = parseQuantity(t.at, 'time');
+    const then = readTyped(t.speedAfter, 'speed');
+    const at = readTyped(t.at, 'time');
     if (!then.ok) return { ok: false, reason: `Second speed: ${then.reason}` };
     if (!at.ok || !(at.value > 0))
       return { ok: false, reason: 'At which second was the second speed reached?' };
     speeds.push({ atS: at.value, kmh: then.value });
   }
-  const ratio = t.ratio.trim() === '' ? undefined : parseQuantity(t.ratio, 'ratio');
+  const ratio = t.ratio.trim() === '' ? undefined : readTyped(t.ratio, 'ratio');
   if (ratio && (!ratio.ok || ratio.value <= 1))
     return { ok: false, reason: 'The axle ratio is a number over 1, such as 3.9.' };
   const rings = readRings(t);
@@ -76,7 +77,7 @@ function readRings({
   outer,
 }: Texts): { ok: true; rings: RingSize } | { ok: false; reason: string } | undefined {
   if (bore.trim() === '' && outer.trim() === '') return undefined;
-  const [b, o] = [parseQuantity(bore, 'length'), parseQuantity(outer, 'length')];
+  const [b, o] = [readTyped(bore, 'length'), readTyped(outer, 'length')];
   if (!b.ok) return { ok: false, reason: `Bore of the bearing: ${b.reason}` };
   if (!o.ok) return { ok: false, reason: `Outside of the bearing: ${o.reason}` };
   if (b.value >= o.value)

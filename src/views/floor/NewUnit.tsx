@@ -2,13 +2,14 @@ import { keysOf } from '../../core/keys-of.ts';
 import { useState } from 'react';
 import { type Layout, layoutNames } from '../../core/diagnosis/index.ts';
 import { fleetNoPattern, type UnitRecord } from '../../core/schemas/workshop.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 import { DrivenAxles } from './DrivenAxles.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 const isFleetNo = new RegExp(fleetNoPattern, 'u');
 const layouts = keysOf(layoutNames);
@@ -30,7 +31,7 @@ export function NewUnit({
   const [clock, setClock] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const number = (typed ?? first).trim().toUpperCase().replaceAll(' ', '-');
-  const km = parseQuantity(clock, 'distance');
+  const km = readTyped(clock, 'distance');
   const keep = async () => {
     const read = km.ok ? { odometerKm: Math.round(km.value) } : {};
     const body = { byId: who, fleetNo: number, layout, ...read };

@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { type Dimension } from '../../core/units/index.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { recordId } from '../shell/recordId.ts';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** A record of the kit while its form is filled in: half-typed texts, its name and id, what the server refused. */
 export function useRecordDraft(key: string) {
@@ -22,7 +23,7 @@ export function useRecordDraft(key: string) {
     isEmpty: (field: string) => (draft[field] ?? '').trim() === '',
     /** A figure that was typed whole; undefined else. */
     figure: (field: string, dimension: Dimension): number | undefined => {
-      const parsed = parseQuantity(draft[field] ?? '', dimension);
+      const parsed = readTyped(draft[field] ?? '', dimension);
       return parsed.ok ? parsed.value : undefined;
     },
     /** Keeps the record; true when it was taken. */

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import type { Encoder } from '../../core/corner-record.ts';
 import type { Side } from '../../core/corner.ts';
 import { chosenPart, cornerRecord, worksInOneGo } from '../../core/job/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** The encoder that was read, in a few words. */
 export function encoderWords(e: Encoder & { side: Side }): string {
@@ -26,7 +27,7 @@ export function EncoderEntry({ onDone }: { onDone: () => void }) {
   const [kind, setKind] = useState<Encoder['kind'] | undefined>(kept?.kind);
   const [side, setSide] = useState<Side | undefined>(kept?.side);
   const [pairs, setPairs] = useDraft(`${view.job.id}:old:pairs`);
-  const parsed = parseQuantity(pairs, 'count');
+  const parsed = readTyped(pairs, 'count');
   const counted = parsed.ok && Number.isInteger(parsed.value);
   const uncounted = pairs && !counted ? 'A whole number.' : undefined;
   const ready = kind !== undefined && side !== undefined && (kind === 'none' || counted);

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import type { Bearing, Encoder } from '../../core/corner-record.ts';
 import { familyOf } from '../../core/job/index.ts';
 import { bearingFaults, type CataloguePart } from '../../core/matching/index.ts';
-import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { type Dimension } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Choices, Dialog, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 const sizes = [
   ['outerMm', 'Outside'],
@@ -40,7 +41,7 @@ export function HandPart({
   const set = (k: string, v: string) => setText(JSON.stringify({ ...draft, [k]: v }));
   const [encoder, setEncoder] = useState<Encoder['kind']>();
   const num = (k: string, d: Dimension) => {
-    const p = parseQuantity(draft[k] ?? '', d);
+    const p = readTyped(draft[k] ?? '', d);
     return p.ok ? p.value : Number.NaN;
   };
   const bearing = {

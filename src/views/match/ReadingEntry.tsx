@@ -14,8 +14,8 @@ import {
   type Reading,
   readingFault,
 } from '../../core/matching/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
-import { both } from '../../ui/units.ts';
+
+import { asTyped, both, readTyped } from '../../ui/units.ts';
 import { Field } from '../../ui/Field.tsx';
 import { InstrumentPicker, type TakenAt, TakenAtFields, useTakenAt } from '../../ui/Instrument.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
@@ -88,7 +88,7 @@ export function ReadingEntry({
   const [picked, setSlot] = useState<number>();
   const slot = slots[picked ?? Math.max(0, due)]!;
   const count = isCount(dimension);
-  const parsed = parseQuantity(text, count ? 'count' : 'length');
+  const parsed = readTyped(text, count ? 'count' : 'length');
   const typed = parsed.ok ? parsed.value : undefined;
   const fault = typedFault(dimension, typed, view);
   const whole = fault || at.fault ? undefined : typed;
@@ -215,7 +215,7 @@ function StandInIndicator({
     <button
       type="button"
       className="btn quiet small"
-      onClick={() => indicator.read(from, (mm) => onRead(mm.toFixed(3)))}
+      onClick={() => indicator.read(from, (mm) => onRead(asTyped(mm, 'length', 3)))}
     >
       {indicator.now === undefined
         ? 'Read the stand-in indicator'

@@ -8,9 +8,10 @@ import {
   standingRing,
 } from '../../core/old-part/index.ts';
 import { familyCodeOf } from '../../core/job/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { useDraft, useDraftOf } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 const isMarks = (x: unknown): x is Mark[] =>
   Array.isArray(x) && x.every((m) => typeof m === 'object' && m !== null && 'look' in m);
@@ -29,9 +30,9 @@ export function useRaceways() {
   const [gap, setGap] = useDraft(`${key}:gap`);
   const [balls, setBalls] = useDraft(`${key}:balls`, kept?.balls ? String(kept.balls) : '');
   const [taken, setTaken] = useState<CauseId | undefined>(kept?.cause);
-  const whereRead = parseQuantity(where, 'angle');
-  const gapRead = parseQuantity(gap, 'angle');
-  const ballsRead = parseQuantity(balls, 'count');
+  const whereRead = readTyped(where, 'angle');
+  const gapRead = readTyped(gap, 'angle');
+  const ballsRead = readTyped(balls, 'count');
   const counted = ballsRead.ok ? Math.round(ballsRead.value) : undefined;
   const rolling = rollingOf(view);
   const family = familyCodeOf(view);

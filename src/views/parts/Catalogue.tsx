@@ -11,7 +11,7 @@ import {
   type ToOrder,
 } from '../../core/matching/index.ts';
 import type { Consumable } from '../../core/schemas/workshop.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -19,6 +19,7 @@ import { ImportBox } from '../shell/ImportBox.tsx';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { call } from '../shell/useJob.ts';
 import './parts.css';
+import { asTyped, readTyped } from '../../ui/units.ts';
 
 const asked = ['boreMm', 'outerMm', 'widthMm'] as const;
 const familyOfKind = (kind: PartKind) => families.find((f) => f.kind === kind)!.code;
@@ -45,7 +46,7 @@ export default function Catalogue({
   const [count, setCount] = useState(total);
   const [kind, setKind] = useState<PartKind>();
   const [text, setText] = useDraft('parts:text');
-  const [tol, setTol] = useDraft('parts:tol', '0.5');
+  const [tol, setTol] = useDraft('parts:tol', asTyped(0.5, 'length', 1));
   const [bore, setBore] = useDraft('parts:bore');
   const [outer, setOuter] = useDraft('parts:outer');
   const [width, setWidth] = useDraft('parts:width');
@@ -60,11 +61,11 @@ export default function Catalogue({
     const sizes: Record<string, number> = {};
     for (const d of asked) {
       if (values[d][0].trim() === '') continue;
-      const p = parseQuantity(values[d][0], 'length');
+      const p = readTyped(values[d][0], 'length');
       if (!p.ok) return setSaid(`${dimensionNames[d]}: ${p.reason}`);
       sizes[d] = p.value;
     }
-    const t = parseQuantity(tol, 'length');
+    const t = readTyped(tol, 'length');
     if (!t.ok || t.value < 0) return setSaid('Within: a size from 0 mm.');
     const r = await call<Found>('POST', '/api/parts/search', {
       sizes,

@@ -1,10 +1,11 @@
 import type { ReadFastener } from '../../core/torque/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** A fastener without a figure: typed with where it stands written, or left to the maker's manual by name. */
 export function FastenerEntry({ fastenerId }: { fastenerId: string }) {
@@ -13,8 +14,8 @@ export function FastenerEntry({ fastenerId }: { fastenerId: string }) {
   const [torque, setTorque] = useDraft(`${draft}:torque`);
   const [angle, setAngle] = useDraft(`${draft}:angle`);
   const [source, setSource] = useDraft(`${draft}:source`);
-  const nm = parseQuantity(torque, 'torque');
-  const deg = parseQuantity(angle, 'angle');
+  const nm = readTyped(torque, 'torque');
+  const deg = readTyped(angle, 'angle');
   const odd = (text: string, p: { ok: boolean }) => text.trim() !== '' && !p.ok;
   const missing = firstThat(
     [!nm.ok && !deg.ok, 'Type its torque or angle'],

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { judgeDamage, type SeatKind } from '../../core/fits/index.ts';
 import { seatPart } from '../../core/job/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** Marks on the seat: how much of the circle, how deep, and where. */
 export function DamageEntry({ kind }: { kind: SeatKind }) {
@@ -16,8 +17,8 @@ export function DamageEntry({ kind }: { kind: SeatKind }) {
   const [depth, setDepth] = useDraft(`${view.job.id}:damage:${kind}:depth`);
   const [seal, setSeal] = useState(kept?.sealTrack ?? false);
   const [grooved, setGrooved] = useState(kept?.grooved ?? false);
-  const p = parseQuantity(share, 'share');
-  const d = parseQuantity(depth, 'length');
+  const p = readTyped(share, 'share');
+  const d = readTyped(depth, 'length');
   const none = share.trim() === '' && depth.trim() === '' && grooved;
   const wrong = !none && ((!p.ok && share !== '') || (p.ok && (p.value < 0 || p.value > 100)));
   const ready = none || (p.ok && d.ok && !wrong);

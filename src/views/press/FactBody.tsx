@@ -4,9 +4,9 @@ import { familyCodeOf, seenNow, strokesOf, worksInOneGo } from '../../core/job/i
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, Caution, MainAction } from '../../ui/Panels.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { both } from '../../ui/units.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { FactFigure } from './FactFigure.tsx';
@@ -135,7 +135,7 @@ function FactDone({ id }: { id: FactId }) {
   const { view, send, problem } = useJob();
   const [text, setText, clear] = useDraft(`${view.job.id}:${id}:amount`);
   const { amount, done } = facts[id];
-  const ml = parseQuantity(text, 'volume');
+  const ml = readTyped(text, 'volume');
   const say = async () => {
     const measured = amount && ml.ok ? { amountMl: ml.value, typed: ml.typed } : {};
     if (await send('fact-seen', { factId: id, ...measured })) clear();

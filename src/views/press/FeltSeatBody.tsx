@@ -14,7 +14,7 @@ import {
   instrumentsInUse,
 } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { worst } from '../../core/verdict.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
 import { Call, MainAction, Toggles, VerdictLines } from '../../ui/Panels.tsx';
@@ -24,6 +24,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { useJob } from '../shell/useJob.ts';
 import { SeatSection } from './SeatSection.tsx';
 import { DamageEntry } from './DamageEntry.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 const angles = ['across', 'a quarter turn on'] as const;
 
@@ -62,12 +63,12 @@ export function FeltSeatBody({
   const cells = text === '' ? ['', ''] : text.split('|');
   const { nominalMm } = seat;
   const fault = (t: string) => {
-    const p = parseQuantity(t, 'length', nominalMm);
+    const p = readTyped(t, 'length', nominalMm);
     if (!p.ok || !isSlip(p.value, nominalMm)) return undefined;
     return sentence({ rule: 'seat.reading', value: p.value, with: { nominal: nominalMm } });
   };
   const values = cells.flatMap((t) => {
-    const p = parseQuantity(t, 'length', nominalMm);
+    const p = readTyped(t, 'length', nominalMm);
     return p.ok && !fault(t) ? [p.value] : [];
   });
   const missing = caliper && values.length === 0 ? 'A caliper across it' : undefined;

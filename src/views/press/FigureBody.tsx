@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { chosenPart, familyCodeOf, figureOn, notAlike } from '../../core/job/index.ts';
 import { type Figure, figuresFor, type FigureValue } from '../../core/press/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
-import { both } from '../../ui/units.ts';
+
+import { both, readTyped } from '../../ui/units.ts';
 import { Call, Choices, MainAction, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { FamilySection } from '../../ui/section/FamilySection.tsx';
@@ -37,7 +37,7 @@ export function FigureBody({
   const [text, setText, clear] = useDraft(`${view.job.id}:figure:${figure.path}`);
   const family = familyCodeOf(view);
   const off = notAlike(view);
-  const parsed = parseQuantity(text, 'length');
+  const parsed = readTyped(text, 'length');
   const record = async (value: FigureValue, typed?: string) => {
     const said = typed === undefined ? {} : { typed: typed.slice(0, 40) };
     if (await send('figure-read', { path: figure.path, value, ...said })) clear();

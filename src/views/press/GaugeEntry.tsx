@@ -1,10 +1,11 @@
 import { Plus } from 'lucide-react';
 import { useRef } from 'react';
 import { gaugeDimension, type Operation, type Press, readGauge } from '../../core/press/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
+import { readTyped, systemHere } from '../../ui/units.ts';
 
 /**
  * Gauge and travel, typed while the handle rests; each pair is one point of the strip. Of what comes off the peak alone
@@ -28,12 +29,12 @@ export function GaugeEntry({
     set(t);
   };
   const form = useRef<HTMLFormElement>(null);
-  const read = readGauge(force, press);
+  const read = readGauge(force, press, systemHere());
   const turned = read.ok && read.by !== undefined;
   const submit = async (e: React.FormEvent) => {
     e.preventDefault();
     const peakOnly = !fitting && travel.trim() === '';
-    const t = parseQuantity(travel, 'length');
+    const t = readTyped(travel, 'length');
     if (!read.ok || !(t.ok || peakOnly))
       return form.current?.querySelectorAll('input')[read.ok ? 0 : 1]?.focus();
     const at = t.ok ? { travelMm: t.value } : {};

@@ -4,12 +4,13 @@ import {
   seatToleranceMm,
   type Stack,
 } from '../../core/press/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Dialog, Frame, VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { peakOf, recordOf, type Stroke } from './useStroke.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** What is measured after the stroke, with the ram released. */
 const depthOf: Partial<Record<Operation, string>> = {
@@ -38,7 +39,7 @@ export function RecordDialog({
   const { operation, setup } = stroke;
   const { travelMm } = setup.requirement;
   const [depth, setDepth, clear] = useDraft(`${view.job.id}:${operation}:depth`);
-  const parsed = parseQuantity(depth, 'length');
+  const parsed = readTyped(depth, 'length');
   const depthMm = parsed.ok ? parsed.value : undefined;
   const peakKn = peakOf(stroke);
   const verdict = depthMm === undefined ? undefined : judgeStroke({ peakKn, depthMm }, setup);

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import { halfGoneMin, leftMm, type Warming, warmingFaults } from '../../core/fits/index.ts';
 import { seatOf, workOf } from '../../core/job/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { anchorAt } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Caution, Choices } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { asTyped, readTyped } from '../../ui/units.ts';
 
 /** Usual time constants in still air, min (judgement). */
 const tau = { bearing: 6, housing: 14 } as const;
@@ -20,12 +21,12 @@ export function TemperaturePlan() {
   const [what, setWhat] = useState<'bearing' | 'housing'>('bearing');
   const [startText, setStart] = useDraft(
     `${job.id}:temp:${what}`,
-    what === 'bearing' ? '-18' : '80',
+    asTyped(what === 'bearing' ? -18 : 80, 'temperature', 0),
   );
-  const [shopText, setShop] = useDraft(`${job.id}:temp:shop`, '20');
+  const [shopText, setShop] = useDraft(`${job.id}:temp:shop`, asTyped(20, 'temperature', 0));
   const work = workOf(view);
-  const start = parseQuantity(startText, 'temperature');
-  const shop = parseQuantity(shopText, 'temperature');
+  const start = readTyped(startText, 'temperature');
+  const shop = readTyped(shopText, 'temperature');
   if (!work) return null;
   const w: Warming | undefined =
     start.ok && shop.ok

@@ -9,10 +9,11 @@ import {
 } from '../../core/job/index.ts';
 import { outlierInWords, statsOf } from '../../core/matching/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { useTakenAt } from '../../ui/Instrument.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** Places that are read: three depths at two angles. */
 const places = 6;
@@ -26,7 +27,7 @@ const zeroOf = ({ zeroMm, partC }: Pick<TakenSeat, 'zeroMm' | 'partC'>) => ({ ze
 
 /** Why a reading cannot be of a seat of this size. */
 function slipOf(text: string, nominalMm: number): string | undefined {
-  const p = parseQuantity(text, 'length', nominalMm);
+  const p = readTyped(text, 'length', nominalMm);
   if (!p.ok || !isSlip(p.value, nominalMm)) return undefined;
   return sentence({ rule: 'seat.reading', value: p.value, with: { nominal: nominalMm } });
 }
@@ -53,7 +54,7 @@ export function useSeatReadings(
   const cells = text === '' ? Array<string>(places).fill('') : text.split('|');
   const faults = cells.map((t) => slipOf(t, nominalMm));
   const values = cells.map((t, i) => {
-    const p = parseQuantity(t, 'length', nominalMm);
+    const p = readTyped(t, 'length', nominalMm);
     return p.ok && faults[i] === undefined ? p.value : undefined;
   });
   const read = values.filter((v) => v !== undefined);

@@ -9,8 +9,8 @@ import {
 } from '../../core/job/index.ts';
 import { type Check, checkRule, dimensionOf, judgeCheck } from '../../core/prove/index.ts';
 import { sentence } from '../../core/rules/index.ts';
-import { fixed, parseQuantity } from '../../core/units/index.ts';
-import { both } from '../../ui/units.ts';
+import { fixed } from '../../core/units/index.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call, type CallStatus, Frame, MainAction } from '../../ui/Panels.tsx';
@@ -97,7 +97,7 @@ function Checks({ bar }: { bar: ReactNode }) {
   const { state, ctx, job } = view;
   const [signing, setSigning] = useState(false);
   const [km, setKm] = useDraft(`${job.id}:odometer`);
-  const parsed = parseQuantity(km, 'distance');
+  const parsed = readTyped(km, 'distance');
   const left = owedAt('prove', view).filter((o) => o.rule !== 'prove.unsigned');
   const checks = checksFor(view);
   const failed = checks.filter((c) => left.some((o) => o.wrongCheck === c.id));
@@ -217,14 +217,14 @@ function CheckRow({ check: c }: { check: Check }) {
   const [answering, setAnswering] = useState(false);
   const answered = c.byName && overrideOf(state, checkRule(c.id));
   const wrong = verdict?.status === 'stop' && !answered;
-  const parsed = parseQuantity(text, dimensionOf(c) ?? 'length');
+  const parsed = readTyped(text, dimensionOf(c) ?? 'length');
   const open = !answer || again;
   const record = async (a: { ok?: boolean; value?: number }) => {
     if (
       await send('check-recorded', {
         checkId: c.id,
         ...a,
-        ...(c.numeric ? { typed: text.trim().slice(0, 40) } : {}),
+        ...(c.numeric && parsed.ok ? { typed: parsed.typed.slice(0, 40) } : {}),
       })
     ) {
       clear();

@@ -1,5 +1,5 @@
-import { fixed, parseQuantity } from '../../core/units/index.ts';
-import { both } from '../../ui/units.ts';
+import { fixed } from '../../core/units/index.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
@@ -10,7 +10,7 @@ export function Recheck({ dueKm }: { dueKm: number }) {
   const { view, send } = useJob();
   const { signed, recheckedKm } = view.state;
   const [km, setKm, clear] = useDraft(`${view.job.id}:recheck`);
-  const parsed = parseQuantity(km, 'distance');
+  const parsed = readTyped(km, 'distance');
   const fault =
     parsed.ok && signed && parsed.value < signed.odometerKm
       ? `Signed at ${fixed(signed.odometerKm)} km: less cannot be.`

@@ -1,14 +1,14 @@
 import { type ReactNode, useState } from 'react';
 import { checksFor, cornerRecord, runoutOf } from '../../core/job/index.ts';
 import { judgeRunout } from '../../core/prove/index.ts';
-import { fixed, parseQuantity } from '../../core/units/index.ts';
+import { fixed } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
 import { Call, Choices, Frame, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { ThumbPad } from '../../ui/ThumbPad.tsx';
-import { both } from '../../ui/units.ts';
+import { asTyped, both, readTyped } from '../../ui/units.ts';
 import { useDraft, useDraftList } from '../../ui/useDraft.ts';
 import { useIndicator } from '../match/useIndicator.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -44,8 +44,8 @@ export function Runout({ bar }: { bar: ReactNode }) {
   const n = Number(count) || 8;
   const places = Array.from({ length: n }, (_, i) => ({ deg: (i * 360) / n, mm: read[i] }));
   const now = read.length < n ? read.length : undefined;
-  const parsed = parseQuantity(text, 'length');
-  const r = parseQuantity(radius, 'length');
+  const parsed = readTyped(text, 'length');
+  const r = readTyped(radius, 'length');
   const studs = cornerRecord(view)?.hub?.studs ?? 0;
   const take = (mm: number) => {
     setRead([...read, Number(mm.toFixed(4))]);
@@ -107,7 +107,7 @@ export function Runout({ bar }: { bar: ReactNode }) {
                     label={`Indicator at ${at.deg.toFixed(0)}°`}
                     dimension="length"
                     decimals={3}
-                    text={indicator.now === undefined ? text : indicator.now.toFixed(3)}
+                    text={indicator.now === undefined ? text : asTyped(indicator.now, 'length', 3)}
                     onText={setText}
                     fault={faultOf(problem, 'readings', 'face')}
                   />

@@ -12,7 +12,7 @@ import { ErrorBoundary } from '../../ui/ErrorBoundary.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Choices } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { both } from '../../ui/units.ts';
+import { both, forOutside, fromOutside, systemHere } from '../../ui/units.ts';
 import { ShopPage } from '../shell/ShopPage.tsx';
 import { drawings } from './drawings.tsx';
 import { IntoJob } from './IntoJob.tsx';
@@ -28,6 +28,17 @@ export function shown(r: ScratchResult): string {
   return [`${b.value}${gap}${b.unit}`.trim(), b.other].filter(Boolean).join(' / ');
 }
 
+/** The texts of an address, those of quantities changed by what becomes of them on the way in or out. */
+const eachQuantity = (texts: Typed, change: (text: string, d: Dimension) => string): Typed => {
+  const kinds = new Map(calculators.flatMap((c) => c.fields.map((f) => [f.id, f.kind])));
+  return Object.fromEntries(
+    Object.entries(texts).map(([id, text]) => {
+      const kind = kinds.get(id);
+      return [id, typeof kind === 'string' && kind !== 'word' ? change(text, kind) : text];
+    }),
+  );
+};
+
 /** Reckon without a job: what is typed stands in the address, so that it can be sent. */
 export default function Scratch({
   first,
@@ -41,15 +52,16 @@ export default function Scratch({
   job: { id: string; number: string; by: string } | undefined;
 }) {
   const [open, setOpen] = useState(first['c'] ?? calculators[0]!.id);
-  const [typed, setTyped] = useState<Typed>(first);
+  const [typed, setTyped] = useState<Typed>(() => eachQuantity(first, fromOutside));
   const c = calculators.find((x) => x.id === open) ?? calculators[0]!;
   useEffect(() => {
-    const fields = c.fields.flatMap((f) => (typed[f.id] ? [[f.id, typed[f.id]!]] : []));
+    const sent = eachQuantity(typed, forOutside);
+    const fields = c.fields.flatMap((f) => (sent[f.id] ? [[f.id, sent[f.id]!]] : []));
     const from = job ? [['job', job.id]] : [];
     const query = new URLSearchParams([['c', c.id], ...fields, ...from]);
     history.replaceState(undefined, '', `?${query.toString()}`);
   }, [c, typed, job]);
-  const out = scratch(c, typed);
+  const out = scratch(c, typed, systemHere());
   return (
     <ShopPage
       shop={shop}

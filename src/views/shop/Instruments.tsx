@@ -1,12 +1,13 @@
 import { type ReactNode, useState } from 'react';
 import type { Instrument } from '../../core/fits/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
 import { ToolList, type ToolListProps } from './ToolList.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 /** By how much a reading can be off, on a scale of tenfolds from a micrometre to a millimetre. */
 function DoubtBar({ doubtMm }: { doubtMm: number }) {
@@ -64,7 +65,7 @@ function NewInstrument({
 }) {
   const [name, setName] = useState('');
   const [doubt, setDoubt] = useState('');
-  const read = parseQuantity(doubt, 'length');
+  const read = readTyped(doubt, 'length');
   const add = async () => {
     if (!read.ok) return;
     if (!(await keep({ id: recordId(name), name: name.trim(), doubtMm: read.value }))) return;

@@ -1,7 +1,7 @@
 import { keysOf } from '../../core/keys-of.ts';
 import { type ReactNode, useState } from 'react';
 import { trustedRange, type Wrench } from '../../core/torque/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
@@ -9,6 +9,7 @@ import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { recordId } from '../shell/recordId.ts';
 import { ToolList, type ToolListProps } from './ToolList.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 const types: Record<Wrench['type'], string> = {
   click: 'click',
@@ -130,11 +131,11 @@ function NewTorqueTool({
   const [length, setLength] = useState('');
   const [off, setOff] = useState('');
   const [ratio, setRatio] = useState('');
-  const max = parseQuantity(most, 'torque');
+  const max = readTyped(most, 'torque');
   const [grip, deviation, gain] = [
-    parseQuantity(length, 'length'),
-    parseQuantity(off, 'share'),
-    parseQuantity(ratio, 'ratio'),
+    readTyped(length, 'length'),
+    readTyped(off, 'share'),
+    readTyped(ratio, 'ratio'),
   ];
   const measures = type !== undefined && torqueTypes.includes(type);
   const add = async () => {

@@ -6,12 +6,13 @@ import {
   lockingWords,
   type Procedure,
 } from '../../core/torque/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { hexPath } from '../../ui/section/round.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
 import { CastleNut } from './CastleNut.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 const [cx, cy] = [170, 130];
 const Hub = () => <circle className="out f-paper thin2" cx={cx} cy={cy} r="118" />;
@@ -108,7 +109,7 @@ function CastleLock({ locking }: { locking: Locking }) {
   const [slotsText, setSlots] = useDraft(draft('slots'));
   const [holesText, setHoles] = useDraft(draft('holes'));
   const counted = (text: string, known: number | undefined) => {
-    const read = parseQuantity(text, 'count');
+    const read = readTyped(text, 'count');
     return (
       known ?? (read.ok && Number.isInteger(read.value) && read.value > 0 ? read.value : undefined)
     );
@@ -117,7 +118,7 @@ function CastleLock({ locking }: { locking: Locking }) {
     counted(slotsText, locking.slots),
     counted(holesText, locking.holeEnds),
   ];
-  const read = parseQuantity(past, 'angle');
+  const read = readTyped(past, 'angle');
   const known = slots !== undefined && holeEnds !== undefined;
   const turn = known && read.ok ? castleTurn(slots, holeEnds, read.value) : undefined;
   return (

@@ -8,7 +8,7 @@ import {
   walkProcedure,
   wrenchesFor,
 } from '../../core/torque/index.ts';
-import { isoDay, parseQuantity } from '../../core/units/index.ts';
+import { isoDay } from '../../core/units/index.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { StationBody } from '../shell/JobSheet.tsx';
 import { PinDialog } from '../shell/PinDialog.tsx';
@@ -29,6 +29,7 @@ import { useSpoken } from './useSpoken.ts';
 import { useWrench } from './useWrench.ts';
 import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
 import './torque.css';
+import { readTyped } from '../../ui/units.ts';
 
 /** The centre nut, stage by stage; what was read is kept, a correction is a new line. */
 export function Nut({
@@ -59,7 +60,7 @@ export function Nut({
   );
   const hand = useToolAtHand(nm, nm === undefined ? tools : ctx.wrenches, today);
   const { tool, way } = hand;
-  const parsed = unit ? parseQuantity(text, unit) : undefined;
+  const parsed = unit ? readTyped(text, unit) : undefined;
   const actual = parsed?.ok ? parsed.value : undefined;
   const unchecked = procedureUnchecked(view);
   const streamed = useWrench(p, stage);
@@ -68,7 +69,7 @@ export function Nut({
   const pulled = wrench?.ended ? readingOf(wrench) : undefined;
   // What a wrench could not tell is told by the paint mark.
   const typing = !wrench?.running && pulled === undefined;
-  const typed = actual === undefined ? {} : { actual, typed: text.trim().slice(0, 40) };
+  const typed = parsed?.ok ? { actual: parsed.value, typed: parsed.typed.slice(0, 40) } : {};
   const scale = useDrag(stage);
   const drag = stage.kind === 'drag' && !finished ? scale : undefined;
   const record = async (reading: Reading = drag?.reading ?? pulled ?? typed) => {

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
 import { type FastenerOnJob, isTightened } from '../../core/job/index.ts';
 import type { Round, Turn } from '../../core/torque/index.ts';
-import type { parseQuantity } from '../../core/units/index.ts';
+
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
+import type { readTyped } from '../../ui/units.ts';
 import { both } from '../../ui/units.ts';
 import { FastenerEntry } from '../plan/FastenerEntry.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -154,7 +155,7 @@ function stateOf(t: Turn, { walk }: Walked): BoltState['state'] {
 function actionWords(
   round: Round,
   number: string,
-  read: ReturnType<typeof parseQuantity> | undefined,
+  read: ReturnType<typeof readTyped> | undefined,
   said: boolean,
 ): string {
   if (!said) return `${number} tightened so`;

@@ -8,7 +8,7 @@ import {
   stageUnit,
   type TypedProcedure,
 } from '../../core/torque/index.ts';
-import { type Dimension, parseQuantity } from '../../core/units/index.ts';
+import { type Dimension } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
@@ -17,6 +17,7 @@ import { StationBody } from '../shell/JobSheet.tsx';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { NutFace } from './NutFace.tsx';
 import { stageFigure } from './stageFigure.ts';
+import { readTyped } from '../../ui/units.ts';
 
 interface StageDraft {
   id: string;
@@ -68,7 +69,7 @@ const unitOf = (kind: Stage['kind']): Dimension | undefined =>
 /** A figure of a stage as typed; undefined while it cannot be read. */
 function figure(text: string, kind: Stage['kind']): number | undefined {
   const unit = unitOf(kind);
-  const parsed = unit && parseQuantity(text, unit);
+  const parsed = unit && readTyped(text, unit);
   return parsed?.ok ? parsed.value : undefined;
 }
 
@@ -111,7 +112,7 @@ export function ProcedureEditor({ bar }: { bar: ReactNode }) {
   const [lock, setLock] = useState<string>();
   const made = stages.map(stageOf);
   const missing = made.findIndex((s) => s === undefined);
-  const hexMm = parseQuantity(hex, 'length');
+  const hexMm = readTyped(hex, 'length');
   const set = (i: number, change: Partial<StageDraft>) =>
     setStages(stages.map((s, k) => (k === i ? { ...s, ...change } : s)));
   const add = (kind: Stage['kind']) => {

@@ -10,10 +10,10 @@ import {
   usualPersonKg,
   type Wrench,
 } from '../../core/torque/index.ts';
-import { KGF_M, LBF_N, parseQuantity } from '../../core/units/index.ts';
+import { KGF_M, LBF_N } from '../../core/units/index.ts';
 import { VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { both } from '../../ui/units.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { HowItStands } from './HowItStands.tsx';
 
 /** Which tool reads a torque, best first, and what to set on it; for an angle, which tool shows it. */
@@ -31,7 +31,7 @@ export function useToolAtHand(
   const [key, pick] = useState<string>();
   const [mm, setMm] = useState('');
   const [deg, setDeg] = useState('');
-  const [length, angle] = [parseQuantity(mm, 'length'), parseQuantity(deg, 'angle')];
+  const [length, angle] = [readTyped(mm, 'length'), readTyped(deg, 'angle')];
   const between: Through = length.ok
     ? { offsetMm: length.value, offsetAngleDeg: angle.ok ? angle.value : 0 }
     : {};

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import type { Warmth } from '../../core/job/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** How warm hub and spindle run, as typed. */
 export function useWarmth() {
@@ -12,9 +13,9 @@ export function useWarmth() {
   const [spindle, setSpindle] = useDraft(`${job.id}:warm:spindle`);
   const [apart, setApart] = useDraft(`${job.id}:warm:apart`);
   const [h, s, l] = [
-    parseQuantity(hub, 'rise'),
-    parseQuantity(spindle, 'rise'),
-    parseQuantity(apart, 'length'),
+    readTyped(hub, 'rise'),
+    readTyped(spindle, 'rise'),
+    readTyped(apart, 'length'),
   ];
   const read: Warmth | undefined =
     h.ok && s.ok && l.ok ? { hubK: h.value, spindleK: s.value, apartMm: l.value } : undefined;

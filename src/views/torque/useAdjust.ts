@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import type { AdjustNow } from '../../core/job/index.ts';
 import { type JudgedPlace, type PlayPair, playOf } from '../../core/torque/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { useDraft, useDraftList, useDraftOf } from '../../ui/useDraft.ts';
 import { useIndicator } from '../match/useIndicator.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** The place that the nut was turned to, and by how much. */
 interface Turned {
@@ -39,9 +40,9 @@ export function useAdjust(now: AdjustNow) {
     flat[2 * i + 1] ?? 0,
   ]);
   const read = pairs.length > 0 ? playOf(pairs) : undefined;
-  const [pushed, pulled] = [parseQuantity(push, 'length'), parseQuantity(pull, 'length')];
-  const stands = parseQuantity(past, 'angle');
-  const counted = parseQuantity(marks, 'count');
+  const [pushed, pulled] = [readTyped(push, 'length'), readTyped(pull, 'length')];
+  const stands = readTyped(past, 'angle');
+  const counted = readTyped(marks, 'count');
   const needsMarks = now.stepDeg === undefined;
   const asRead = stands.ok ? stands.value : undefined;
   const pastDeg = turned ? 0 : asRead;

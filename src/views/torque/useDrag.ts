@@ -1,8 +1,9 @@
 import { dragFault, dragNm, type DragRead, type Stage } from '../../core/torque/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { sentence } from '../../core/rules/index.ts';
 import { useDraft, useDraftList } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** The scale's readings of one drag as they come in, kept in this browser until they are recorded. */
 export function useDrag(stage: Stage) {
@@ -12,9 +13,9 @@ export function useDrag(stage: Stage) {
   const [force, setForce] = useDraft(`${key}:force`);
   const [radius, setRadius] = useDraft(`${key}:radius`);
   const [seal, setSeal] = useDraft(`${key}:seal`);
-  const pull = parseQuantity(force, 'pull');
-  const arm = parseQuantity(radius, 'length');
-  const sealed = parseQuantity(seal, 'torque');
+  const pull = readTyped(force, 'pull');
+  const arm = readTyped(radius, 'length');
+  const sealed = readTyped(seal, 'torque');
   const sealKnown = seal.trim() === '' || sealed.ok;
   const read: DragRead | undefined =
     arm.ok && arm.value > 0 && sealKnown

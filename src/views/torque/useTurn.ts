@@ -8,12 +8,13 @@ import {
   toolsToTurn,
   type Turn,
 } from '../../core/torque/index.ts';
-import { isoDay, parseQuantity } from '../../core/units/index.ts';
+import { isoDay } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
 import { roundUnit } from './roundFigure.ts';
 import { useToolAtHand } from './ToolAtHand.tsx';
+import { readTyped } from '../../ui/units.ts';
 
 /** A fastener whose bolts are counted. */
 export type Walked = FastenerOnJob & { walk: TightenWalk };
@@ -37,7 +38,7 @@ export function useTurn(f: Walked, at: Turn) {
     nm === undefined ? toolsToTurn(angleDeg === undefined ? 'words' : 'angle', tools) : tools;
   const hand = useToolAtHand(nm, able, isoDay(view.nowMs, view.timeZone));
   const unit = roundUnit(round);
-  const read = unit ? parseQuantity(text, unit) : undefined;
+  const read = unit ? readTyped(text, unit) : undefined;
   const said = f.figure !== undefined && isSaid(f.figure);
   const record = async () => {
     if (!hand.way) return;
@@ -49,7 +50,7 @@ export function useTurn(f: Walked, at: Turn) {
       bolt: at.bolt,
       toolId: wrench.id,
       ...(Object.keys(through).length > 0 ? { through } : {}),
-      ...(read?.ok ? { actual: read.value, typed: text.trim().slice(0, 40) } : {}),
+      ...(read?.ok ? { actual: read.value, typed: read.typed.slice(0, 40) } : {}),
       ...(part ? { part } : {}),
       ...(said ? {} : { to: to.trim() }),
     };

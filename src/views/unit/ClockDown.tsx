@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
-import { dayTime, parseQuantity } from '../../core/units/index.ts';
+import { dayTime } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { PinField, ReasonField } from '../../ui/SignFields.tsx';
-import { both } from '../../ui/units.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 
 /** A clock that was misread or exchanged is brought down by a lead; why stays on the record. */
@@ -22,7 +22,7 @@ export function ClockDown({
   const [reason, setReason] = useState('');
   const [pin, setPin] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
-  const km = parseQuantity(clock, 'distance');
+  const km = readTyped(clock, 'distance');
   const nameOf = (id: string) => people.find((p) => p.id === id)?.name ?? id;
   const keep = async () => {
     if (!km.ok) return;

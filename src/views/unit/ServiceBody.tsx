@@ -8,14 +8,14 @@ import {
   type ServiceKind,
   serviceNames,
 } from '../../core/service/index.ts';
-import { isoDay, parseQuantity } from '../../core/units/index.ts';
+import { isoDay } from '../../core/units/index.ts';
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { ProblemNote } from '../../ui/ProblemNote.tsx';
 import { Choices, MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
-import { both } from '../../ui/units.ts';
+import { both, readTyped } from '../../ui/units.ts';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
 
 interface Props {
@@ -90,8 +90,8 @@ function NoteService({ sheet: { unit }, corner, who, onSheet }: Props) {
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const faultOf = (f: string) => problem?.errors.find((e) => e.field === f)?.reason;
-  const mm = parseQuantity(play, 'length');
-  const km = parseQuantity(clock, 'distance');
+  const mm = readTyped(play, 'length');
+  const km = readTyped(clock, 'distance');
   const send = async (path: string, body: object) => {
     const r = await call<UnitSheet>('POST', `/api/units/${unit.id}/${path}`, body);
     setProblem(r.ok ? undefined : r.problem);

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import type { UnitSheet } from '../../core/schemas/unit-sheet.ts';
 import { identificationSlip } from '../../core/unit/index.ts';
-import { parseQuantity } from '../../core/units/index.ts';
+
 import { Field } from '../../ui/Field.tsx';
 import { firstThat } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { MainAction } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { call, type ProblemDoc } from '../shell/useJob.ts';
+import { readTyped } from '../../ui/units.ts';
 
 /** What can wait until somebody has time: name, clock, tyre, year, identification number, axle load. */
 export function UnitFacts({
@@ -28,12 +29,12 @@ export function UnitFacts({
   const [rear, setRear] = useState('');
   const [problem, setProblem] = useState<ProblemDoc>();
   const faultOf = (field: string) => problem?.errors.find((e) => e.field.endsWith(field))?.reason;
-  const km = parseQuantity(clock, 'distance');
-  const loads = { front: parseQuantity(front, 'force'), rear: parseQuantity(rear, 'force') };
+  const km = readTyped(clock, 'distance');
+  const loads = { front: readTyped(front, 'force'), rear: readTyped(rear, 'force') };
   const slip = identificationSlip(identification);
   const odd = (text: string, p: { ok: boolean }) => text.trim() !== '' && !p.ok;
   const keep = async () => {
-    const newton = (p: ReturnType<typeof parseQuantity>) =>
+    const newton = (p: ReturnType<typeof readTyped>) =>
       p.ok ? Math.round(p.value * 1000) : undefined;
     const axle = {
       ...unit.axleLoadN,
