@@ -17,6 +17,7 @@ import {
   complete,
   currentStation,
   familyCodeOf,
+  isSpent,
   dangerOf,
   type JobContext,
   type JobNow,
@@ -97,6 +98,10 @@ const entry = <T extends EventType>(type: T, body: EventBody<T>): Entry =>
  */
 export function nextEntries(job: JobNow, how: Manner): Entry[] {
   const station = currentStation(job.state.done);
+  // What was used up by work that fell is taken new, before anything is made again.
+  const spent = itemsOf(familyCodeOf(job)).filter((i) => isSpent(i.id, job.state));
+  if (spent.length > 0)
+    return spent.map((i) => entry('item-marked', { itemId: i.id, state: 'in-hand' }));
   return station ? atStation[station](job, how) : [];
 }
 

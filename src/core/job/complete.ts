@@ -1,6 +1,8 @@
+import type { FamilyCode } from '../families/index.ts';
 import { traceCall } from '../press/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import type { JobNow } from './job-now.ts';
+import { familyCodeOf } from './family-on-job.ts';
 import { chosenPart } from './part-on-job.ts';
 import { setupOf } from './press-on-job.ts';
 import { samplesOf } from './state.ts';
@@ -13,7 +15,14 @@ const withPart = <B extends object>(b: B, job: JobNow): B & { partNumber?: strin
   return part ? { ...b, partNumber: part.number } : b;
 };
 
+/** Entries that others rest on say by which walk they were made: what falls with them falls by that one. */
+function withFamily<B extends { family?: FamilyCode }>({ family: _claimed, ...b }: B, job: JobNow) {
+  const family = familyCodeOf(job);
+  return { ...b, ...(family ? { family } : {}) };
+}
+
 const completed: Completed = {
+  'fact-seen': withFamily,
   'encoder-checked': withPart,
   'stroke-recorded': withExpected,
   'item-marked': (b, job) => (b.itemId === 'bearing' ? withPart(b, job) : b),
@@ -30,9 +39,10 @@ function withExpected(
   job: JobNow,
 ): EventBody<'stroke-recorded'> {
   const setup = setupOf(job, b.operation, b.pressId);
-  if (!setup) return b;
+  const made = withFamily(b, job);
+  if (!setup) return made;
   const { forceKn, requirement } = setup;
-  return { ...b, expected: { forceKn, travelMm: requirement.travelMm } };
+  return { ...made, expected: { forceKn, travelMm: requirement.travelMm } };
 }
 
 /** An entry as it goes into the record: what follows from the job is written by the record's keeper, never taken from a tablet. */
@@ -49,7 +59,8 @@ export function complete<T extends EventType>(
 const written: { [T in EventType]?: readonly string[] } = {
   'encoder-checked': ['partNumber'],
   'item-marked': ['partNumber'],
-  'stroke-recorded': ['expected'],
+  'fact-seen': ['family'],
+  'stroke-recorded': ['expected', 'family'],
   'stroke-traced': ['call'],
   signed: ['snapshot', 'card', 'startedBy', 'names'],
 };

@@ -16,6 +16,7 @@ export * from './learned.ts';
 export * from './lent.ts';
 export * from './life-on-job.ts';
 export * from './needs.ts';
+export * from './items-on-job.ts';
 export * from './owed.ts';
 export * from './pace-on-job.ts';
 export * from './part-on-job.ts';

@@ -13,7 +13,7 @@ import { unmet } from './needs.ts';
 import { owedAt } from './owed.ts';
 import { chosenPart } from './part-on-job.ts';
 import { byStandIn } from './practice.ts';
-import { fittedStrokes } from './press-on-job.ts';
+import { isFitted } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatAnswered, seatVerdicts } from './seats-on-job.ts';
 import { overrideOf } from './state.ts';
@@ -64,7 +64,7 @@ export function choiceRefusal<K extends ChoiceKey>(
 ): Refusal | undefined {
   if (job.state.signed) return refuse(key, 'job.signed');
   if (job.state.closed) return refuse(key, 'job.closed', { with: { why: job.state.closed } });
-  if (key !== 'match' || fittedStrokes(job).length === 0) return undefined;
+  if (key !== 'match' || !isFitted(job)) return undefined;
   const { partNumber } = value as ChoiceBody<'match'>;
   return partNumber === chosenPart(job)?.number ? undefined : refuse('partNumber', 'match.fitted');
 }

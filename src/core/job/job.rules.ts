@@ -228,6 +228,11 @@ export const interlockRules = ruleTable({
     'The part in hand',
     () => 'The new bearing is not in hand. Mark it at Match, On the bench.',
   ),
+  'match.spent': refuses(
+    'What is used once and came off again',
+    (f) =>
+      `${f.part}: the one that was used came off again and does not go back on. Take a new one and mark it at Match, On the bench.`,
+  ),
   'torque.not-rebuilt': refuses(
     'The nut after the rebuild',
     () => 'The rebuild has steps to go before the axle nut.',

@@ -1,14 +1,15 @@
-import { strokesIn } from '../families/index.ts';
+import { strokesIn, usedUpBy } from '../families/index.ts';
 import { strokesBefore, undoneBy, undoneWith } from '../families/order.ts';
 import { figuresFor, type Operation, operationNames } from '../press/index.ts';
 import type { EventBody, EventType } from '../schemas/events.ts';
 import { procedureDone } from '../torque/index.ts';
 import { outByHand } from './falls.ts';
 import { familyCodeOf, walkOf } from './family-on-job.ts';
+import { isSpent } from './items-on-job.ts';
 import type { JobNow } from './job-now.ts';
 import { type Need, needsOf } from './order.ts';
 import { isRebuilt, owedAt } from './owed.ts';
-import { fittedStrokes, notRight } from './press-on-job.ts';
+import { fittedStrokes, isFitted, notRight } from './press-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 import { seatName } from './seats-on-job.ts';
 import { type Station, stationNames, stations } from './stations.ts';
@@ -44,11 +45,10 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
     Object.keys(job.state.strokes).length > 0 && b.code !== familyCodeOf(job)
       ? refuse('code', 'job.family-kept')
       : undefined,
-  'nothing-fitted': (_b, job) =>
-    fittedStrokes(job).length > 0 ? refuse('type', 'match.fitted') : undefined,
+  'nothing-fitted': (_b, job) => (isFitted(job) ? refuse('type', 'match.fitted') : undefined),
   'seat-bare': (b, job) => {
     const part = b.seat ? seatName(job, b.seat).toLowerCase() : '';
-    if (fittedStrokes(job).length > 0) return refuse('seat', 'seat.covered', { part });
+    if (isFitted(job)) return refuse('seat', 'seat.covered', { part });
     const out = walkOf(job)?.out ?? [];
     const open = strokesIn(out).find((o) => !(o in job.state.strokes));
     if (open) return refuse('seat', 'press.order', { part: operationNames[open] });
@@ -56,6 +56,13 @@ const needs: Record<Need, (b: Body, job: JobNow, by?: string) => Refusal | undef
       .flatMap((t) => (t.kind === 'facts' ? t.facts : []))
       .find((f) => (outByHand as readonly string[]).includes(f) && !job.state.facts.includes(f));
     return byHand ? refuse('seat', 'seat.old-in', { part }) : undefined;
+  },
+  'not-used-before': (b, job) => {
+    if (b.phase === 'strip' || b.absent) return undefined;
+    const code = familyCodeOf(job);
+    const does = [b.operation, b.factId, b.stepId].filter((x) => x !== undefined);
+    const used = code && usedUpBy(code, does).find((i) => isSpent(i.id, job.state));
+    return used && refuse('type', 'match.spent', { part: used.name });
   },
   'strokes-before-fact': ({ factId, absent }, job) => {
     const walk = walkOf(job);

@@ -29,6 +29,7 @@ import {
 } from './part-on-job.ts';
 import { setupOf } from './press-on-job.ts';
 import { seatAnswered, seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
+import { openItemRule } from './items-on-job.ts';
 import { overrideOf } from './state.ts';
 import { type Station, stations } from './stations.ts';
 
@@ -140,11 +141,6 @@ export function isHere(itemId: string, job: JobNow): boolean {
   const other = bearingInHand !== undefined && bearingInHand !== chosenPart(job)?.number;
   return itemId !== 'bearing' || !other;
 }
-/** What an override for an item that is not here is called; its names are in signed records. */
-export const openItemRule = (itemId: string): string => `match.open-item:${itemId}`;
-export const itemOfRule = (rule: string): string | undefined =>
-  rule.startsWith('match.open-item:') ? rule.slice('match.open-item:'.length) : undefined;
-
 function stepsOwed(job: JobNow, phase: Phase): Owed[] {
   const done = job.state.stepsDone[phase];
   const left = stepsOf(job, phase).filter((s) => !done.includes(s.id) && !s.answeredBy);

@@ -145,6 +145,13 @@ export const solvedFor = onceEach((job, operation: Operation): SolveResult | und
 export const fittedStrokes = (job: JobNow): Operation[] =>
   strokesIn(walkOf(job)?.in ?? []).filter((o) => o in job.state.strokes);
 
+/** Whether the new part is on: a fitting stroke was made, or it was seen in its place where nothing is pressed. */
+export const isFitted = (job: JobNow): boolean =>
+  fittedStrokes(job).length > 0 ||
+  (walkOf(job)?.in ?? []).some(
+    (t) => t.kind === 'facts' && t.home && t.facts.every((f) => job.state.facts.includes(f)),
+  );
+
 /**
  * Whether a thing seen still holds: what was seen on the way out (ring out, collar off, guard on) was of the old part,
  * and is looked at anew once something was fitted after it.

@@ -25,6 +25,8 @@ export interface JobState {
   items: Record<string, ItemState>;
   /** Place in the record of the last mark of each item. */
   itemsAt: Record<string, number>;
+  /** Place in the record at which work fell that had used an item up. */
+  spentAt: Record<string, number>;
   /** What of the shop's own shelf an item was taken as, by its number. */
   taken: Record<string, string>;
   /** The part that the bearing in hand was, when it was marked. */
@@ -126,6 +128,7 @@ export const emptyState = (): JobState => ({
   items: byWord(),
   taken: byWord(),
   itemsAt: byWord(),
+  spentAt: byWord(),
   stepsDone: { strip: [], rebuild: [] },
   found: [],
   timers: [],

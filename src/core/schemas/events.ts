@@ -37,6 +37,9 @@ const Taken = {
 /** Force and travel that were expected of a stroke when it was made; written by the server. */
 const ExpectedStroke = closed({ travelMm: Type.Number(), forceKn: Three });
 
+/** The family whose walk an entry was made by; written by the server. */
+const FamilyWalked = Maybe(oneOf(familyCodes));
+
 /** The part that an entry was about; written by the server. */
 const PartInHand = Maybe(Id);
 
@@ -86,6 +89,7 @@ export const eventBodies = {
     /** Of what is measured with it, mL, and as it was typed. */
     amountMl: Maybe(Type.Number({ minimum: 1, maximum: 5000 })),
     typed: Maybe(Text(40)),
+    family: FamilyWalked,
   }),
   'family-named': closed({
     code: oneOf(familyCodes),
@@ -186,6 +190,7 @@ export const eventBodies = {
     ),
     depthMm: Maybe(Type.Number({ minimum: 0, maximum: 500 })),
     expected: Maybe(ExpectedStroke),
+    family: FamilyWalked,
   }),
   /** The procedure of a unit that had none, typed from the maker's data. */
   'procedure-entered': closed({ procedure: TypedProcedureSchema }),

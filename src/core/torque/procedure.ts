@@ -3,6 +3,7 @@ import { judgement } from '../rules/rule.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { pullVerdict } from './after-pull.ts';
 import type { PullCall } from './pull.ts';
+import { walkSequence } from './sequence.ts';
 import { mayGoUnmeasured, type Procedure, type Stage, stageWindow, unitSigns } from './stage.ts';
 
 export interface StageReading {
@@ -70,20 +71,13 @@ export interface Walk {
  * stage. Nothing is erased: the readings stay.
  */
 export function walkProcedure(p: Procedure, readings: readonly StageReading[]): Walk {
-  let verdicts: (Verdict | undefined)[] = p.stages.map(() => undefined);
-  let restart = false;
-  for (const r of readings) {
-    const i = p.stages.findIndex((s) => s.id === r.stageId);
-    if (i < 0) continue;
-    if (i === 0) restart = false;
-    const judged = judgeStage(p, p.stages[i]!, r);
-    verdicts = verdicts.map((v, k) => (k < i ? v : undefined));
-    verdicts[i] = judged;
-    if (judged.status === 'stop') restart = true;
-  }
-  const open = verdicts.findIndex((v) => v?.status !== 'good');
-  const next = open < 0 ? p.stages.length : open;
-  return { current: restart ? 0 : next, verdicts, restart };
+  const { counts, current, restart } = walkSequence(p.stages.length, readings, {
+    stage: (r) => p.stages.findIndex((s) => s.id === r.stageId),
+    judge: (r, i) => judgeStage(p, p.stages[i]!, r),
+    // Each reading of a nut is a pull: it adds to what later stages did.
+    pullsAgain: () => true,
+  });
+  return { current, verdicts: counts.map((c) => c?.verdict), restart };
 }
 
 /** Why a reading for this stage cannot be taken now; undefined when it can. */

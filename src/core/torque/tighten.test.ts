@@ -93,6 +93,14 @@ describe('a fastener in its rounds', () => {
     expect(w.at(at(1, 2))).toMatchObject({ verdict: { rule: 'fastener.over-angle' } });
     expect(w.at(at(1, 1))).toBeUndefined();
   });
+  // Common practice, no published source: what is loose has lost its angle, and a stretched bolt is not stretched twice.
+  it('takes its angle from a bolt that is read again and is loose; one that is read right keeps it', () => {
+    const done = [at(1, 1, { actual: 60 }), at(1, 2, { actual: 90 })];
+    expect(walk(1, pinch, [...done, at(1, 1, { actual: 60 })]).next).toBeUndefined();
+    const loose = walk(1, pinch, [...done, at(1, 1, { actual: 20 })]);
+    expect(loose).toMatchObject({ next: at(1, 1), spoilt: [1] });
+    expect(loose.at(at(1, 2))).toBeUndefined();
+  });
   it('takes wheel nuts crosswise, twice', () => {
     // Common practice, no published source: five nuts in a star.
     const order = [1, 3, 5, 2, 4];

@@ -4,6 +4,7 @@ import { judgement } from '../rules/rule.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { circleTurns } from './circle.ts';
 import type { ReadFastener } from './fastener.ts';
+import { type Sequence, walkSequence } from './sequence.ts';
 import { ourDeg, ourShare } from './stage.ts';
 
 /** Bolts and nuts besides the centre nut: one by one, in rounds, each with its own reading. */
@@ -86,13 +87,44 @@ export interface TightenWalk {
   next: Turn | undefined;
   /** What counts of each turn; a bolt that was taken too far begins anew. */
   at: (turn: Turn) => { reading: TurnReading; verdict: Verdict | undefined } | undefined;
-  /** Bolts taken too far by their angle, each to be replaced before it is pulled again. */
+  /** Bolts taken too far by their angle, or found loose after it, each to be replaced before it is pulled again. */
   spoilt: readonly number[];
 }
 
 const same = (a: Turn, b: Turn) => a.bolt === b.bolt && a.round === b.round;
 
-/** Walks the readings in the order they were made; the last of a turn counts, and an over-tightened bolt begins at its first round. */
+/** A bolt that was turned by its angle and is then found loose was stretched: a new one goes in its place. */
+const isLooseAfterAngle = (
+  walk: Sequence<TurnReading>,
+  rounds: readonly Round[],
+  r: TurnReading,
+): boolean =>
+  walk.counts.some(
+    (c, k) => k > r.round - 1 && c?.verdict?.status === 'good' && 'angleDeg' in (rounds[k] ?? {}),
+  );
+
+/** The readings of one bolt, and whether what they came to has spoilt it. */
+function walkBolt(rounds: readonly Round[], readings: readonly TurnReading[], source: string) {
+  const walkOf = (list: readonly TurnReading[]) =>
+    walkSequence(rounds.length, list, {
+      stage: (r) => r.round - 1,
+      judge: (r, i) => judgeTurn(rounds[i]!, r.actual, source),
+      pullsAgain: (r) => r.part === 'new',
+    });
+  let spoilt = false;
+  readings.forEach((r, i) => {
+    const judged = rounds[r.round - 1] && judgeTurn(rounds[r.round - 1]!, r.actual, source);
+    if (!judged) return;
+    const loose =
+      judged.rule === 'fastener.below' &&
+      r.part !== 'new' &&
+      isLooseAfterAngle(walkOf(readings.slice(0, i)), rounds, r);
+    spoilt = loose || judged.rule === 'fastener.over-angle' || (spoilt && r.part !== 'new');
+  });
+  return { ...walkOf(readings), spoilt };
+}
+
+/** Walks the readings of each bolt by itself, in the order they were made: see `walkSequence`. */
 export function tightenWalk(
   count: number,
   rounds: readonly Round[],
@@ -100,28 +132,28 @@ export function tightenWalk(
   source: string,
 ): TightenWalk {
   const turns = turnsOf(count, rounds.length);
-  let counts: { reading: TurnReading; verdict: Verdict | undefined }[] = [];
-  let spoilt: number[] = [];
-  for (const r of readings) {
-    const round = rounds[r.round - 1];
-    if (!round) continue;
-    const judged = judgeTurn(round, r.actual, source);
-    // A new one in its place has had no turn yet.
-    const fresh = r.part === 'new' && spoilt.includes(r.bolt);
-    spoilt = spoilt.filter((b) => b !== r.bolt);
-    counts = counts.filter(({ reading: x }) => !same(x, r) && !(fresh && x.bolt === r.bolt));
-    if (judged?.status === 'stop') {
-      counts = counts.filter(({ reading: x }) => x.bolt !== r.bolt);
-      if (judged.rule === 'fastener.over-angle') spoilt.push(r.bolt);
-    }
-    counts.push({ reading: r, verdict: judged });
-  }
-  const at = (t: Turn) => counts.find(({ reading }) => same(reading, t));
+  const bolts = new Map(
+    Array.from({ length: count }, (_, i) => i + 1).map((bolt) => {
+      const own = readings.filter((r) => r.bolt === bolt);
+      return [bolt, walkBolt(rounds, own, source)] as const;
+    }),
+  );
+  const at = ({ bolt, round }: Turn) => {
+    const walk = bolts.get(bolt);
+    const counted = walk?.counts[round - 1];
+    // Taken too far, a bolt begins anew: only what went wrong is still shown.
+    return walk?.restart && counted?.verdict?.status !== 'stop' ? undefined : counted;
+  };
   const right = (t: Turn) => {
     const x = at(t);
     return x !== undefined && (x.verdict === undefined || x.verdict.status === 'good');
   };
-  return { turns, next: turns.find((t) => !right(t)), at, spoilt };
+  return {
+    turns,
+    next: turns.find((t) => !right(t)),
+    at,
+    spoilt: [...bolts].flatMap(([bolt, { spoilt }]) => (spoilt ? [bolt] : [])),
+  };
 }
 
 /** Why a turn cannot be taken now; undefined when it can. One that was taken is read again, but never turned on by an angle. */

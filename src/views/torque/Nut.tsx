@@ -178,7 +178,7 @@ export function Nut({
         <NutActions
           unchecked={unchecked}
           finished={finished}
-          restart={walk.restart}
+          first={walk.current === 0}
           stage={stage}
           actual={drag ? drag.reading?.actual : (pulled?.actual ?? (typing ? actual : undefined))}
           missing={drag?.missing}

@@ -20,7 +20,7 @@ export const readingOf = ({ value, followed, curve, standIn }: WrenchHandle): Re
 export function NutActions({
   unchecked,
   finished,
-  restart,
+  first,
   stage,
   actual,
   missing,
@@ -34,7 +34,8 @@ export function NutActions({
   unchecked: boolean;
   finished: boolean;
   /** The last reading sent the procedure back to stage 1. */
-  restart: boolean;
+  /** The first stage comes next. */
+  first: boolean;
   stage: Stage;
   actual: number | undefined;
   /** Why there is no figure yet, where it is more than that none was typed. */
@@ -52,8 +53,8 @@ export function NutActions({
   if (unchecked) return <MainAction label="Answer for this procedure" onAct={onOwn} />;
   if (finished)
     return <MainAction label="To Prove" missing={missingFor('torque', view)[0]} onAct={onFinish} />;
-  // After a restart a spent nut is replaced here and now: that is the way on.
-  const spent = restart ? spentNut(view) : undefined;
+  // Before its first stage a spent nut is replaced here and now: that is the way on.
+  const spent = first ? spentNut(view) : undefined;
   if (spent)
     return (
       <MainAction

@@ -1,19 +1,11 @@
-import { type Operation, thinned } from '../../press/index.ts';
+import { thinned } from '../../press/index.ts';
 import type { EventBody } from '../../schemas/events.ts';
 import { type JobState, samplesOf } from '../state.ts';
 import type { Entries } from './entry.ts';
 
-/** The stroke was kept after its last reading: the next one belongs to another try. */
-const begunAgain = (s: JobState, o: Operation): boolean =>
-  (s.strokes[o]?.atMs ?? -Infinity) >= (s.readAtMs[o] ?? Infinity);
-
 /** A gauge read by eye: with its travel a point of the strip, without it only a peak. */
 function typedReading(s: JobState, r: EventBody<'stroke-reading'>): void {
   const { operation: o, travelMm, forceKn } = r;
-  if (begunAgain(s, o)) {
-    delete s.readings[o];
-    delete s.peaks[o];
-  }
   if (travelMm === undefined) s.peaks[o] = Math.max(s.peaks[o] ?? 0, forceKn);
   else s.readings[o] = [...(s.readings[o] ?? []), { travelMm, forceKn }];
 }

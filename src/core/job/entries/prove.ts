@@ -13,8 +13,6 @@ function tracesIn({ spectrum, signal, standIn, byId, atMs }: EventBody<'trace-ke
 export const proveEntries = {
   'runout-read': (s, body, by) => {
     s.runout[body.face] = { ...body, ...by };
-    // What was read of the disc is told from the hub as it was then.
-    if (body.face === 'hub') delete s.runout.disc;
   },
   'trace-kept': (s, body, by) => {
     s.keptTraces = {

@@ -8,7 +8,6 @@ function takeOff(s: JobState, { itemId, state, partNumber }: EventBody<'item-mar
     if (partNumber !== undefined) s.bearingInHand = partNumber;
     return;
   }
-  delete s.taken[itemId];
   if (state === 'in-hand' && partNumber !== undefined) s.taken[itemId] = partNumber;
 }
 
@@ -32,13 +31,11 @@ export const walkEntries = {
   },
   'fact-seen': (s, { factId, absent, amountMl }, by) => {
     if (absent) {
-      s.facts = s.facts.filter((f) => f !== factId);
       s.contrary[factId] = by;
       return;
     }
     once(s.facts, factId);
     s.seenAtMs[factId] = by.atMs;
-    delete s.contrary[factId];
     if (amountMl !== undefined) s.amountsMl[factId] = amountMl;
   },
   'school-chosen': (s, body, by) => {

@@ -18,15 +18,21 @@ import { schoolRefusal } from '../school-on-job.ts';
 import { dragRefusal, stageTools } from '../stage-tools.ts';
 import type { Guards } from './guard.ts';
 
+/** A nut that is staked, stretched or said to be used once does not go on again. */
+const usedOnce = (p: Procedure): boolean => p.singleUse || p.stretch || p.locking?.kind === 'stake';
+
 /** The nut that has to be taken new before stage 1 is pulled again: one that is used once or was stretched is pulled up once. */
 export function spentNut(job: JobNow): Item | undefined {
-  const { stages, items, itemsAt } = job.state;
+  const { stages, items, itemsAt, spentAt } = job.state;
   const p = job.ctx.procedure;
   const nut = itemsOf(familyCodeOf(job)).find((i) => i.id === 'axle-nut');
   const first = p?.stages[0]?.id;
-  if (!p || !nut || first === undefined || !(p.singleUse || p.stretch)) return undefined;
-  if (!beginsAgain(p, walkProcedure(p, stages), first)) return undefined;
-  const fresh = items[nut.id] === 'in-hand' && (itemsAt[nut.id] ?? 0) > (stages.at(-1)?.seq ?? 0);
+  if (!p || !nut || first === undefined || !usedOnce(p)) return undefined;
+  const again = beginsAgain(p, walkProcedure(p, stages), first);
+  // Pulled in work that has fallen since, or on this nut before.
+  const pulledAt = again ? stages.at(-1)?.seq : spentAt[nut.id];
+  if (pulledAt === undefined) return undefined;
+  const fresh = items[nut.id] === 'in-hand' && (itemsAt[nut.id] ?? 0) > pulledAt;
   return fresh ? undefined : nut;
 }
 
