@@ -36,9 +36,28 @@ function shapeOf(table: SQLiteTable): TableShape {
   };
 }
 
+/** Tables in an order in which each stands behind those it points to; the language promises none for what a file gives. */
+function inOrder(all: readonly SQLiteTable[]): SQLiteTable[] {
+  const ordered: SQLiteTable[] = [];
+  const place = (table: SQLiteTable) => {
+    if (ordered.includes(table)) return;
+    for (const key of getTableConfig(table).foreignKeys) {
+      const { foreignTable } = key.reference();
+      if (foreignTable !== table) place(foreignTable);
+    }
+    ordered.push(table);
+  };
+  all.forEach(place);
+  return ordered;
+}
+
 /** Every table of the shop, those that others point to first; a new one adds itself by standing in the schema. */
-export const tables: readonly TableShape[] = Object.values(schema)
-  .filter((t) => is(t, SQLiteTable))
+export const tables: readonly TableShape[] = inOrder(
+  Object.values(schema)
+    .filter((t) => is(t, SQLiteTable))
+    // By name, so that the order is the same however the program was put together.
+    .sort((a, b) => getTableName(a).localeCompare(getTableName(b))),
+)
   .map(shapeOf)
   .filter((t) => !derived.includes(t.name));
 

@@ -100,7 +100,7 @@ async function bodyOf(request: Asked, route: Route): Promise<unknown> {
     );
   const large = Number(request.headers.get('content-length') ?? Infinity) > largeBytes;
   return large && route.limit > largeBytes
-    ? oneLarge(() => parsed(request, route))
+    ? oneLarge(() => parsed(request, route), request.signal)
     : parsed(request, route);
 }
 

@@ -2,6 +2,7 @@ import { once } from 'node:events';
 import { createServer, type IncomingMessage, request as asking } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { json, text } from 'node:stream/consumers';
+import { setTimeout as later } from 'node:timers/promises';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { loadShop } from './shop-server.ts';
 
@@ -82,3 +83,29 @@ it('who hangs up ends what runs for them: a stream of readings, and a computatio
   while (await new Promise<number>((r) => server.getConnections((_, n) => r(n))))
     await new Promise((r) => setTimeout(r, 10));
 });
+
+/** A zip of which only the first bytes come. */
+function half(bytes = 3_000_000) {
+  const r = asked('POST', '/api/shop/archive/look', {
+    'content-type': 'application/zip',
+    'content-length': String(bytes),
+  });
+  r.on('error', () => undefined);
+  r.write(Buffer.alloc(1000));
+  return r;
+}
+
+it('a large upload that is broken off, sending or waiting its turn, holds up nobody', async () => {
+  const sending = half();
+  await later(50);
+  const waiting = half();
+  await later(50);
+  waiting.destroy();
+  await later(50);
+  sending.destroy();
+  const whole = asked('POST', '/api/shop/archive/look', { 'content-type': 'application/zip' });
+  whole.end(Buffer.alloc(2_500_000));
+  const response = await Promise.race([heard(whole), later(5000)]);
+  // It is no zip; what counts is that it is answered.
+  expect(response?.statusCode).toBeGreaterThanOrEqual(400);
+}, 20_000);

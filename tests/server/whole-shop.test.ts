@@ -30,8 +30,19 @@ const wholeOf = async (db: Db) => {
 const sealsOf = async (db: Db, ids: readonly string[]) =>
   Promise.all(ids.map(async (id) => jobCard(await recordIn(db, id)).seal));
 
+/** What each table points to, as the database itself says. */
+const pointsTo = new Map<string, string[]>();
 let zip: Uint8Array;
 beforeAll(async () => {
+  for (const { name } of tables) {
+    const { db } = await store();
+    const keys = await db.all<{ table: string }>(`PRAGMA foreign_key_list('${name}')`);
+    if (keys.length > 0)
+      pointsTo.set(
+        name,
+        keys.map((k) => k.table),
+      );
+  }
   await loadShop();
   await loadJobs();
   const picture = await sharp({
@@ -51,6 +62,13 @@ beforeAll(async () => {
 }, 60_000);
 
 describe('a whole shop as one archive', () => {
+  it('lists every table behind those it points to, whatever order the language gives', () => {
+    const names = tables.map((t) => t.name);
+    for (const [table, others] of pointsTo)
+      for (const other of others)
+        expect(names.indexOf(other), `${table} to ${other}`).toBeLessThan(names.indexOf(table));
+    expect(pointsTo.size).toBeGreaterThan(5);
+  });
   it('is the same shop again in an empty one, down to the seal of each job', async () => {
     const { db } = await store();
     const there = await emptyShop();

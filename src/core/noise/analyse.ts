@@ -1,5 +1,6 @@
 import { at, combsOf, type Comb, type Heard, leastDb, score, type Scored } from './combs.ts';
 import { blowsTo, type Knock, knockIn, knockWords, manyBlows, notDriveline } from './knocks.ts';
+import { explained, linesOf, linesTo } from './lines.ts';
 import { type BearingGeometry, bearingOrders, type BearingOrders, wheelHz } from './orders.ts';
 import type { RingSize } from './ring-size.ts';
 import {
@@ -120,11 +121,31 @@ function standing(looked: readonly Comb[], spectra: Spectra, off: number): Stand
   return { found, other: found.some((h) => knocks.has(h)) ? undefined : [...knocks.values()][0] };
 }
 
-/** How far a typed speed may be off, as a share, and by how much a comb must stand out more to say so. */
-const speedOff = 0.07;
+/** How far a typed speed may be off, as a share: a speedometer reads up to 8 % high, and a typed figure is as often low. */
+const speedOff = 0.08;
+/** By how much more a comb must stand out, and how much more of the lines its row must explain, to say that. */
 const shiftedDb = 2.5;
+const shiftedShare = 0.15;
 
-/** A speed that was typed wrong shifts every order alike: looked for only where nothing fits as it was typed. */
+/** Share of the envelope's lines that a bearing's row explains where it was found; a comb that is none explains nothing. */
+function explains({ comb, factor }: Scored, { envelope: s }: Spectra): number {
+  if (!comb.series) return 0;
+  const { base, side } = comb.series;
+  return explained(
+    linesOf(s, linesTo * base * factor),
+    { base: base * factor, side: side * factor },
+    s.step,
+  );
+}
+
+/** What stands at another speed goes before what stands as it was typed where it explains clearly more of what is there. */
+const explainsMore = (other: Standing, asTyped: Standing, spectra: Spectra): boolean => {
+  const [now, then] = [other.found[0], asTyped.found[0]];
+  if (!now?.comb.series || !then?.comb.series) return false;
+  return explains(now, spectra) > explains(then, spectra) + shiftedShare;
+};
+
+/** A speed that was typed wrong shifts every order alike. */
 function atAnotherSpeed(looked: readonly Comb[], spectra: Spectra): Standing | undefined {
   const shifted = standing(
     looked.filter((c) => c.family !== 'driveline'),
@@ -201,7 +222,9 @@ export function analyse(
     envelope: orderSpectrum(toAngle(env.values, env.rate, speeds, circumferenceMm)),
   };
   const asTyped = standing(looked, spectra, 0);
-  const other = stands(asTyped) ? undefined : atAnotherSpeed(looked, spectra);
+  const shifted = atAnotherSpeed(looked, spectra);
+  const fits = shifted && stands(asTyped) && !explainsMore(shifted, asTyped, spectra);
+  const other = fits ? undefined : shifted;
   const { found, other: knock } = other ?? asTyped;
   const top = found[0]!;
   const known = knownOf(settings);

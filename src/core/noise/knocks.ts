@@ -1,5 +1,5 @@
 import { at, leastDb, type Scored } from './combs.ts';
-import { explained, linesOf, onWholeOrders } from './lines.ts';
+import { explained, linesOf, linesTo, onWholeOrders } from './lines.ts';
 import type { OrderSpectrum } from './spectra.ts';
 
 /** What knocks besides the bearing: once a turn of the wheel, or at a beat of its own. */
@@ -29,7 +29,7 @@ const surelyOwn = 0.72;
 export function knockIn({ comb, factor }: Scored, s: OrderSpectrum): Knock | undefined {
   if (!comb.series) return undefined;
   const { base, side } = comb.series;
-  const lines = linesOf(s, 4 * base);
+  const lines = linesOf(s, linesTo * base * factor);
   const own = explained(lines, { base: base * factor, side: side * factor }, s.step);
   const least = ownShare.find(([upTo]) => lines.length <= upTo)![1];
   const few = least === 0;

@@ -22,6 +22,9 @@ const sides = 3;
 const offShare = 0.004;
 const offSteps = 2;
 
+/** Lines are looked at up to so many times the base of a series. */
+export const linesTo = 4;
+
 /** All lines of a spectrum up to an order. */
 export function linesOf({ db, step }: OrderSpectrum, to: number): Line[] {
   const lines: Line[] = [];

@@ -145,6 +145,6 @@ export const computeRoutes: readonly Route[] = [
         const { recording, settings } = await sentRecording(request, recordingLimit);
         const { signal } = request;
         return heavy('noise', { recording, settings }, { transfer: [recording], signal });
-      }),
+      }, request.signal),
   ),
 ];

@@ -20,7 +20,7 @@ export function CarAbove({
     'aria-checked': id === corner,
     'aria-label': label,
     tabIndex: 0,
-    className: `zone${id === corner ? ' on' : ''}`,
+    className: `zone${id === corner ? ' is-on' : ''}`,
     onClick: () => onCorner(id),
     onKeyDown: (e: React.KeyboardEvent) => {
       if (e.key === 'Enter' || e.key === ' ') {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import {
   causesBehind,
   layoutNames,
@@ -24,10 +24,17 @@ import { Reasons } from './Reasons.tsx';
 import { Suspects } from './Suspects.tsx';
 import { TestPanel } from './TestPanel.tsx';
 import './diagnose.css';
+import { late } from '../../ui/late.tsx';
 
 // The charts are heavy and only the ear needs them.
-const Ear = lazy(() => import('../ear/Ear.tsx'));
-const Signal = lazy(() => import('../wheel-speed/Signal.tsx'));
+const Ear = late(
+  async () => (await import('../ear/Ear.tsx')).default,
+  () => <p className="note p-4">Opening the ear…</p>,
+);
+const Signal = late(
+  async () => (await import('../wheel-speed/Signal.tsx')).default,
+  () => <p className="note p-4">Opening the reader…</p>,
+);
 
 export default function Diagnose(props: SheetProps) {
   return (
@@ -47,18 +54,8 @@ type Tab = (typeof tabs)[number]['id'];
 function Body() {
   const [open, setOpen] = useState<Tab>('judgement');
   const bar = <Tabs tabs={tabs} open={open} done={[]} onOpen={setOpen} />;
-  if (open === 'ear')
-    return (
-      <Suspense fallback={<p className="note p-4">Opening the ear…</p>}>
-        <Ear tabs={bar} onDone={() => setOpen('judgement')} />
-      </Suspense>
-    );
-  if (open === 'signal')
-    return (
-      <Suspense fallback={<p className="note p-4">Opening the reader…</p>}>
-        <Signal tabs={bar} onDone={() => setOpen('judgement')} />
-      </Suspense>
-    );
+  if (open === 'ear') return <Ear tabs={bar} onDone={() => setOpen('judgement')} />;
+  if (open === 'signal') return <Signal tabs={bar} onDone={() => setOpen('judgement')} />;
   return <JudgementBody bar={bar} />;
 }
 
@@ -66,10 +63,6 @@ function Body() {
 const tools = [...new Set(tests.flatMap((t) => t.tools))];
 
 const placeName = (p: Place) => (p === 'car' ? '' : `, ${p}`);
-
-/** What speaks for a suspect most, in its own words: a reason to begin with. */
-const strongestOf = ({ reasons }: RankedSuspect): string =>
-  [...reasons].sort((a, b) => b.bits - a.bits).find((r) => r.bits > 0)?.label ?? '';
 
 /** Which corner, how sure, what next. */
 function JudgementBody({ bar }: { bar: React.ReactNode }) {
@@ -223,7 +216,6 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
             <ReasonDialog
               title={`Call it at ${shown[0]} %?`}
               text={`${j.callText} Below the line a call needs a reason; it is kept on the job card.`}
-              first={strongestOf(top)}
               onClose={() => setAsking(false)}
               onReason={call}
             />

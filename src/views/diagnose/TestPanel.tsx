@@ -25,7 +25,9 @@ export function TestPanel({
   const { test, place } = next;
   const leader = judgement.suspects[0]!;
   const record = async (answer: { result?: string; value?: number; skipped?: boolean }) => {
-    if (await send('test-recorded', { testId: test.id, place, ...answer })) onDone();
+    const kept = await send('test-recorded', { testId: test.id, place, ...answer });
+    if (kept) onDone();
+    return kept;
   };
   const goes = (i: number) =>
     next.answers[i] &&
@@ -88,7 +90,8 @@ function Numeric({
 }: {
   test: NextTest['test'];
   place: string;
-  onRecord: (a: { value: number }) => void;
+  /** Whether it was kept. */
+  onRecord: (a: { value: number }) => Promise<boolean>;
 }) {
   const { problem, view } = useJob();
   const { unit, from, label, to } = test.numeric!;
@@ -101,7 +104,7 @@ function Numeric({
   const l = read(first, scale);
   const r = read(second, scale);
   const value = sides.length === 1 ? valueOf(l) : difference(l, r);
-  const submit = (e: React.FormEvent) => {
+  const submit = async (e: React.FormEvent) => {
     e.preventDefault();
     if (value === undefined)
       return setSaid(
@@ -110,7 +113,8 @@ function Numeric({
           [!r.ok, `${sides[1]}: ${r.ok ? '' : r.reason}`],
         ),
       );
-    onRecord({ value });
+    // What was typed stays until it stands in the record.
+    if (!(await onRecord({ value }))) return;
     clearFirst();
     clearSecond();
   };

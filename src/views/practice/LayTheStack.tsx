@@ -1,4 +1,4 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import {
   layGiven,
   type LayPicture,
@@ -37,24 +37,22 @@ export function LayTheStack({ picture, ...props }: ExerciseProps & { picture: La
       exercise={exercise}
       todo={`${bench.own ? 'Your own pieces, as' : 'As'} the last one left it. Lay it right, then press: nothing is said before.`}
       drawing={
-        <Suspense fallback={<LaidDrawing laid={{ work, stack }} judged={false} whole />}>
-          <HandStack
-            kit={bench.drawer}
-            stack={stack}
-            setup={setup}
-            silent
-            onHold={setHeld}
-            onLay={lay}
-          >
-            <LaidDrawing
-              laid={{ work, stack: seen }}
-              judged={false}
-              dims
-              whole
-              beside={() => <DropPlaces stack={stack} setup={setup} travelMm={0} />}
-            />
-          </HandStack>
-        </Suspense>
+        <HandStack
+          kit={bench.drawer}
+          stack={stack}
+          setup={setup}
+          silent
+          onHold={setHeld}
+          onLay={lay}
+        >
+          <LaidDrawing
+            laid={{ work, stack: seen }}
+            judged={false}
+            dims
+            whole
+            beside={() => <DropPlaces stack={stack} setup={setup} travelMm={0} />}
+          />
+        </HandStack>
       }
       help={
         helped === 0

@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import type { Task } from '../../core/families/index.ts';
 import { owedAt, taskDone, walkOf, workOf } from '../../core/job/index.ts';
 import { sentence } from '../../core/rules/index.ts';
@@ -14,11 +13,10 @@ import { SeatReadBody } from './SeatReadBody.tsx';
 import { SeatVerdictBody } from './SeatVerdictBody.tsx';
 import { StrokeBody } from './StrokeBody.tsx';
 import './press.css';
+import { late } from '../../ui/late.tsx';
 
 // Few bearings have an encoder: its part comes with its tab.
-const EncoderBody = lazy(async () => ({
-  default: (await import('./EncoderBody.tsx')).EncoderBody,
-}));
+const EncoderBody = late(async () => (await import('./EncoderBody.tsx')).EncoderBody);
 
 type Station = 'press-out' | 'press-in';
 const after: Record<Station, { id: string; label: string }> = {
@@ -126,10 +124,6 @@ function Body({ station }: { station: Station }) {
     case 'verdict':
       return <SeatVerdictBody kicker={kicker} tabs={tabs} onNext={next} />;
     case 'encoder':
-      return (
-        <Suspense fallback={null}>
-          <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />
-        </Suspense>
-      );
+      return <EncoderBody kicker={kicker} tabs={tabs} onNext={next} />;
   }
 }

@@ -1,4 +1,4 @@
-import { lazy, type ReactNode, Suspense, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import {
   dangerOf,
@@ -36,17 +36,12 @@ import { NoStack, StrokePicture } from './StrokePicture.tsx';
 import { useGauge } from './useGauge.ts';
 import { usePlay } from './usePlay.ts';
 import { recordOf, stackIds, stackKey, type Stroke, useStroke } from './useStroke.ts';
+import { late } from '../../ui/late.tsx';
 
 // Dialogs come with the tap that opens them.
-const PieceDialog = lazy(async () => ({
-  default: (await import('./PieceDialog.tsx')).PieceDialog,
-}));
-const RecordDialog = lazy(async () => ({
-  default: (await import('./RecordDialog.tsx')).RecordDialog,
-}));
-const TraceDialog = lazy(async () => ({
-  default: (await import('./TraceDialog.tsx')).TraceDialog,
-}));
+const PieceDialog = late(async () => (await import('./PieceDialog.tsx')).PieceDialog);
+const RecordDialog = late(async () => (await import('./RecordDialog.tsx')).RecordDialog);
+const TraceDialog = late(async () => (await import('./TraceDialog.tsx')).TraceDialog);
 interface Props {
   operation: Operation;
   kicker: string;
@@ -208,11 +203,6 @@ function OneStroke({
             </section>
           )}
           {!fitting && row && idle && <GoesBack stroke={stroke} />}
-          {!cautionRead && (
-            <section className="p-0!">
-              <Caution why={cautions[danger].why}>{cautions[danger].text}</Caution>
-            </section>
-          )}
           {open && !running && (
             <section>
               <GaugeEntry operation={operation} press={setup.press} fitting={fitting} />
@@ -237,42 +227,44 @@ function OneStroke({
           )}
           <div className="grow" />
           {again && trace && (
-            <Suspense fallback={null}>
-              <TraceDialog trace={trace} setup={setup} onClose={() => setAgain(false)} />
-            </Suspense>
+            <TraceDialog trace={trace} setup={setup} onClose={() => setAgain(false)} />
           )}
           {picking && stack && (
-            <Suspense fallback={null}>
-              <PieceDialog
-                role={picking}
-                stack={stack}
-                setup={setup}
-                kit={view.ctx.adapters}
-                onPick={(a) => pick(picking, a)}
-                onClose={() => setPicking(undefined)}
-              />
-            </Suspense>
+            <PieceDialog
+              role={picking}
+              stack={stack}
+              setup={setup}
+              kit={view.ctx.adapters}
+              onPick={(a) => pick(picking, a)}
+              onClose={() => setPicking(undefined)}
+            />
           )}
           {recording && stack && (
-            <Suspense fallback={null}>
-              <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />
-            </Suspense>
+            <RecordDialog stroke={stroke} stack={stack} onClose={() => setRecording(false)} />
           )}
         </>
       }
       actions={
-        <StrokeActions
-          stroke={stroke}
-          cautionRead={cautionRead}
-          running={running}
-          keeping={gauge.keeping}
-          unread={readings.length === 0 && stroke.peakKn === undefined}
-          // What came off has no seat to measure: one tap keeps it.
-          onRecord={() => (fitting || !stack ? setRecording(true) : void keep(stack))}
-          onMeasure={onMeasure}
-          onNext={onNext}
-          onAgain={onAgain}
-        />
+        <>
+          {/* Beside the button that says it was read, whatever is scrolled; one line until the stroke is kept. */}
+          {!recorded && stack && (
+            <Caution {...(cautionRead ? {} : { why: cautions[danger].why })}>
+              {cautions[danger].text}
+            </Caution>
+          )}
+          <StrokeActions
+            stroke={stroke}
+            cautionRead={cautionRead}
+            running={running}
+            keeping={gauge.keeping}
+            unread={readings.length === 0 && stroke.peakKn === undefined}
+            // What came off has no seat to measure: one tap keeps it.
+            onRecord={() => (fitting || !stack ? setRecording(true) : void keep(stack))}
+            onMeasure={onMeasure}
+            onNext={onNext}
+            onAgain={onAgain}
+          />
+        </>
       }
     />
   );

@@ -1,4 +1,3 @@
-import { Suspense } from 'react';
 import { filmNames, type JobView, schoolOf } from '../../core/job/index.ts';
 import {
   type Adapter,
@@ -31,11 +30,7 @@ function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobVi
 /** The drawing as it is, or with the drawer under it. */
 function ByHand({ on, children, ...hand }: { on: boolean } & HandStackProps) {
   if (!on) return children;
-  return (
-    <Suspense fallback={children}>
-      <HandStack {...hand}>{children}</HandStack>
-    </Suspense>
-  );
+  return <HandStack {...hand}>{children}</HandStack>;
 }
 
 /** The stack in section with its force path, and the strip of force beside it. */
@@ -99,9 +94,7 @@ export function StrokePicture({
               />
             )}
             {laying && look.zoom === 1 && (
-              <Suspense fallback={null}>
-                <DropPlaces stack={stack} setup={setup} travelMm={travelMm} />
-              </Suspense>
+              <DropPlaces stack={stack} setup={setup} travelMm={travelMm} />
             )}
           </>
         )}

@@ -1,4 +1,4 @@
-import { lazy, type ReactNode, Suspense, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import {
   checksFor,
   fastenersOf,
@@ -25,6 +25,7 @@ import { FastenerRunner } from '../torque/FastenerRunner.tsx';
 import { Runout } from './Runout.tsx';
 import { BeforeAfter } from './BeforeAfter.tsx';
 import './prove.css';
+import { late } from '../../ui/late.tsx';
 
 export default function Prove(props: SheetProps) {
   return (
@@ -46,8 +47,8 @@ function toldOf(
   return { status: 'good', text: 'Everything is proven. Sign it.' };
 }
 
-const Ear = lazy(() => import('../ear/Ear.tsx'));
-const Signal = lazy(() => import('../wheel-speed/Signal.tsx'));
+const Ear = late(async () => (await import('../ear/Ear.tsx')).default);
+const Signal = late(async () => (await import('../wheel-speed/Signal.tsx')).default);
 
 type Tab = 'checks' | 'runout' | 'wheel-nuts' | 'signal' | 'ear';
 const tabs: { id: Tab; name: string }[] = [
@@ -82,11 +83,7 @@ function Body() {
     );
   if (open === 'signal' || open === 'ear') {
     const Again = open === 'ear' ? Ear : Signal;
-    return (
-      <Suspense fallback={null}>
-        <Again tabs={bar} when="after" onDone={() => setOpen('checks')} />
-      </Suspense>
-    );
+    return <Again tabs={bar} when="after" onDone={() => setOpen('checks')} />;
   }
   return <Checks bar={bar} />;
 }

@@ -1,9 +1,7 @@
 import { Pause, Play } from 'lucide-react';
 import {
   createContext,
-  lazy,
   type ReactNode,
-  Suspense,
   useContext,
   useEffect,
   useMemo,
@@ -35,10 +33,9 @@ import { ReasonDialog } from './ReasonDialog.tsx';
 import { JobProvider, useJob, useJobApi } from './useJob.ts';
 import { useRings } from './useRings.ts';
 import { useServerClock } from './useTick.ts';
+import { late } from '../../ui/late.tsx';
 
-const ConflictDialog = lazy(async () => ({
-  default: (await import('./ConflictDialog.tsx')).ConflictDialog,
-}));
+const ConflictDialog = late(async () => (await import('./ConflictDialog.tsx')).ConflictDialog);
 
 const OpenStation = createContext<JobPage>('card');
 
@@ -68,11 +65,7 @@ export function JobSheet({
           </OpenStation>
         </main>
       </div>
-      {api.problem?.status === 409 && (
-        <Suspense fallback={null}>
-          <ConflictDialog />
-        </Suspense>
-      )}
+      {api.problem?.status === 409 && <ConflictDialog />}
       <Keys job={{ id: first.job.id, station }} />
       <ShiftPin />
     </JobProvider>

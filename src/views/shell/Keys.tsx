@@ -1,9 +1,10 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { stations } from '../../core/job/index.ts';
 import { useKept } from '../../ui/kept.ts';
 import { isStation, type JobPage } from './jobPage.ts';
+import { late } from '../../ui/late.tsx';
 
-const KeyList = lazy(async () => ({ default: (await import('./KeyList.tsx')).KeyList }));
+const KeyList = late(async () => (await import('./KeyList.tsx')).KeyList);
 
 const storeKey = 'keys-off';
 
@@ -57,13 +58,11 @@ export function Keys({ job }: { job?: { id: string; station: JobPage } }) {
   }, [jobId, station, off]);
   if (!help) return null;
   return (
-    <Suspense fallback={null}>
-      <KeyList
-        inJob={job !== undefined}
-        off={off}
-        onOff={(is) => keep(is ? '1' : '0')}
-        onClose={() => setHelp(false)}
-      />
-    </Suspense>
+    <KeyList
+      inJob={job !== undefined}
+      off={off}
+      onOff={(is) => keep(is ? '1' : '0')}
+      onClose={() => setHelp(false)}
+    />
   );
 }

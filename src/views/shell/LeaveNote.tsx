@@ -1,7 +1,8 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useJob } from './useJob.ts';
+import { late } from '../../ui/late.tsx';
 
-const NoteForm = lazy(async () => ({ default: (await import('./NoteForm.tsx')).NoteForm }));
+const NoteForm = late(async () => (await import('./NoteForm.tsx')).NoteForm);
 
 /** A word or a picture left at any step; for the next shift it stands on the Floor until it is read. */
 export function LeaveNote({ of }: { of: string }) {
@@ -12,11 +13,7 @@ export function LeaveNote({ of }: { of: string }) {
     <section className="leave-note">
       <details className="more" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
         <summary>Note or photo{own > 0 && `, ${own} ${own === 1 ? 'photo' : 'photos'}`}</summary>
-        {open && (
-          <Suspense fallback={null}>
-            <NoteForm of={of} />
-          </Suspense>
-        )}
+        {open && <NoteForm of={of} />}
       </details>
     </section>
   );
