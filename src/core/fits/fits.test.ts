@@ -11,6 +11,9 @@ import {
   type PressFit,
   pressureMpa,
   type Material,
+  judgeTightness,
+  clearanceClasses,
+  clearanceMm,
   racewayChangeMm,
   tolerance,
 } from './index.ts';
@@ -243,4 +246,58 @@ describe('seat', () => {
         0.03,
       ).verdicts.map((v) => v.rule),
     ).toContain('seat.instrument'));
+});
+
+describe('a seat that is too tight', () => {
+  const grip = (mm: number) => ({ low: mm - 0.01, likely: mm, high: mm + 0.01 });
+  const said = (kind: 'bore' | 'journal', fit: Omit<PressFit, 'interferenceMm'>, mm: number) =>
+    judgeTightness(kind, 'seat', fit, grip(mm)).map((v) => `${v.rule} ${v.status}`);
+  const knuckle = {
+    diameterMm: 76,
+    outerDiameterMm: 110,
+    innerBoreMm: 67,
+    outerMaterial: 'ductile-iron',
+    innerMaterial: 'steel',
+  } as const;
+  it('stops a knuckle that yields, from the pressure at which Tresca says so', () => {
+    // Shigley, thick cylinders: a cylinder yields at its bore at p = σ (1 − d²/D²)/2.
+    const yields = (310 * (1 - (76 / 110) ** 2)) / 2;
+    // Three quarters of it: a knuckle has a groove.
+    const at = (0.75 * yields) / pressureMpa({ ...knuckle, interferenceMm: 1 });
+    expect(said('bore', knuckle, at + 0.02)).toEqual(['seat.yields stop']);
+    expect(said('bore', knuckle, at)).toEqual(['seat.yields check']);
+    expect(said('bore', knuckle, at - 0.02)).toEqual([]);
+    // A bore of 75.70 for a ring of 76, as it was found: 0.3 mm.
+    expect(said('bore', knuckle, 0.29)).toEqual(['seat.yields stop']);
+  });
+  it('stops an inner ring that would crack on a journal a tenth too large', () => {
+    const hub = {
+      diameterMm: 40,
+      outerDiameterMm: 48,
+      innerBoreMm: 26,
+      outerMaterial: 'steel',
+      innerMaterial: 'steel',
+    } as const;
+    expect(said('journal', hub, 0.1)).toContain('seat.ring-tension stop');
+    // The tightest usual class, n6 on a ring at its least: 0.045 mm by ISO 286-2 and ISO 492.
+    expect(said('journal', hub, 0.045).filter((v) => v.endsWith('stop'))).toEqual([]);
+  });
+  it('knows the clearance of a class', () => {
+    // ISO 5753-1, from memory: 6206 C3 has 13 to 28 µm.
+    expect(clearanceMm('deep-groove', 30, 'C3')).toEqual({
+      low: 0.013,
+      likely: 0.0205,
+      high: 0.028,
+    });
+    expect(clearanceMm('deep-groove', 300, 'C3')).toBeUndefined();
+    for (const type of ['deep-groove', 'cylindrical'] as const)
+      for (const bore of [20, 30, 35, 45, 60, 70])
+        clearanceClasses.slice(1).forEach((cls, i) => {
+          const [tighter, looser] = [clearanceClasses[i]!, cls].map((c) =>
+            clearanceMm(type, bore, c)!,
+          );
+          expect(looser!.low, `${type} ${bore} ${cls}`).toBeGreaterThan(tighter!.low);
+          expect(looser!.high).toBeGreaterThan(tighter!.high);
+        });
+  });
 });

@@ -4,5 +4,7 @@ export * from './damage.ts';
 export * from './felt-seat.ts';
 export * from './grip.ts';
 export * from './iso286.ts';
+export * from './iso5753.ts';
 export * from './pressure.ts';
 export * from './seat.ts';
+export * from './too-tight.ts';

@@ -28,6 +28,31 @@ export const seatRules = ruleTable({
     sentence: (f) =>
       `The ${f.part} is ${f.is('way')} than class ${f.is('class')}: ${f.at} mm, fit ${f.is('fit')} mm.`,
   },
+  'seat.yields': {
+    title: 'Not so tight that the metal yields',
+    says: ['check', 'stop'],
+    source:
+      'greatest shear (Tresca) in a thick cylinder, Shigley; yields are handbook means, from memory, of a housing three quarters (grooves, thin places), our judgement',
+    digits: 3,
+    sentence: (f) =>
+      `Tight by ${f.at} mm, the ${f.part} ${f.is('sure') ? 'yields' : 'may yield'}: ${f.is('stressMpa')} MPa where it holds ${f.is('limitMpa')}, from ${f.most} mm on. Measure again; if it is so, another part.`,
+  },
+  'seat.ring-tension': {
+    title: 'Not so tight that the inner ring cracks',
+    says: ['check', 'stop'],
+    source: 'hoop tension (Lamé); 250 MPa, twice what the tightest usual fit makes, our judgement',
+    digits: 3,
+    sentence: (f) =>
+      `Tight by ${f.at} mm on the ${f.part}, the inner ring stands at ${f.is('stressMpa')} MPa of tension: it ${f.is('sure') ? 'cracks' : 'may crack'} from about ${f.is('limitMpa')} on. Measure again; if it is so, another part.`,
+  },
+  'seat.clearance': {
+    title: 'Clearance left between the rings',
+    says: ['stop'],
+    source: 'ISO 5753-1 (memory) less both fits (Lamé) and 10 K between the rings, our judgement',
+    digits: 3,
+    sentence: (f) =>
+      `Fitted this tight and warm, a ${f.is('class')} bearing has no clearance left: ${f.at} mm at most. It runs hot and fails early. Measure again; if it is so, a looser class or another part.`,
+  },
   'seat.round': {
     title: 'Round',
     says: ['stop'],

@@ -111,3 +111,21 @@ it('knows that a unit which is bolted on is on: it is not changed for another un
   job.put(entries[home]!);
   expect(job.put(confirmed)).toMatchObject({ rule: 'match.fitted' });
 });
+
+// As they were found pressed and signed: a bore three tenths too small, a journal a tenth too large.
+it.each([
+  ['bore', 75.7],
+  ['journal', 40.1],
+] as const)('does not take a %s of %f mm into use', (seat, mm) => {
+  const p1 = walked[0]!;
+  const { entries, worked } = workThrough(p1);
+  const job = new Worked(worked.now.ctx);
+  const judged = entries.findIndex((e) => 'type' in e && e.type === 'seat-judged');
+  for (const e of entries.slice(0, judged)) job.put(e);
+  const plane = [mm, mm];
+  const reading = { seat, readingsMm: [plane, plane, plane], instrumentId: 'mic' };
+  expect(job.put({ type: 'seat-read', body: reading })).toBeUndefined();
+  expect(job.put({ type: 'seat-judged', body: { seat, decision: 'reuse' } })).toMatchObject({
+    rule: 'seat.stop',
+  });
+});

@@ -1,6 +1,10 @@
 import { keysOf } from '../keys-of.ts';
 import {
   bearingNormal,
+  clearanceMm,
+  type ClearanceType,
+  expansionMm,
+  materials,
   type FitChain,
   frictions,
   bothRz,
@@ -13,6 +17,7 @@ import {
   judgeDamage,
   judgeFelt,
   judgeSeat,
+  judgeTightness,
   limitsMm,
   pressureMpa,
   racewayChangeMm,
@@ -21,7 +26,7 @@ import {
   yieldMpa,
   yieldsAtMm,
 } from '../fits/index.ts';
-import { atTwenty } from '../matching/index.ts';
+import { atTwenty, type CataloguePart, oneRow } from '../matching/index.ts';
 import {
   classFits,
   type Fits,
@@ -32,7 +37,7 @@ import {
   type Work,
   workFrom,
 } from '../press/index.ts';
-import { gravestFirst, type Verdict, worst } from '../verdict.ts';
+import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { depthOf } from './depth-on-job.ts';
 import { familyCodeOf } from './family-on-job.ts';
 import { cornerDrawn, unknownOfSeats } from './figures-on-job.ts';
@@ -100,7 +105,7 @@ export function judgeReadings(
   if (!seat || !instrument) return undefined;
   // Where no record names the class it is the usual one, and says so.
   const source = cornerRecord(job)?.source ?? 'usual class, general bearing practice';
-  return judgeSeat({
+  const result = judgeSeat({
     kind,
     part: seatName(job, kind).toLowerCase(),
     readingsMm: readingsMm.map((row) =>
@@ -113,6 +118,58 @@ export function judgeReadings(
     material: seat.material,
     series: seat.series,
   });
+  const name = seatName(job, kind).toLowerCase();
+  const tight = judgeTightness(kind, name, seat.fit, result.grip);
+  const more = [...tight, ...clearanceVerdicts(job, kind, result)];
+  return more.length > 0 ? { ...result, verdicts: withMore(result.verdicts, more) } : result;
+}
+
+/** Types whose clearance has a class; two-row wheel bearings are made to run with a little preload, and only their maker says how much. */
+function clearanceTypeOf({ kind, rolling, bearing }: CataloguePart): ClearanceType | undefined {
+  if (!oneRow(kind)) return undefined;
+  if (rolling === 'ball') return bearing.contactAngleDeg === 0 ? 'deep-groove' : undefined;
+  return rolling === 'cylindrical' || rolling === 'needle' ? 'cylindrical' : undefined;
+}
+
+/** How much warmer an inner ring runs than its outer, K (judgement). */
+const ringsApartK = 10;
+
+/** What a fit takes of the clearance between the rings, mm, at one interference. */
+function clearanceLossMm(work: Work, kind: SeatKind, seat: SeatSpec, interferenceMm: number) {
+  const { bearing: b } = work;
+  const whole = { ...seat.fit, interferenceMm: Math.max(0, interferenceMm) };
+  return Math.abs(
+    kind === 'bore'
+      ? racewayChangeMm('outer', whole, b.pitchMm + b.ballMm)
+      : racewayChangeMm('inner', whole, b.pitchMm - b.ballMm),
+  );
+}
+
+/** A bearing of a known class that cannot have any clearance left once both rings grip and it runs warm. */
+function clearanceVerdicts(job: JobNow, kind: SeatKind, result: SeatResult): Verdict[] {
+  const part = chosenPart(job);
+  const type = part && clearanceTypeOf(part);
+  const work = workOf(job);
+  if (!part?.clearance || !type || !work) return [];
+  const made = clearanceMm(type, part.bearing.boreMm, part.clearance);
+  if (!made) return [];
+  const losses = keysOf(seatsOf(work)).map((k) => {
+    const seat = seatsOf(work)[k]!;
+    // The other seat takes at least what its class does; what was read of it is held where it was read.
+    const grip = k === kind ? result.grip.low : 0;
+    return clearanceLossMm(work, k, seat, grip);
+  });
+  const warmMm = expansionMm(part.bearing.pitchMm, materials.steel.alphaPerK, ringsApartK);
+  const most = made.high - losses.reduce((a, b) => a + b, 0) - warmMm;
+  if (most >= 0) return [];
+  return [
+    verdict('seat.clearance', {
+      value: most,
+      min: 0,
+      unit: 'mm',
+      with: { class: part.clearance },
+    }),
+  ];
 }
 
 /** Verdict on the kept readings of a seat; undefined before they are read. */
@@ -124,8 +181,11 @@ export const seatResult = onceEach((job, kind: SeatKind): SeatResult | undefined
 
 function withDamage(verdicts: readonly Verdict[], job: JobNow, kind: SeatKind): Verdict[] {
   const marks = job.state.damage[kind];
-  const more = marks ? judgeDamage(seatPart(job, kind), marks) : [];
-  // A seat with a mark on it is no longer simply good.
+  return withMore(verdicts, marks ? judgeDamage(seatPart(job, kind), marks) : []);
+}
+
+/** Verdicts with further ones: a seat of which something is wrong is no longer simply good. */
+function withMore(verdicts: readonly Verdict[], more: readonly Verdict[]): Verdict[] {
   const own = more.length > 0 ? verdicts.filter((v) => v.status !== 'good') : verdicts;
   return gravestFirst([...own, ...more]);
 }
@@ -187,17 +247,12 @@ export function fitEffects(job: JobNow, kind: SeatKind) {
   const seat = seatOf(job, kind);
   if (!work || !seat || !result) return undefined;
   const { fit, lengthMm } = seat;
-  const { bearing: b } = work;
   const whole = { ...fit, interferenceMm: Math.max(0, result.grip.likely) };
-  const race =
-    kind === 'bore'
-      ? racewayChangeMm('outer', whole, b.pitchMm + b.ballMm)
-      : racewayChangeMm('inner', whole, b.pitchMm - b.ballMm);
   return {
     pressureMpa: pressureMpa(whole),
     hoopMpa: hoopMpa(whole).outerMpa,
     yieldMpa: kind === 'bore' ? yieldMpa[fit.outerMaterial] : undefined,
-    clearanceLossMm: Math.abs(race),
+    clearanceLossMm: clearanceLossMm(work, kind, seat, result.grip.likely),
     ...holds(whole, frictions.oiled.low, lengthMm),
   };
 }

@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { type Bearing, BearingSchema, RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
+import { clearanceClasses } from '../fits/iso5753.ts';
 import { closed, Currency, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 
 /** Kinds of bearing part, one a way of building it. */
@@ -34,6 +35,8 @@ export const PartSchema = closed({
   kind: oneOf(partKinds),
   bearing: BearingSchema,
   rolling: Maybe(RollingId),
+  /** Class of radial internal clearance, as its number says it (ISO 5753-1). */
+  clearance: Maybe(oneOf(clearanceClasses)),
   seals: Maybe(SealsSchema),
   spacer: Maybe(SpacerId),
   /** A flange with its holes. */
