@@ -38,6 +38,7 @@ import {
   seatResult,
   seatVerdicts,
   stackOf,
+  strokeJudged,
   wayOf,
 } from '../job/index.ts';
 import {
@@ -51,7 +52,6 @@ import {
 import {
   figuresFor,
   judgeStack,
-  judgeStroke,
   type Operation,
   operationNames,
   operations,
@@ -343,7 +343,8 @@ function strokeOf(operation: Operation, source: CardSource): CardStroke | undefi
   const stroke = state.strokes[operation];
   const setup = setupOf(source, operation);
   if (!stroke || !setup) return undefined;
-  const verdict = judgeStroke(stroke, setup);
+  const verdict = strokeJudged(source, operation);
+  if (!verdict) return undefined;
   const stack = stackOf(source, stroke.stack);
   return {
     operation,

@@ -17,6 +17,7 @@ import {
   undoneBy,
 } from '../families/order.ts';
 import { keysOf } from '../keys-of.ts';
+import type { Operation } from '../press/index.ts';
 import { apart } from '../printed.ts';
 import { checkRule } from '../prove/index.ts';
 import type { EventBody, JobEvent } from '../schemas/events.ts';
@@ -118,6 +119,14 @@ function lentFalls(s: JobState, f: EventBody<'figure-read'>): void {
   if (measured) s.notAlike = { path: f.path, hereMm: here, thereMm: there, takenFrom: from };
 }
 
+/** Readings that a kept stroke was judged by are not another try's. */
+function readingsOfEarlierTryFall(s: JobState, o: Operation): void {
+  if ((s.strokes[o]?.atMs ?? -Infinity) < (s.readAtMs[o] ?? Infinity)) return;
+  delete s.readings[o];
+  delete s.peaks[o];
+  delete s.traces[o];
+}
+
 /** What an entry of a kind takes back; narrowed to the kinds whose row in the table names the fall. */
 type Falls = Record<Fall, (s: JobState, e: JobEvent) => void>;
 
@@ -130,6 +139,7 @@ const falls: Falls = {
   'after-stroke': (s, e) => {
     if (e.type !== 'stroke-recorded') return;
     const { operation } = e.body;
+    readingsOfEarlierTryFall(s, operation);
     const codes = familiesOf(s, e.body.family);
     const gone = walksOf(codes);
     const [first] = undoneBy(operation).filter((o) => o in s.strokes);
@@ -187,11 +197,7 @@ const falls: Falls = {
   },
   /** The stroke was kept after its last reading: the next one belongs to another try. */
   'readings-of-earlier-try': (s, e) => {
-    if (e.type !== 'stroke-reading') return;
-    const o = e.body.operation;
-    if ((s.strokes[o]?.atMs ?? -Infinity) < (s.readAtMs[o] ?? Infinity)) return;
-    delete s.readings[o];
-    delete s.peaks[o];
+    if (e.type === 'stroke-reading') readingsOfEarlierTryFall(s, e.body.operation);
   },
   'answer-for-procedure': (s) => dropOverrides(s, 'torque.unchecked'),
   'checks-of-nut': (s) => checksFall(s),

@@ -8,7 +8,7 @@ import {
 } from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
 import { dimensionNames } from '../matching/index.ts';
-import { judgeStroke, type Operation, operationNames } from '../press/index.ts';
+import { type Operation, operationNames } from '../press/index.ts';
 import { type Check, checkRule, checksOf, judgeCheck } from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
@@ -27,7 +27,7 @@ import {
   misfitsOf,
   readingsToGo,
 } from './part-on-job.ts';
-import { setupOf } from './press-on-job.ts';
+import { strokeJudged } from './press-on-job.ts';
 import { seatAnswered, seatKinds, seatName, seatPart, workOf } from './seats-on-job.ts';
 import { openItemRule } from './items-on-job.ts';
 import { overrideOf } from './state.ts';
@@ -154,8 +154,7 @@ function strokeOwed(operation: Operation, job: JobNow): Owed[] {
   const part = operationNames[operation];
   const stroke = job.state.strokes[operation];
   if (!stroke) return [owe('press.not-done', { part })];
-  const setup = setupOf(job, operation);
-  const judged = setup && judgeStroke(stroke, setup);
+  const judged = strokeJudged(job, operation);
   if (judged?.status !== 'stop') return [];
   return judged.verdicts
     .slice(0, 1)

@@ -18,6 +18,8 @@ import {
   setupFor,
   type SetupWith,
   solveOnce,
+  type StrokeWay,
+  typedCall,
   type SolveResult,
   type Stack,
 } from '../press/index.ts';
@@ -172,13 +174,23 @@ export function stillSeen(job: JobNow, fact: FactId): boolean {
 export const seenNow = (job: JobNow, fact: FactId): boolean =>
   job.state.done.includes('press-out') ? job.state.facts.includes(fact) : stillSeen(job, fact);
 
-/** A stroke that was made and is Stop: nothing goes on top of it. */
-export function notRight(job: JobNow, operation: Operation): boolean {
-  const stroke = job.state.strokes[operation];
-  if (!stroke) return false;
-  const setup = setupOf(job, operation);
-  return setup !== undefined && judgeStroke(stroke, setup).status === 'stop';
+/** What was read of a stroke on its way: by a gauge that was followed, or typed and followed where it was enough. */
+export function strokeWay(job: JobNow, operation: Operation, setup: Setup): StrokeWay {
+  const { traces, readings: kept } = job.state;
+  const readings = kept[operation] ?? [];
+  return { readings, call: traces[operation]?.call ?? typedCall(readings, setup)?.call };
 }
+
+/** The verdict on a stroke that was kept; undefined before, or while its geometry is missing. */
+export const strokeJudged = onceEach((job, operation: Operation) => {
+  const stroke = job.state.strokes[operation];
+  const setup = stroke && setupOf(job, operation);
+  return setup && judgeStroke(stroke, setup, strokeWay(job, operation, setup));
+});
+
+/** A stroke that was made and is Stop: nothing goes on top of it. */
+export const notRight = (job: JobNow, operation: Operation): boolean =>
+  strokeJudged(job, operation)?.status === 'stop';
 
 /** Pieces of a chosen stack; undefined when one of them is not in the kit. */
 export function stackOf({ ctx }: JobNow, ids: StackIds): Stack | undefined {

@@ -43,11 +43,13 @@ describe('one reading of a stroke, at its limits', () => {
     ['more than half over it', on, at(20, 30.1), 'stroke.above', { status: 'stop' }],
     ['the least of the band', on, at(20, 10), 'stroke.in-band', { with: { fitting: 'yes' } }],
     ['under the band', on, at(20, 9.9), 'stroke.easy', { status: 'check', value: 9.9, min: 10 }],
-    ['home, with the likely force', on, at(40, 30), 'stroke.seated', { value: 30 }],
-    ['as far before plan as home may be', on, at(39.7, 29.8), 'stroke.seated', {}],
-    ['a hair before that', on, at(39.6, 29.8), 'stroke.in-band', {}],
-    ['there without the force of a seat', on, at(40, 29.9), 'stroke.in-band', {}],
-    ['as far past plan as home may be', on, at(40.3, 30), 'stroke.seated', {}],
+    ['home, with force risen over the ramp', on, at(40, 40.1), 'stroke.seated', { value: 40.1 }],
+    ['as far before plan as home may be', on, at(39.7, 39.8), 'stroke.seated', {}],
+    ['a hair before that', on, at(39.6, 39.8), 'stroke.above', { status: 'check' }],
+    ['there without the rise of a seat', on, at(40, 40), 'stroke.in-band', {}],
+    ['as far past plan as home may be', on, at(40.3, 41), 'stroke.seated', {}],
+    ['as much as the shoulder may ask', on, at(40, 80), 'stroke.seated', {}],
+    ['more than it may ask', on, at(40, 80.1), 'stroke.forced', { status: 'stop', max: 80 }],
     ['past it', on, at(40.4, 30), 'stroke.past', { status: 'stop', with: { past: '0.4' } }],
     [
       'it breaks away over the full force',
@@ -110,10 +112,10 @@ describe('the verdict that is kept of a stroke, at its limits', () => {
     [
       'in with too much, and not home',
       on,
-      { depthMm: 39, peakKn: 40.1 },
+      { depthMm: 39, peakKn: 80.1 },
       [
         ['stroke.seat', {}],
-        ['stroke.above', { status: 'check', value: 40.1, max: 40, with: { kept: 'yes' } }],
+        ['stroke.forced', { status: 'stop', value: 80.1, max: 80 }],
       ],
     ],
     [
@@ -196,4 +198,58 @@ describe('force along a stroke', () => {
   });
   it('by classes alone says that nothing was measured', () =>
     expect(classFits(exampleWork).measured).toEqual({ bore: false, journal: false }));
+});
+
+// As it was kept: 22 kN at the shoulder after a ramp of 8 is a seat, 190 where 8 are expected is none; our judgement.
+describe('what was read on the way', () => {
+  const eight: Setup = { ...on, forceKn: { low: 2, likely: 5, high: 8 } };
+  const kept = (...readings: [number, number][]) =>
+    judgeStroke({ depthMm: 40, peakKn: Math.max(...readings.map(([, kn]) => kn)) }, eight, {
+      readings: readings.map(([travelMm, forceKn]) => ({ travelMm, forceKn })),
+    });
+  it.each<[string, [number, number][], string]>([
+    [
+      'a ramp and the rise of its seat',
+      [
+        [20, 3],
+        [38, 7.5],
+        [40, 22],
+      ],
+      'good',
+    ],
+    [
+      'far more than its shoulder asks',
+      [
+        [20, 3],
+        [38, 7.5],
+        [40, 190],
+      ],
+      'stop',
+    ],
+    [
+      'too much on the way, then a good end',
+      [
+        [20, 14],
+        [38, 7.5],
+        [40, 12],
+      ],
+      'stop',
+    ],
+    [
+      'a little much on the way',
+      [
+        [20, 5],
+        [38, 7.5],
+        [40, 12],
+      ],
+      'check',
+    ],
+  ])('%s', (_what, readings, status) => expect(kept(...readings).status).toBe(status));
+  it('is not washed off by what is read after it', () =>
+    expect(
+      judgeStroke({ depthMm: 40, peakKn: 12 }, eight, {
+        readings: [{ travelMm: 40, forceKn: 12 }],
+        call: 'cocked',
+      }).status,
+    ).toBe('stop'));
 });

@@ -33,6 +33,13 @@ export const readingRules = ruleTable({
         ? `Peak ${f.at} kN is above the band: look for galling.`
         : 'Above the expected band: cocked or galling. Back off, look, start square again.',
   },
+  'stroke.forced': {
+    title: 'No more than the shoulder asks',
+    says: ['stop'],
+    source: `${band}; 20 kN or as much again over it, ${judgement}`,
+    sentence: (f) =>
+      `${f.at} kN where the ring meets its shoulder: more than ${f.most} kN loads the part and the frame. Release, measure, look at the raceways.`,
+  },
   'stroke.break-away': {
     title: 'No more than a rusted seat needs',
     says: ['check'],

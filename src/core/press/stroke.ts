@@ -14,8 +14,17 @@ import {
   tolerance,
 } from '../fits/index.ts';
 import type { Found, RuleId } from '../rules/index.ts';
-import { band, type Band, type Status, verdict, type Verdict, worst } from '../verdict.ts';
+import {
+  band,
+  type Band,
+  gravestFirst,
+  type Status,
+  verdict,
+  type Verdict,
+  worst,
+} from '../verdict.ts';
 import type { Press } from './kit.ts';
+import { said as liveVerdict, type StrokeCall } from './live-call.ts';
 import type { Operation } from './operations.ts';
 import type { Requirement, Seat } from './requirement.ts';
 import { requirement } from './setups/index.ts';
@@ -168,6 +177,28 @@ export const seatToleranceMm = 0.3;
 /** Over the band by this factor a reading is Stop, under it a warning (judgement). */
 const stopFactor = 1.5;
 
+/** Up to this travel, mm, a start is read with so many kN, or this share of the greatest expected force, beside the band (judgement). */
+const startMm = 6;
+const startKn = 0.4;
+const startShare = 0.06;
+
+/** So far before the plan the ramp ends and the shoulder may be met, mm (judgement). */
+const shoulderMm = 0.7;
+/**
+ * How far force may rise over the ramp where the ring meets its shoulder: so many kN, or this share of the ramp where that
+ * is more. Past it the press loads the part and its own frame (judgement).
+ */
+const riseKn = 20;
+const riseShare = 1;
+
+/** Most that the gauge may show at the shoulder, kN. */
+const mostAtShoulder = ({ forceKn: { high } }: Setup): number =>
+  high + Math.max(riseKn, riseShare * high);
+
+/** Whether a reading is of the end of a fitting stroke, where the rise of force is the seat itself. */
+const isAtShoulder = ({ requirement: r }: Setup, travelMm: number): boolean =>
+  r.fitting && printed(travelMm - r.travelMm) >= -shoulderMm;
+
 /** What one gauge reading says while the handle moves. */
 export function judgeReading({ travelMm, forceKn }: StrokeReading, setup: Setup): Verdict {
   const { requirement: r, forceKn: full, press } = setup;
@@ -180,11 +211,18 @@ export function judgeReading({ travelMm, forceKn }: StrokeReading, setup: Setup)
   if (r.fitting) {
     const past = printed(travelMm - r.travelMm);
     if (past > seatToleranceMm) return say('stroke.past', { with: { past: past.toFixed(1) } });
-    if (past >= -seatToleranceMm && forceKn >= expected.likely) return say('stroke.seated');
+    if (isAtShoulder(setup, travelMm) && forceKn > expected.high) {
+      const most = mostAtShoulder(setup);
+      if (forceKn > most) return say('stroke.forced', { max: most });
+      if (past >= -seatToleranceMm) return say('stroke.seated');
+    }
   }
   const breaksAway = !r.fitting && travelMm < 1;
-  if (forceKn > expected.high && !breaksAway)
-    return say('stroke.above', {}, forceKn > stopFactor * expected.high ? 'stop' : 'check');
+  // At the start the band is narrower than a gauge can be read.
+  const slackKn = r.fitting && travelMm < startMm ? Math.max(startKn, startShare * full.high) : 0;
+  const over = forceKn - slackKn;
+  if (over > expected.high && !breaksAway)
+    return say('stroke.above', {}, over > stopFactor * expected.high ? 'stop' : 'check');
   if (forceKn > full.high) return say('stroke.break-away', { min: full.low, max: full.high });
   if (forceKn < expected.low && r.fitting) return say('stroke.easy');
   return say('stroke.in-band', { with: { fitting: r.fitting ? 'yes' : '' } });
@@ -197,11 +235,55 @@ export interface StrokeResult {
   depthMm?: number | undefined;
 }
 
-/** The verdict that is kept of a stroke. */
+/** What was read of a stroke on its way, in one try. */
+export interface StrokeWay {
+  readings: readonly StrokeReading[];
+  /** What the follower called them, where they were many enough to have a shape. */
+  call?: StrokeCall | undefined;
+}
+
+/** Calls that stay whatever is read afterwards. */
+const badCalls: ReadonlySet<StrokeCall> = new Set<StrokeCall>(['cocked', 'galling', 'stuck']);
+
+/** The gravest that was seen on the way, by the follower where it followed, else reading by reading; and at the shoulder. */
+function wayVerdict({ readings, call }: StrokeWay, setup: Setup): Verdict | undefined {
+  const followed = call !== undefined;
+  const ramp = readings.filter((r) => !isAtShoulder(setup, r.travelMm));
+  if (followed && badCalls.has(call)) {
+    const most = ramp.reduce((a, r) => (r.forceKn > a.forceKn ? r : a), ramp[0] ?? readings[0]!);
+    return liveVerdict(call, most);
+  }
+  const looked = followed ? readings.filter((r) => isAtShoulder(setup, r.travelMm)) : readings;
+  const over = looked
+    .map((r) => judgeReading(r, setup))
+    .filter((v) => v.rule === 'stroke.above' || v.rule === 'stroke.forced');
+  const [found] = gravestFirst(over);
+  return found && { ...found, with: { ...found.with, kept: 'yes' } };
+}
+
+/** A peak of which nobody wrote down where it was: of a fitting stroke it may be the rise at the shoulder. */
+function peakVerdict(peakKn: number, setup: Setup): Verdict | undefined {
+  const { low, high } = setup.forceKn;
+  const peak = { value: peakKn, min: low, unit: 'kN' as const };
+  if (!setup.requirement.fitting)
+    return peakKn > high
+      ? verdict('stroke.above', { ...peak, max: high, with: { kept: 'yes' } }, 'check')
+      : undefined;
+  const max = mostAtShoulder(setup);
+  return peakKn > max ? verdict('stroke.forced', { ...peak, max }) : undefined;
+}
+
+/**
+ * The verdict that is kept of a stroke: its way by the band at each travel, its end by the rise. `way` is what was
+ * read in this try, followed or typed; what was Stop on the way stays Stop. Without any reading the peak is held against
+ * what it can have been.
+ */
 export function judgeStroke(
   result: StrokeResult,
-  { requirement: r, forceKn: full }: Setup,
+  setup: Setup,
+  way: StrokeWay = { readings: [] },
 ): { status: Status; verdicts: Verdict[] } {
+  const { requirement: r, forceKn: full } = setup;
   const out: Verdict[] = [];
   const { peakKn, depthMm } = result;
   const fitting = r.fitting ? 'yes' : '';
@@ -221,9 +303,13 @@ export function judgeStroke(
     if (peakKn !== undefined && peakKn < full.low)
       out.push(verdict('stroke.easy', { ...peak, with: { kept: 'yes' } }));
   }
-  if (peakKn !== undefined && peakKn > full.high)
-    out.push(verdict('stroke.above', { ...peak, with: { kept: 'yes' } }, 'check'));
+  if (peakKn !== undefined) {
+    const over =
+      (r.fitting && way.readings.length > 0 ? wayVerdict(way, setup) : undefined) ??
+      peakVerdict(peakKn, setup);
+    if (over) out.push(over);
+  }
   const force = peakKn === undefined ? 'none' : 'read';
   if (out.length === 0) out.push(verdict('stroke.good', { ...peak, with: { fitting, force } }));
-  return { status: worst(out), verdicts: out };
+  return { status: worst(out), verdicts: gravestFirst(out) };
 }

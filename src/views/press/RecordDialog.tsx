@@ -42,7 +42,8 @@ export function RecordDialog({
   const parsed = readTyped(depth, 'length');
   const depthMm = parsed.ok ? parsed.value : undefined;
   const peakKn = peakOf(stroke);
-  const verdict = depthMm === undefined ? undefined : judgeStroke({ peakKn, depthMm }, setup);
+  const verdict =
+    depthMm === undefined ? undefined : judgeStroke({ peakKn, depthMm }, setup, stroke.way);
   const record = async (e: React.FormEvent) => {
     e.preventDefault();
     if (depthMm === undefined) return;

@@ -143,7 +143,7 @@ function OneStroke({
   const open = !recorded && settled && !refused && cautionRead && !blows;
   const keep = async (s: Stack) => {
     const made = recordOf(stroke, s);
-    const good = judgeStroke(made, setup).status === 'good';
+    const good = judgeStroke(made, setup, stroke.way).status === 'good';
     // Who works less deep goes on from what came off as it should.
     if ((await send('stroke-recorded', made)) && good && worksInOneGo(view)) onNext();
   };

@@ -7,21 +7,25 @@ import {
   requirementOf,
   solvedFor,
   stackOf,
+  strokeJudged,
+  strokeWay,
   toolsFor,
   unsettled,
 } from '../../core/job/index.ts';
+import type {
+  judgeStroke} from '../../core/press/index.ts';
 import {
   type Setup,
   type Judgement,
   judgeReading,
   judgeStack,
-  judgeStroke,
   type Operation,
   type Press,
   type SolveResult,
   type Stack,
   type StillOpen,
   type StrokeReading,
+  type StrokeWay,
   toSettle,
   typedCall,
 } from '../../core/press/index.ts';
@@ -46,6 +50,8 @@ export interface Stroke {
   /** Greatest force that was read without its travel. */
   peakKn: number | undefined;
   live: Verdict | undefined;
+  /** What was read on the way, in this try. */
+  way: StrokeWay;
   recorded: ReturnType<typeof judgeStroke> | undefined;
   refused: Refusal | undefined;
 }
@@ -102,7 +108,8 @@ export function useStroke(operation: Operation, again = false): Stroke | undefin
       readings,
       peakKn,
       live: last && liveOf(readings, last, setup, state.traces[operation] !== undefined),
-      recorded: done && judgeStroke(done, setup),
+      way: { readings, call: ofThisTry ? strokeWay(view, operation, setup).call : undefined },
+      recorded: done && strokeJudged(view, operation),
       refused: done ? undefined : mayBegin(operation, view),
     };
   }, [operation, view, again]);
