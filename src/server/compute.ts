@@ -227,6 +227,7 @@ export function threadSizes({ thread: text }: Static<typeof ThreadSchema>) {
   return {
     thread: thread.name,
     listed: thread.listed,
+    hand: thread.hand ?? 'right',
     stressAreaMm2: stressAreaMm2(thread),
     pitchDiameterMm: pitchDiameterMm(thread),
   };
@@ -247,7 +248,7 @@ export function clamp({ thread: text, grade: graded, torqueNm, ...b }: Static<ty
   const rub = { thread, ...b };
   const clampKn = clampN(torqueNm, rub) / 1000;
   if (graded === undefined) return { clampKn };
-  const grade = readGrade(graded);
+  const grade = readGrade(graded, thread.series);
   const strength = grade && strengthOf(grade, thread);
   if (!strength)
     throw invalid([

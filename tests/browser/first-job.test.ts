@@ -198,13 +198,13 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
     ['37', '6'],
   ]);
   await shows(page, /inside the expected band/u);
-  await gauge(page, [['41.5', '7.4']]);
+  await gauge(page, [['41.5', '14']]);
   await shows(page, /Seated/u);
   // Short of its seat is Stop; the way on is to press again.
   await keepStroke(page, 'Record seat', '30');
   await shows(page, /Stop/u);
   await button(page, 'Press again').click();
-  await gauge(page, [['41.5', '7.4']]);
+  await gauge(page, [['41.5', '14']]);
   await recordStroke(page, 'Record seat', '41.6');
   await button(page, 'Part of the groove is hidden').click();
   await shows(page, /Stop.*press again until the groove is clear/u);
@@ -280,7 +280,7 @@ it('takes unit 07 from the floor to a signed job card, past a wrong adapter and 
   ).toEqual([80, 121, 180, 5, 70, 60, null]);
   expect(card.oldPart[0]).toMatchObject({ what: 'Outer diameter', value: '76.00', limit: '76.00' });
   const csv = await (await page.request.get(`${shopUrl}/api/jobs/${id}/card.csv`)).text();
-  expect(csv).toContain('stroke,Press bearing into knuckle,"7.4 kN, 41.6 mm"');
+  expect(csv).toContain('stroke,Press bearing into knuckle,"14 kN, 41.6 mm"');
   await go(page, '/archive');
   await page.getByLabel(/^Unit, part/u).fill('07 N4076');
   await page.locator('.archive-jobs li', { hasText: 'Signed' }).waitFor();

@@ -121,7 +121,7 @@ export const clamp: Calculator = {
     const { thread } = read;
     if (a.number('hex') <= thread.diameterMm)
       throw new RangeError('hex: wider than the thread is thick');
-    const grade = a.has('grade') ? readGrade(a.word('grade')) : undefined;
+    const grade = a.has('grade') ? readGrade(a.word('grade'), thread.series) : undefined;
     if (a.has('grade') && !grade) throw new RangeError('grade: not a grade in the tables');
     const face = faceDiameterMm(a.number('hex'), thread.diameterMm);
     const states = ['dry', 'oiled', 'greased'] as const;

@@ -130,7 +130,7 @@ describe('a pair set by its nut', () => {
     ['2-3', /from 4 to 40/u],
     ['2.5-41', /from 4 to 40/u],
     ['ring M52 × 1.5', /no thread/u],
-    ['M52 × 1.5 left', /no thread/u],
+    ['M52 × 1.5 left', 1.5],
     ['about 2.5-16', /no thread/u],
     ['large', /no thread/u],
     [undefined, /not on record/u],

@@ -19,7 +19,7 @@ export function threadOnNut(p: Procedure, stage: Stage): ThreadOnNut | undefined
   const { thread } = read;
   const states = [...new Set<ThreadState>(['dry', p.thread, 'greased'])];
   const face = faceDiameterMm(p.hexMm, thread.diameterMm);
-  const grade = p.grade === undefined ? undefined : readGrade(p.grade);
+  const grade = p.grade === undefined ? undefined : readGrade(p.grade, thread.series);
   const { bars, proofN } = clampBars(stage.value, thread, face, states, grade);
   const asked = bars.find((b) => b.state === p.thread);
   const greased = bars.at(-1);

@@ -136,13 +136,30 @@ describe('threads', () => {
     expect([ksi('J429-5', '1-8'), ksi('J429-5', '1 1/4-7')]).toEqual([85, 74]);
     expect([ksi('J429-2', '3/4-10'), ksi('J429-2', '7/8-9')]).toEqual([55, 33]);
     expect(strengthOf('J429-8', thread('M48 × 5'))).toBeUndefined();
-    expect(['10.9', 'SAE 8', 'grade 5', '8.2', '7.7'].map(readGrade)).toEqual([
+    const read = (series: 'metric' | 'unified') => (text: string) => readGrade(text, series);
+    expect(['10.9', 'SAE 8', 'grade 5', '8.2', '7.7'].map(read('unified'))).toEqual([
       '10.9',
       'J429-8',
       'J429-5',
       'J429-8',
       undefined,
     ]);
+    // ISO 898-2, from memory: a metric nut marked 8 goes with a bolt 8.8; SAE J429 is of inch threads alone.
+    expect(['8', '10', '12', '8.8', 'SAE 8', '7'].map(read('metric'))).toEqual([
+      '8.8',
+      '10.9',
+      '12.9',
+      '8.8',
+      undefined,
+      undefined,
+    ]);
+  });
+  it('reads a left-hand thread as one', () => {
+    // ISO 965-1: LH behind the size.
+    for (const text of ['M24 × 1.5 LH', 'M24x1.5-LH', 'm24 × 1.5 left-hand'])
+      expect(thread(text)).toMatchObject({ name: 'M24 × 1.5 LH', hand: 'left', pitchMm: 1.5 });
+    expect(thread('1/2-13 LH')).toMatchObject({ name: '1/2-13 LH', hand: 'left' });
+    expect('hand' in thread('M24 × 1.5')).toBe(false);
   });
 });
 

@@ -14,6 +14,8 @@ export interface Thread {
   diameterMm: number;
   pitchMm: number;
   series: 'metric' | 'unified';
+  /** Tightened the other way round; right-handed unless said. */
+  hand?: 'left';
   /** Stands in the table of its standard; centre nuts also use pairs that do not, which are asked about, not refused. */
   listed: boolean;
 }
@@ -79,8 +81,18 @@ function unified(inch: number, perInch: number | undefined, series: string | und
   };
 }
 
-/** Reads "M22 × 1.5", "M12", "1/2-13", "3/4 UNF", "1¼-12"; says what is wrong with anything else. */
+/** A thread that is tightened the other way round says so behind its size: LH, left, left-hand. ISO 965-1. */
+const leftHand = /[\s-]*(?:LH|left(?:[\s-]?hand(?:ed)?)?)$/iu;
+
+/** Reads "M22 × 1.5", "M12", "1/2-13", "3/4 UNF", "1¼-12", each with LH behind it; says what is wrong with anything else. */
 export function readThread(text: string): Read {
+  const size = text.trim().replace(leftHand, '');
+  const read = readRightHand(size);
+  if (!read.ok || size === text.trim()) return read;
+  return { ok: true, thread: { ...read.thread, name: `${read.thread.name} LH`, hand: 'left' } };
+}
+
+function readRightHand(text: string): Read {
   const plain = [...text.trim()]
     .map((c) => fractionSigns[c] ?? c)
     .join('')
@@ -122,11 +134,28 @@ export function yieldClampN(thread: Thread, yieldMpa: number, frictionThread: nu
   return (yieldShare * yieldMpa * (Math.PI / 4) * d0 ** 2) / Math.sqrt(1 + 3 * twist ** 2);
 }
 
-/** Reads a grade as it stands on a head or in a manual: "10.9", "SAE 8", "grade 5"; undefined for anything else. */
-export function readGrade(text: string): Grade | undefined {
+/** The bolt that a metric nut of a class belongs to: its class before the point. ISO 898-2, from memory. */
+const boltOfNut: Readonly<Record<string, Grade>> = {
+  '5': '5.8',
+  '6': '6.8',
+  '8': '8.8',
+  '9': '9.8',
+  '10': '10.9',
+  '12': '12.9',
+};
+
+/**
+ * Reads a grade as it stands on a head, on a nut or in a manual: "10.9", "SAE 8", "grade 5", and a bare "8" by the thread
+ * it stands on: a metric nut of class 8 goes with a bolt 8.8 (ISO 898-2), an inch head of grade 8 is another (SAE J429).
+ * Undefined for anything else, an inch grade on a metric thread among it.
+ */
+export function readGrade(text: string, series: Thread['series']): Grade | undefined {
   const plain = text.trim().replaceAll(',', '.').toUpperCase();
+  if (series === 'metric') return boltOfNut[plain] ?? metricGrade(plain);
   const sae = /^(?:GRADE|SAE|J429)?[\s-]*(1|2|5|8|8\.2)$/u.exec(plain)?.[1];
   // 8.2 is as strong as 8: another steel.
   if (sae) return `J429-${sae === '8.2' ? '8' : sae}` as Grade;
-  return grades.find((g) => g === plain);
+  return metricGrade(plain);
 }
+const metricGrade = (plain: string): Grade | undefined =>
+  grades.find((g) => g === plain && !g.startsWith('J429'));

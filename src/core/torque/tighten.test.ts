@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   barWay,
+  judgeWrench,
   judgeTurn,
   rankTools,
   type Round,
@@ -178,6 +179,14 @@ describe('which of the tools', () => {
     const silent = tool('m', { type: 'multiplier', ratio: 4 });
     const set = settingOf(720, middle, { multiplierId: 'm' }, [silent], '').setNm;
     expect(set).toBeCloseTo(720 / 3.6, 9);
+    const said = (nm: number, more: Partial<Wrench>) =>
+      settingOf(nm, middle, { multiplierId: 'm' }, [{ ...silent, ...more }], '').verdicts.map(
+        (v) => `${v.rule} ${v.status}`,
+      );
+    expect(said(720, {})).toEqual(['wrench.good good', 'wrench.efficiency check']);
+    expect(said(720, { efficiency: 0.8 })).not.toContain('wrench.efficiency check');
+    // Chosen by hand, past its own end, it is Stop all the same.
+    expect(said(720, { efficiency: 0.9, maxNm: 700 })).toContain('wrench.range stop');
     const strong = tool('m', { type: 'multiplier', ratio: 5, maxNm: 800 });
     expect(rankTools(900, [middle, strong], '').every((w) => !w.through.multiplierId)).toBe(true);
     expect(rankTools(800, [middle, strong], '')[0]!.through.multiplierId).toBe('m');
@@ -210,6 +219,17 @@ describe('which of the tools', () => {
     expect(behind.verdicts).toMatchObject([{ rule: 'wrench.behind', status: 'stop' }]);
     const unknown = settingOf(100, tool('w', { maxNm: 200 }), { offsetMm: 50 }, [], '');
     expect(unknown.lengthUnknown).toBe(true);
+  });
+  // ISO 6789-1, from memory: 6 % where a tool ends at 10 N·m; below its scale it cannot be set at all.
+  it('cannot be set below its scale, and may be off by more where it is small', () => {
+    const rules = (nm: number, w: Wrench) =>
+      judgeWrench(w, nm, '').map((v) => `${v.rule} ${v.status}`);
+    expect(rules(39, middle)).toEqual(['wrench.range stop']);
+    expect(rules(40, middle)).toEqual(['wrench.good good']);
+    expect(rules(30, tool('w', { minNm: 20, maxNm: 200 }))).toEqual(['wrench.range check']);
+    const driver = tool('d', { type: 'click', minNm: 2, maxNm: 10, deviationPct: 5.5 });
+    expect(rules(6, driver)).toEqual(['wrench.good good']);
+    expect(rules(6, { ...driver, deviationPct: 6.1 })).toEqual(['wrench.deviation check']);
   });
   it('is told off by more than its class allows', () => {
     const off = (deviationPct: number) =>

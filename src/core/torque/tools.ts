@@ -36,6 +36,19 @@ const grave = ({ verdicts }: ToolWay) => {
   return verdicts.every((v) => v.status === 'good') ? 0 : 1;
 };
 
+/** What speaks against a multiplier for a torque at the nut: past its own end, or what arrives through it not on record. */
+function multiplierVerdicts(nm: number, m: Wrench | undefined): Verdict[] {
+  if (!m) return [];
+  const part = m.name;
+  const range = { part, value: nm, min: m.minNm ?? 0, max: m.maxNm ?? nm, unit: 'N·m' as const };
+  return [
+    ...(m.maxNm !== undefined && nm > m.maxNm ? [verdict('wrench.range', range, 'stop')] : []),
+    ...(m.efficiency === undefined
+      ? [verdict('wrench.efficiency', { part, value: usualEfficiency * 100, unit: '%' })]
+      : []),
+  ];
+}
+
 /** What is set on a wrench for a torque at the nut, and how it stands to that. */
 export function settingOf(
   nm: number,
@@ -69,7 +82,7 @@ export function settingOf(
     wrench,
     through,
     setNm,
-    verdicts: judgeWrench(wrench, setNm, today),
+    verdicts: [...judgeWrench(wrench, setNm, today), ...multiplierVerdicts(nm, multiplier)],
     ...(lengthUnknown ? { lengthUnknown } : {}),
   };
 }

@@ -1,4 +1,4 @@
-import { geometry, practice, ruleTable } from '../rules/rule.ts';
+import { geometry, judgement, practice, ruleTable } from '../rules/rule.ts';
 
 const maker = 'the maker’s procedure on record';
 
@@ -240,9 +240,17 @@ export const torqueRules = ruleTable({
   'wrench.deviation': {
     title: 'A last deviation inside the tool’s class',
     says: ['check'],
-    source: 'ISO 6789-1, 4 % (from memory)',
+    source: 'ISO 6789-1, 4 %, up to 10 N·m 6 % (from memory)',
     sentence: (f) =>
-      `${f.part} was ${f.value > 0 ? '+' : '−'}${Math.abs(f.value).toFixed(1)} % off at its last calibration: more than 4 %.`,
+      `${f.part} was ${f.value > 0 ? '+' : '−'}${Math.abs(f.value).toFixed(1)} % off at its last calibration: more than ${f.max} %.`,
+  },
+  'wrench.efficiency': {
+    title: 'What arrives through a multiplier',
+    says: ['check'],
+    source: judgement,
+    digits: 0,
+    sentence: (f) =>
+      `How much arrives through ${f.part} is not on its record: ${f.at} % is taken. If only 75 % arrives, the nut is a sixth too loose.`,
   },
   'wrench.length': {
     title: 'Length from square to grip',
@@ -272,7 +280,7 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       f.value > f.max
         ? `${f.part} ends at ${f.most} N·m. Take a larger one or a multiplier.`
-        : `${f.value} N·m is below the fifth of ${f.part}'s range where it can be trusted.`,
+        : `${f.value} N·m is below ${f.least} N·m, from where ${f.part} can be set and trusted.`,
   },
   'wrench.calibration': {
     title: 'Calibration not run out',

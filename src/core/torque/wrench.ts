@@ -40,8 +40,8 @@ export type Wrench = Static<typeof WrenchSchema>;
 /** A wrench is trusted from this share of its largest value on. ISO 6789-1. */
 const trustedFrom = 0.2;
 
-/** Deviation that a tool of its class may show, per cent. ISO 6789-1, from memory. */
-const mostDeviationPct = 4;
+/** Deviation that a tool of its class may show, per cent: more for one that ends at 10 N·m. ISO 6789-1, from memory. */
+const mostDeviationPct = ({ maxNm = 0 }: Wrench): number => (maxNm <= 10 ? 6 : 4);
 
 /** From where to where a wrench can be trusted, N·m: 20 % to 100 % of its largest value (ISO 6789-1); undefined for what reads no torque. */
 export const trustedRange = ({
@@ -59,12 +59,15 @@ export function judgeWrench(w: Wrench, nm: number, today: string): Verdict[] {
   const { low, high } = trusted;
   const range = { part, value: nm, min: low, max: high, unit: 'N·m' as const };
   if (nm > high) out.push(verdict('wrench.range', range, 'stop'));
+  // Below the end of its scale it cannot be set at all; below a fifth it can, and is not to be trusted.
+  else if (nm < (w.minNm ?? 0)) out.push(verdict('wrench.range', range, 'stop'));
   else if (nm < low) out.push(verdict('wrench.range', range, 'check'));
   if (w.calibrationDue !== undefined && w.calibrationDue < today)
     out.push(verdict('wrench.calibration', { part, with: { due: w.calibrationDue } }));
   const { deviationPct = 0 } = w;
-  if (Math.abs(deviationPct) > mostDeviationPct)
-    out.push(verdict('wrench.deviation', { part, value: deviationPct }));
+  const most = mostDeviationPct(w);
+  if (Math.abs(deviationPct) > most)
+    out.push(verdict('wrench.deviation', { part, value: deviationPct, max: most }));
   return out.length > 0 ? out : [verdict('wrench.good', range)];
 }
 

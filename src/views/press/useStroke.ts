@@ -12,8 +12,7 @@ import {
   toolsFor,
   unsettled,
 } from '../../core/job/index.ts';
-import type {
-  judgeStroke} from '../../core/press/index.ts';
+import type { judgeStroke } from '../../core/press/index.ts';
 import {
   type Setup,
   type Judgement,
