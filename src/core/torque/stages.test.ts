@@ -266,8 +266,8 @@ describe('tools', () => {
   ])('at %d N·m a wrench of 200 is %s', (nm, status) =>
     expect(judgeWrench(wrench('w'), nm, today)[0]!.status).toBe(status),
   );
-  it('are not trusted under their own least, nor from the day after their calibration ran out', () => {
-    expect(judgeWrench(wrench('w', { minNm: 60 }), 50, today)[0]!.status).toBe('check');
+  it('cannot be set under their own least, nor be trusted from the day after their calibration ran out', () => {
+    expect(judgeWrench(wrench('w', { minNm: 60 }), 50, today)[0]!.status).toBe('stop');
     const due = (calibrationDue: string) =>
       judgeWrench(wrench('w', { calibrationDue }), 120, today);
     expect([due('2026-01-02'), due('2026-01-01')].map((v) => v[0]!.rule)).toEqual([
