@@ -47,7 +47,7 @@ const limits: [
     'a face that runs out',
     100,
     [0, 5000],
-    (a, b) => judgeRunout(fitRunout(face(a, b)), 0.1, 'test').rule === 'runout.over',
+    (a, b) => judgeRunout(fitRunout(face(a, b)), 0.1, 'test')[0]!.rule === 'runout.over',
   ],
   [
     'a part that does not belong',

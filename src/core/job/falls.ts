@@ -208,6 +208,7 @@ const falls: Falls = {
   'told-from-hub': (s, e) => {
     if (e.type !== 'runout-read') return;
     if (e.body.face === 'hub') delete s.runout.disc;
+    checkFalls(s, 'runout');
   },
 };
 

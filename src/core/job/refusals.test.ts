@@ -37,6 +37,14 @@ const refused = <T extends EventType>(
 const { peakKn: _force, ...unread } = bearingIn();
 const { actual: _actual, ...unreadStage } = stage();
 
+/** Eight readings round a hub that runs out by 0.4 mm. */
+const tilted: EventBody<'runout-read'> = {
+  face: 'hub',
+  instrumentId: 'clock',
+  radiusMm: 60,
+  readings: Array.from({ length: 8 }, (_, i) => [i * 45, 0.2 * Math.cos((i * Math.PI) / 4)]),
+};
+
 /** Every station closed but one. */
 const allBut = (open: Station) =>
   stations.filter((s) => s !== open).map((station) => event('station-done', { station }));
@@ -461,6 +469,14 @@ describe('what may not be recorded', () => {
       { checkId: 'runout', value: -0.02, typed: '-0.02' },
       'prove.sign',
       'value',
+    ),
+    refused(
+      'a runout that is not what was read round the hub',
+      'check-recorded',
+      { checkId: 'runout', value: 0.02, typed: '0.02' },
+      'prove.disagrees',
+      'value',
+      { events: [event('runout-read', tilted)] },
     ),
     refused(
       'anything on a closed job',

@@ -35,6 +35,14 @@ export const proveRules = ruleTable({
     source: practice,
     sentence: (f) => `“${f.part}” needs a reading in ${f.is('unit')}.`,
   },
+  'prove.disagrees': {
+    title: 'One runout, one figure',
+    says: ['refuses'],
+    source: judgement,
+    digits: 3,
+    sentence: (f) =>
+      `${f.at} mm typed, and ${f.is('read')} mm was read round the face: one of the two is wrong. Read the face again, or take what was read.`,
+  },
   'prove.unchecked': {
     title: 'Every check of the release',
     says: ['owes'],

@@ -74,17 +74,18 @@ describe('readings round a flange', () => {
       { numRuns: 50 },
     );
   });
-  it('are judged: rust before a limit, a limit before good', () => {
+  it('are judged: a limit before rust, rust before good, and neither hides the other', () => {
     const say = (readings: TurnedReading[], limit?: number) =>
-      judgeRunout(fitRunout(readings), limit, 'made up').rule;
+      judgeRunout(fitRunout(readings), limit, 'made up').map((v) => v.rule);
     const clean = face(8, 0.04, 10);
     expect([say(clean), say(clean, 0.1), say(clean, 0.07)]).toEqual([
-      'runout.good',
-      'runout.good',
-      'runout.over',
+      ['runout.good'],
+      ['runout.good'],
+      ['runout.over'],
     ]);
     const rusty = face(8, 0.01, 10, (i) => (i === 3 ? 0.09 : 0));
-    expect(say(rusty, 0.01)).toBe('runout.rest');
+    expect(say(rusty, 0.01)).toEqual(['runout.over', 'runout.rest']);
+    expect(say(rusty, 0.2)).toEqual(['runout.rest']);
     expect([restStandsOut(fitRunout(rusty)), restStandsOut(fitRunout(clean))]).toEqual([
       true,
       false,

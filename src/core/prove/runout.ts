@@ -150,16 +150,16 @@ const leastGainMm = 0.01;
 export const restStandsOut = (f: RunoutFit): boolean =>
   f.restMm > f.tiltMm / 2 && f.restMm > leastGainMm;
 
-/** What the readings of a face say, held against the limit where there is one, mm. */
-export function judgeRunout(f: RunoutFit, limitMm: number | undefined, source: string): Verdict {
+/** What the readings of a face say, held against the limit where there is one, mm; gravest first. */
+export function judgeRunout(f: RunoutFit, limitMm: number | undefined, source: string): Verdict[] {
   const found = { value: f.totalMm, unit: 'mm' as const, source };
-  if (f.restMm > f.tiltMm && f.restMm > leastGainMm)
-    return verdict('runout.rest', {
-      ...found,
-      value: f.restMm,
-      with: { at: f.worst.deg.toFixed(0) },
-    });
+  const out: Verdict[] = [];
   if (limitMm !== undefined && f.totalMm > limitMm)
-    return verdict('runout.over', { ...found, max: limitMm });
-  return verdict('runout.good', limitMm === undefined ? found : { ...found, max: limitMm });
+    out.push(verdict('runout.over', { ...found, max: limitMm }));
+  if (f.restMm > f.tiltMm && f.restMm > leastGainMm)
+    out.push(
+      verdict('runout.rest', { ...found, value: f.restMm, with: { at: f.worst.deg.toFixed(0) } }),
+    );
+  const limit = limitMm === undefined ? {} : { max: limitMm };
+  return out.length > 0 ? out : [verdict('runout.good', { ...found, ...limit })];
 }

@@ -20,8 +20,14 @@ const anyOutside = {
   over: 'torque.over',
   overStretch: 'torque.over-stretch',
 } as const;
-/** What lies outside the window of a play or a drag is no pull too far. */
+/** What lies outside the window of a play, a drag or a turn back is no pull too far: each says what to do in its own words. */
 const outside = {
+  'back-off': {
+    under: 'torque.back-short',
+    over: 'torque.back-far',
+    overStretch: 'torque.back-far',
+  },
+  'turn-hub': { under: 'torque.turns-short', over: 'torque.over', overStretch: 'torque.over' },
   'end-play': { under: 'adjust.tight', over: 'adjust.loose', overStretch: 'adjust.loose' },
   drag: { under: 'torque.drag-under', over: 'torque.drag-over', overStretch: 'torque.drag-over' },
 } as const satisfies Partial<Record<Stage['kind'], Record<keyof typeof anyOutside, RuleId>>>;
@@ -50,7 +56,7 @@ export function judgeStage(
     source: ours ? `${p.source}; window ${judgement}, none is printed` : p.source,
   };
   if (actual === undefined) return verdict('torque.no-reading', found, 'stop');
-  const rules = s.kind === 'end-play' || s.kind === 'drag' ? outside[s.kind] : anyOutside;
+  const rules = s.kind in outside ? outside[s.kind as keyof typeof outside] : anyOutside;
   if (actual < low) return verdict(rules.under, found);
   if (actual > high) return verdict(p.stretch ? rules.overStretch : rules.over, found);
   return verdict('torque.in-window', found);

@@ -94,6 +94,23 @@ describe('a stage', () => {
     expect(judgeStage(p, s, { actual })).toMatchObject({ status, rule, source: 'made up' }),
   );
 
+  // Common practice, no published source: what is turned back too far is turned on, and no thread is spoilt by it.
+  it('of a turn back or of the hub says how far to turn, and begins nothing again', () => {
+    const back = stage('back', 'back-off', { value: 180, tolerance: 10 });
+    const say = (s: Stage, actual: number) => {
+      const v = judgeStage({ ...p, stretch: true }, s, { actual });
+      return `${v.status}: ${sentence(v)}`;
+    };
+    expect(say(back, 140)).toMatch(/^check: Turn it back by 30° more/u);
+    expect(say(back, 220)).toMatch(/^check: .*turn it on by 30°/u);
+    expect(say(turns, 4)).toMatch(/^check: Turn the hub once more/u);
+    const on = walkProcedure({ ...p, stages: [base, back, lock] }, [
+      { stageId: 'base', actual: 120 },
+      { stageId: 'back', actual: 220 },
+    ]);
+    expect(on).toMatchObject({ current: 1, restart: false });
+  });
+
   it('that a wrench saw spoilt is Stop at any figure, and the walk goes back to the first stage', () => {
     for (const pull of ['slipped', 'cross-threaded', 'yielding'] as const) {
       expect(judgeStage(p, angle, { actual: 60, pull }).status).toBe('stop');

@@ -74,7 +74,6 @@ describe('threads', () => {
     ['1/2-13 long', /no thread/u],
     ['1/2/3-13', /no thread/u],
     ['zM12', /no thread/u],
-    ['M12 × 1.75 LH', /no thread/u],
     ['M12 × 1.75 and a good deal more', /^“M12 × 1\.75 and a goo” is no thread/u],
   ])('%s is none, and told why', (text, reason) => {
     const read = readThread(text);

@@ -29,6 +29,31 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       `Below the window by ${(f.min - f.value).toFixed(0)}: keep pulling, one smooth pull, and record again.`,
   },
+  'torque.back-short': {
+    title: 'Turned back as far as said',
+    says: ['check'],
+    source: maker,
+    digits: 0,
+    sentence: (f) => `Turn it back by ${(f.min - f.value).toFixed(0)}° more, and record it again.`,
+  },
+  'torque.back-far': {
+    title: 'Not turned back further than said',
+    says: ['check'],
+    source: maker,
+    digits: 0,
+    sentence: (f) =>
+      `Turned back too far: turn it on by ${(f.value - f.max).toFixed(0)}°, and record where it stands.`,
+  },
+  'torque.turns-short': {
+    title: 'As many turns of the hub as said',
+    says: ['check'],
+    source: maker,
+    digits: 0,
+    sentence: (f) => {
+      const more = Math.ceil(f.min - f.value);
+      return `Turn the hub ${more === 1 ? 'once' : `${more} times`} more, and record all its turns.`;
+    },
+  },
   'torque.over': {
     title: 'Not over the window',
     says: ['stop'],

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { checksFor, cornerRecord, runoutOf } from '../../core/job/index.ts';
 import { judgeRunout } from '../../core/prove/index.ts';
+import { worst } from '../../core/verdict.ts';
 import { fixed } from '../../core/units/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { InstrumentPicker } from '../../ui/Instrument.tsx';
@@ -200,10 +201,14 @@ function RunoutCall({ face }: { face: Face }) {
         mm.
       </Call>
     );
-  const verdict = judgeRunout(f, limit?.max, limit?.limitSource ?? '');
+  const verdicts = judgeRunout(f, limit?.max, limit?.limitSource ?? '');
   return (
-    <Call status={verdict.status}>
-      <RuleLink said={verdict} />
+    <Call status={worst(verdicts)}>
+      {verdicts.map((v) => (
+        <span key={v.rule} className="block">
+          <RuleLink said={v} />
+        </span>
+      ))}
     </Call>
   );
 }

@@ -1,3 +1,6 @@
+import type { EventBody } from '../../schemas/events.ts';
+import { apart } from '../../printed.ts';
+import { runoutOf } from '../runout-on-job.ts';
 import { canBe, circleFault } from '../../prove/index.ts';
 import { ruleOfOverride } from '../../rules/index.ts';
 import type { JobNow } from '../job-now.ts';
@@ -17,6 +20,22 @@ export function clockBack(odometerKm: number, { ctx }: JobNow): Refusal | undefi
     : undefined;
 }
 
+/** Two readings of one runout may be so far apart, mm: a division of the indicator either way. Our judgement. */
+const runoutAlikeMm = 0.02;
+
+/** A runout that was read round the face is not answered by another figure: one of the two is wrong. */
+function againstReadings(
+  { checkId, value }: EventBody<'check-recorded'>,
+  job: JobNow,
+): Refusal | undefined {
+  if (checkId !== 'runout' || value === undefined) return undefined;
+  const { hub, disc } = runoutOf(job);
+  const read = [hub, disc].flatMap((f) => (f ? [f.fit.totalMm] : []));
+  if (read.length === 0 || read.some((mm) => apart(mm, value) <= runoutAlikeMm)) return undefined;
+  const most = Math.max(...read);
+  return refuse('value', 'prove.disagrees', { value, unit: 'mm', with: { read: most.toFixed(3) } });
+}
+
 export const proveGuards: Guards = {
   'runout-read': (b, job) => {
     const wrong = circleFault(b.readings.map(([deg, mm]) => ({ deg, mm })));
@@ -31,7 +50,7 @@ export const proveGuards: Guards = {
     if (!check) return refuse('checkId', 'prove.check', { part: b.checkId });
     if (b.value !== undefined)
       return canBe(check, b.value)
-        ? undefined
+        ? againstReadings(b, job)
         : refuse('value', 'prove.sign', { part: check.text });
     if (!check.numeric) return undefined;
     return refuse('value', 'prove.reading', {
