@@ -4,6 +4,7 @@ import type { Aim, WrenchFault } from '../core/standins/wrench.ts';
 import {
   afterPull,
   followPull,
+  type PullSample,
   snugOf,
   type Stage,
   stageWindow,
@@ -62,16 +63,19 @@ async function* messages(
   stage: Stage,
   snugNm: number,
   setting: StandInSetting,
+  gain: number,
 ): AsyncGenerator<WrenchMessage> {
+  // The stand-in knows the nut; what stands between shows another figure on the wrench.
+  const shows = (s: PullSample): PullSample => ({ ...s, torqueNm: s.torqueNm / gain });
   const seen = wrench.seen.length > 0 ? followPull(wrench.seen, snugNm) : undefined;
   const next = afterPull(stage.kind, seen, wrench.lost);
   // A nut that cannot be judged any more by pulling is not pulled.
   const ends = next === 'by-mark' || next === 'spoilt';
   if (!ends) wrench.lost = false;
   const { name, standIn, lost } = wrench;
-  yield { name, standIn, lost, seen: [...wrench.seen] };
+  yield { name, standIn, lost, seen: wrench.seen.map(shows) };
   if (ends) return;
-  yield* wrench.read(aimOf(stage, setting), setting === 'silent');
+  for await (const s of wrench.read(aimOf(stage, setting), setting === 'silent')) yield shows(s);
 }
 
 /** Readings of the stand-in wrench for one stage of the centre nut, as server-sent events, until it is put down. */
@@ -79,10 +83,13 @@ export async function wrenchStream(
   jobId: string,
   stageId: string,
   setting: string,
+  through: string,
 ): Promise<Response> {
   const known = standInSettings.find((s) => s === setting);
   if (!known)
     throw invalid([{ field: 'setting', reason: `One of ${standInSettings.join(', ')}.` }]);
+  const gain = Number(through);
+  if (!(gain > 0 && gain < 1000)) throw invalid([{ field: 'gain', reason: 'A number over 0.' }]);
   const view = await jobView(jobId);
   const stage = view.ctx.procedure?.stages.find((s) => s.id === stageId);
   if (!stage || !view.ctx.procedure) throw notFound('stage', stageId);
@@ -97,5 +104,5 @@ export async function wrenchStream(
   const letGo = claim(jobId);
   const reading = `${stageId}:${view.state.stages.length}`;
   const wrench = wrenchOn(jobId, reading, snugNm, known);
-  return sse(messages(wrench, stage, snugNm, known), letGo);
+  return sse(messages(wrench, stage, snugNm, known, gain), letGo);
 }

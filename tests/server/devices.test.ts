@@ -183,7 +183,7 @@ describe('the stand-in wrench', () => {
     const { rows } = await floorView();
     const job = rows.find((r) => r.station === 'torque')!.id;
     const { procedure } = (await ask('GET', `/api/jobs/${job}`)).json.ctx;
-    const at = (stage: string, setting: string) => `/api/jobs/${job}/wrench/${stage}/${setting}`;
+    const at = (stage: string, setting: string) => `/api/jobs/${job}/wrench/${stage}/${setting}/1`;
     const [, , , open, later, lock] = procedure.stages.map((s: Json) => s.id);
     expect(fieldsOf((await ask('GET', at(open, 'gently'))).json)).toEqual(['setting']);
     expect((await ask('GET', at('nothing', 'good'))).status).toBe(404);

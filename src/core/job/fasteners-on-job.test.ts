@@ -60,8 +60,21 @@ describe('fasteners besides the centre nut', () => {
     expect(tighten({ actual: 120, typed: '120' })).toBeUndefined();
     // Through an offset less is set: the tool that was too large for it is told by what is set.
     expect(tighten({ bolt: 3, through: { offsetMm: 40 } })).toBeUndefined();
+    // What was typed through it is what the wrench showed; the nut had more by the lever: T·(L + E)/L.
+    const long = job.now.ctx.wrenches.find((w) => w.id === 'click-200')!.lengthMm!;
+    const through = { offsetMm: 40 };
+    const atNut = (110 * (long + 40)) / long;
+    const typed = { bolt: 5, through, typed: '110' };
+    expect(refusedBy({ ...typed, actual: 110 })).toEqual(['wrench.shown', 'shown']);
+    expect(refusedBy({ ...typed, actual: 110, shown: 110 })).toEqual(['wrench.at-nut', 'actual']);
+    expect(refusedBy({ ...typed, actual: atNut, shown: 111 })).toEqual(['wrench.at-nut', 'actual']);
+    expect(refusedBy({ ...typed, typed: '111', actual: atNut, shown: 110 })).toEqual([
+      'job.typed',
+      'shown',
+    ]);
     const [wheel] = fastenersOf(job.now).filter((f) => f.answeredBy !== undefined);
     expect(wheel?.walk?.next).toEqual({ round: 1, bolt: 5 });
+    expect(tighten({ ...typed, actual: atNut, shown: 110 })).toBeUndefined();
   });
   it('without a length no offset is reckoned', () => {
     const { wrenches } = job.now.ctx;

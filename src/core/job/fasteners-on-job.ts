@@ -3,9 +3,12 @@ import type { EventBody } from '../schemas/events.ts';
 import {
   type Fastener,
   isSaid,
+  readThrough,
   type Round,
   roundsOf,
   settingOf,
+  showsOther,
+  type ToolWay,
   turnFault,
   type TightenWalk,
   tightenWalk,
@@ -108,12 +111,34 @@ export function tightenedRefusal(
   return toolRefusal(round.torqueNm, b, job);
 }
 
-/** A tool that cannot give a torque, with what stands between it and the nut. */
-export function toolRefusal(
-  nm: number,
-  { toolId, through = {} }: Pick<EventBody<'fastener-tightened'>, 'toolId' | 'through'>,
-  { ctx }: JobNow,
-): Refusal | undefined {
+/** Two figures of one torque may differ by this share of it: no more than rounding. */
+const roundingShare = 1e-5;
+
+type TorqueRead = Pick<
+  EventBody<'fastener-tightened'>,
+  'toolId' | 'through' | 'actual' | 'shown' | 'typed'
+>;
+
+/** What was typed of a wrench is what it showed, and what is at the nut follows from it. */
+function shownRefusal(b: TorqueRead, way: ToolWay): Refusal | undefined {
+  if (b.actual === undefined || (!showsOther(way) && b.shown === undefined)) return undefined;
+  const part = way.wrench.name;
+  if (b.shown === undefined)
+    return b.typed === undefined ? undefined : refuse('shown', 'wrench.shown', { part });
+  const { actual } = readThrough(b.shown, way);
+  return Math.abs(actual - b.actual) <= roundingShare * Math.max(1, actual)
+    ? undefined
+    : refuse('actual', 'wrench.at-nut', {
+        part,
+        value: b.actual,
+        unit: 'N·m',
+        with: { shown: b.shown.toFixed(1), nut: actual.toFixed(1) },
+      });
+}
+
+/** A tool that cannot give a torque, with what stands between it and the nut; or a figure that it cannot have shown. */
+export function toolRefusal(nm: number, b: TorqueRead, { ctx }: JobNow): Refusal | undefined {
+  const { toolId, through = {} } = b;
   const tool = ctx.wrenches.find((w) => w.id === toolId);
   if (!tool || tool.retired) return refuse('toolId', 'kit.tool', { part: toolId });
   const between = ctx.wrenches.find((w) => w.id === through.multiplierId);
@@ -122,5 +147,5 @@ export function toolRefusal(
   const way = settingOf(nm, tool, through, ctx.wrenches, '');
   if (way.lengthUnknown) return refuse('through.offsetMm', 'wrench.length', { part: tool.name });
   const gravest = way.verdicts.find((v) => v.status === 'stop');
-  return gravest && { field: 'toolId', ...gravest };
+  return gravest ? { field: 'toolId', ...gravest } : shownRefusal(b, way);
 }

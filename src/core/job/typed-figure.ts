@@ -15,6 +15,15 @@ interface Figure {
   dimension: Dimension | undefined;
 }
 
+/** What was typed of a tool is what it showed. */
+const readOf = (
+  { actual, shown }: { actual?: number; shown?: number },
+  dimension: Dimension | undefined,
+): Figure =>
+  dimension === 'torque' && shown !== undefined
+    ? { field: 'shown', value: shown, dimension }
+    : { field: 'actual', value: actual, dimension };
+
 /** Entries that keep what was typed beside the figure that was read from it. */
 const figureIn: { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Figure } = {
   'old-part-read': (b) => ({
@@ -26,12 +35,12 @@ const figureIn: { [T in EventType]?: (body: EventBody<T>, job: JobNow) => Figure
   'fact-seen': (b) => ({ field: 'amountMl', value: b.amountMl, dimension: 'volume' }),
   'stage-recorded': (b, { ctx }) => {
     const stage = ctx.procedure?.stages.find((s) => s.id === b.stageId);
-    return { field: 'actual', value: b.actual, dimension: stage && stageUnit(stage) };
+    return readOf(b, stage && stageUnit(stage));
   },
   'fastener-tightened': (b, job) => {
     const round = fastenersOf(job).find((f) => f.id === b.fastenerId)?.rounds[b.round - 1];
     const dimension = round && 'angleDeg' in round ? 'angle' : 'torque';
-    return { field: 'actual', value: b.actual, dimension };
+    return readOf(b, dimension);
   },
   'check-recorded': (b, job) => {
     const check = checksFor(job).find((c) => c.id === b.checkId);

@@ -27,6 +27,8 @@ import { TypedProcedureSchema } from '../torque/stage.ts';
 const OperationId = oneOf(operations);
 const StationId = oneOf(stations);
 const Reading = Type.Number({ minimum: -1000, maximum: 5000 });
+/** What the wrench showed, N·m, where that is another figure than the torque at the nut: through an offset or a multiplier, or by its deviation. */
+const Shown = Type.Number({ minimum: 0, maximum: 5000 });
 
 /** Zero of the instrument and temperature of the part, where they were read. */
 const Taken = {
@@ -207,8 +209,9 @@ export const eventBodies = {
     of: Type.Integer({ minimum: 1, maximum: 10 }),
     round: Type.Integer({ minimum: 1, maximum: 6 }),
     bolt: Type.Integer({ minimum: 1, maximum: 10 }),
-    /** N·m or degrees, as the round asks; absent where the tool only said that it is reached. */
+    /** N·m at the nut or degrees, as the round asks; absent where the tool only said that it is reached. */
     actual: Maybe(Reading),
+    shown: Maybe(Shown),
     typed: Maybe(Text(40)),
     toolId: Id,
     through: Maybe(ThroughSchema),
@@ -220,7 +223,9 @@ export const eventBodies = {
     stageId: Id,
     /** Turned as the procedure says, without a gauge: no figure is kept. */
     asSaid: Maybe(Type.Boolean()),
+    /** In the unit of the stage; a torque is that at the nut. */
     actual: Maybe(Reading),
+    shown: Maybe(Shown),
     typed: Maybe(Text(40)),
     toolId: Id,
     through: Maybe(ThroughSchema),

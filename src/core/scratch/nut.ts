@@ -38,22 +38,18 @@ export const toolSetting: Calculator = {
     { id: 'length', label: 'Wrench, square to grip', kind: 'length' },
     { id: 'offset', label: 'Offset, square to square', kind: 'length' },
     { id: 'angle', label: 'Its angle, 0° straight on', kind: 'angle', optional: true },
+    { id: 'shown', label: 'or read at the wrench', kind: 'torque', optional: true },
   ],
-  work: (a) => [
-    main(
-      figure(
-        'set',
-        wrenchSetting(
-          a.number('wanted'),
-          a.number('length'),
-          a.number('offset'),
-          a.orZero('angle'),
-        ),
-        'torque',
-        1,
-      ),
-    ),
-  ],
+  work: (a) => {
+    const set = (nm: number) =>
+      wrenchSetting(nm, a.number('length'), a.number('offset'), a.orZero('angle'));
+    return [
+      main(figure('set at the wrench', set(a.number('wanted')), 'torque', 1)),
+      ...(a.has('shown')
+        ? [figure('at the nut, by what was read', a.number('shown') / set(1), 'torque', 1)]
+        : []),
+    ];
+  },
   source: 'Machinery’s Handbook, T·L/(L + E cos θ), from memory',
   caution: 'Hand on the mark of the grip. A click without movement says only “at least”.',
 };

@@ -50,6 +50,9 @@ describe('the quick page', () => {
   it('says rates and bands in words', () => {
     // Geometry: 195/65R15 is 634.5 mm, rolls 1933.5 mm at 0.97; 100 km/h are 14.37 turns a second.
     expect(main('tyre', { tyre: '195/65R15', speed: '100' })).toBe('14.37 times a second');
+    // The same lever back: 77.6 at the wrench are 90 at the nut.
+    const back = work('tool-setting', { wanted: '90', length: '400', offset: '64', shown: '77.6' });
+    expect(back[1]).toMatchObject({ value: expect.closeTo(90, 1) });
     const wet = work('clamp', { thread: 'M22 × 1.5', torque: '200', hex: '32', grade: '8.8' });
     const kn = wet.flatMap((r) => ('value' in r ? [r.value] : []));
     expect(kn[0]).toBeLessThan(kn[1]!);

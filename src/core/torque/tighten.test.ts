@@ -5,6 +5,7 @@ import {
   judgeWrench,
   judgeTurn,
   rankTools,
+  readThrough,
   type Round,
   roundsOf,
   settingOf,
@@ -219,6 +220,24 @@ describe('which of the tools', () => {
     expect(behind.verdicts).toMatchObject([{ rule: 'wrench.behind', status: 'stop' }]);
     const unknown = settingOf(100, tool('w', { maxNm: 200 }), { offsetMm: 50 }, [], '');
     expect(unknown.lengthUnknown).toBe(true);
+  });
+  // ISO 6789-1, from memory: deviation = (shown − given)/given, so what shows 2 % more is set 2 % higher.
+  it('is set by its last deviation, and what it shows is read back at the nut, whatever stands between', () => {
+    const set = (nm: number, deviationPct: number) =>
+      settingOf(nm, { ...middle, deviationPct }, {}, [], '').setNm;
+    expect(set(100, 2)).toBeCloseTo(102, 9);
+    expect(set(100, -3)).toBeCloseTo(97, 9);
+    const m = tool('m', { type: 'multiplier', ratio: 5, efficiency: 0.8 });
+    const nm = fc.double({ min: 1, max: 900, noNaN: true });
+    const off = fc.double({ min: -6, max: 6, noNaN: true });
+    fc.assert(
+      fc.property(nm, off, fc.boolean(), fc.nat(300), (at, deviationPct, times, offsetMm) => {
+        const w = tool('w', { maxNm: 1000, lengthMm: 400, deviationPct });
+        const through = { offsetMm, ...(times ? { multiplierId: 'm' } : {}) };
+        const way = settingOf(at, w, through, [m], '');
+        expect(readThrough(way.setNm, way).actual).toBeCloseTo(at, 6);
+      }),
+    );
   });
   // ISO 6789-1, from memory: 6 % where a tool ends at 10 N·m; below its scale it cannot be set at all.
   it('cannot be set below its scale, and may be off by more where it is small', () => {

@@ -25,6 +25,8 @@ export interface ToolWay {
   through: Through;
   /** What is set on the wrench, or read on it, N·m. */
   setNm: number;
+  /** Torque at the nut over what the wrench shows: its last deviation, an offset, a multiplier. */
+  gain: number;
   /** How the wrench stands to what is set on it. */
   verdicts: Verdict[];
   /** Length from square to grip is not on record, so that an offset cannot be reckoned. */
@@ -49,6 +51,25 @@ function multiplierVerdicts(nm: number, m: Wrench | undefined): Verdict[] {
   ];
 }
 
+/**
+ * Torque at the nut over what the wrench shows: by its deviation at the last calibration, the offset and the multiplier
+ * between. `unknown`: an offset on a wrench whose length is not on record; `behind`: the nut lies behind the grip.
+ */
+function gainOf(
+  { lengthMm, deviationPct = 0 }: Wrench,
+  { offsetMm = 0, offsetAngleDeg = 0 }: Through,
+  multiplier: Wrench | undefined,
+): { gain: number; fault?: 'unknown' | 'behind' } {
+  const gain =
+    ((multiplier?.ratio ?? 1) * (multiplier ? (multiplier.efficiency ?? usualEfficiency) : 1)) /
+    (1 + deviationPct / 100);
+  if (offsetMm <= 0) return { gain };
+  if (lengthMm === undefined) return { gain, fault: 'unknown' };
+  return armMm(lengthMm, offsetMm, offsetAngleDeg) > 0
+    ? { gain: gain / wrenchSetting(1, lengthMm, offsetMm, offsetAngleDeg) }
+    : { gain, fault: 'behind' };
+}
+
 /** What is set on a wrench for a torque at the nut, and how it stands to that. */
 export function settingOf(
   nm: number,
@@ -58,34 +79,33 @@ export function settingOf(
   today: string,
 ): ToolWay {
   const multiplier = wrenches.find((w) => w.id === through.multiplierId);
-  const gain =
-    (multiplier?.ratio ?? 1) * (multiplier ? (multiplier.efficiency ?? usualEfficiency) : 1);
-  const { offsetMm = 0, offsetAngleDeg = 0 } = through;
-  const put = nm / gain;
-  if (
-    offsetMm > 0 &&
-    wrench.lengthMm !== undefined &&
-    armMm(wrench.lengthMm, offsetMm, offsetAngleDeg) <= 0
-  )
-    return {
-      wrench,
-      through,
-      setNm: put,
-      verdicts: [verdict('wrench.behind', { part: wrench.name }, 'stop')],
-    };
-  const lengthUnknown = offsetMm > 0 && wrench.lengthMm === undefined;
-  const setNm =
-    offsetMm > 0 && wrench.lengthMm !== undefined
-      ? wrenchSetting(put, wrench.lengthMm, offsetMm, offsetAngleDeg)
-      : put;
+  const { gain, fault } = gainOf(wrench, through, multiplier);
+  const setNm = nm / gain;
+  const way = { wrench, through, setNm, gain };
+  if (fault === 'behind')
+    return { ...way, verdicts: [verdict('wrench.behind', { part: wrench.name }, 'stop')] };
   return {
-    wrench,
-    through,
-    setNm,
+    ...way,
     verdicts: [...judgeWrench(wrench, setNm, today), ...multiplierVerdicts(nm, multiplier)],
-    ...(lengthUnknown ? { lengthUnknown } : {}),
+    ...(fault === 'unknown' ? { lengthUnknown: true } : {}),
   };
 }
+
+/** A torque as it goes on record: at the nut; and what the wrench showed, where that is another figure. */
+export interface ReadThrough {
+  actual: number;
+  shown?: number;
+}
+
+/** Below this share a figure at the wrench and one at the nut are the same. */
+const sameShare = 1e-6;
+/** Whether what this wrench shows is another figure than what is at the nut. */
+export const showsOther = ({ gain }: Pick<ToolWay, 'gain'>): boolean =>
+  Math.abs(gain - 1) > sameShare;
+
+/** What a wrench shows, N·m, as it is at the nut. */
+export const readThrough = (shown: number, way: Pick<ToolWay, 'gain'>): ReadThrough =>
+  showsOther(way) ? { actual: shown * way.gain, shown } : { actual: shown };
 
 /**
  * Ways to give a torque with the tools of the shop, best first: those that can be trusted with what is set on them

@@ -284,6 +284,21 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       `An offset changes what is set by the length of ${f.part} from square to grip: that length is not on its record.`,
   },
+  'wrench.shown': {
+    title: 'What the wrench showed',
+    says: ['refuses'],
+    source: geometry,
+    sentence: (f) =>
+      `What ${f.part} shows is not what arrives at the nut: the figure that was read goes with the one at the nut.`,
+  },
+  'wrench.at-nut': {
+    title: 'At the nut by what the wrench showed',
+    says: ['refuses'],
+    source: geometry,
+    digits: 1,
+    sentence: (f) =>
+      `${f.part} showed ${f.is('shown')} N·m: that is ${f.is('nut')} N·m at the nut, not ${f.at}.`,
+  },
   'wrench.behind': {
     title: 'A nut before the grip',
     says: ['stop'],

@@ -24,7 +24,7 @@ export const WrenchSchema = closed({
   maxNm: Maybe(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
   lengthMm: Maybe(Mm()),
   calibrationDue: Maybe(DateOnly),
-  /** How far it was off when it was last calibrated, per cent; more than it shows is positive. */
+  /** Deviation at its last calibration, per cent of what it gave: a tool that shows more than it gives has a positive one. ISO 6789-1, from memory. */
   deviationPct: Maybe(Type.Number({ minimum: -50, maximum: 50 })),
   drive: Maybe(oneOf(drives)),
   /** Of a multiplier: torque out over torque in by its teeth, and what of it arrives. */

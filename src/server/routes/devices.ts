@@ -25,12 +25,12 @@ export const devicesRoutes: readonly Route[] = [
   ),
   route(
     'GET',
-    '/api/jobs/{id}/wrench/{stage}/{setting}',
-    'Readings of the stand-in wrench for a stage (server-sent events); setting: good, ratchet, short, too-far, slips, cross-threaded, yields, silent',
+    '/api/jobs/{id}/wrench/{stage}/{setting}/{gain}',
+    'Readings of the stand-in wrench for a stage (server-sent events); setting: good, ratchet, short, too-far, slips, cross-threaded, yields, silent; gain: torque at the nut over what the wrench shows, 1 straight on it',
     {},
     async ({ params }) => {
       await standInsOn();
-      return wrenchStream(params.id, params.stage, params.setting);
+      return wrenchStream(params.id, params.stage, params.setting, params.gain);
     },
   ),
   route(

@@ -184,7 +184,7 @@ function NewTorqueTool({
       )}
       {measures && (
         <QuantityInput
-          label="Off at its last calibration, %"
+          label="Shows too much (+) or too little (−) at its last calibration, %"
           dimension="share"
           text={off}
           onText={setOff}

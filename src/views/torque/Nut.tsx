@@ -22,7 +22,7 @@ import { KeepOffGround, StageCall } from './StageCall.tsx';
 import { StageList } from './StageList.tsx';
 import { ProcedureSource, Readings, StageReadingField } from './StageRecord.tsx';
 import { ThreadBars } from './ThreadBars.tsx';
-import { ToolAtHand, useToolAtHand } from './ToolAtHand.tsx';
+import { readAt, ToolAtHand, useToolAtHand } from './ToolAtHand.tsx';
 import { spokenStage } from './stageFigure.ts';
 import { useDrag } from './useDrag.ts';
 import { useSpoken } from './useSpoken.ts';
@@ -61,18 +61,18 @@ export function Nut({
   const hand = useToolAtHand(nm, nm === undefined ? tools : ctx.wrenches, today);
   const { tool, way } = hand;
   const parsed = unit ? readTyped(text, unit) : undefined;
-  const actual = parsed?.ok ? parsed.value : undefined;
+  const read = readAt(parsed, nm === undefined ? undefined : way);
+  const { actual } = read;
   const unchecked = procedureUnchecked(view);
-  const streamed = useWrench(p, stage);
+  const streamed = useWrench(p, stage, way?.gain ?? 1);
   const standIns = useStandIns();
   const wrench = tool?.type === 'digital' && standIns !== 'off' ? streamed : undefined;
   const pulled = wrench?.ended ? readingOf(wrench) : undefined;
   // What a wrench could not tell is told by the paint mark.
   const typing = !wrench?.running && pulled === undefined;
-  const typed = parsed?.ok ? { actual: parsed.value, typed: parsed.typed.slice(0, 40) } : {};
   const scale = useDrag(stage);
   const drag = stage.kind === 'drag' && !finished ? scale : undefined;
-  const record = async (reading: Reading = drag?.reading ?? pulled ?? typed) => {
+  const record = async (reading: Reading = drag?.reading ?? pulled ?? read) => {
     const toolId = drag ? springScale : tool?.id;
     if (!toolId) return;
     if (
@@ -137,7 +137,13 @@ export function Nut({
               ) : (
                 <>
                   {typing && (
-                    <StageReadingField stage={stage} at={at} text={text} onText={setText} />
+                    <StageReadingField
+                      stage={stage}
+                      at={at}
+                      text={text}
+                      onText={setText}
+                      through={nm === undefined ? undefined : way}
+                    />
                   )}
                   <ToolAtHand
                     at={hand}

@@ -11,7 +11,7 @@ export type Reading = Omit<EventBody<'stage-recorded'>, 'stageId' | 'toolId'>;
 
 /** What goes on record of what a wrench has seen. */
 export const readingOf = ({ value, followed, curve, standIn }: WrenchHandle): Reading => ({
-  ...(value === undefined ? {} : { actual: value, typed: String(value) }),
+  ...(value === undefined ? {} : { actual: value }),
   ...(followed ? { pull: followed.call } : {}),
   ...(standIn ? { standIn } : {}),
   curve,

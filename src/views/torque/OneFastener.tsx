@@ -6,7 +6,6 @@ import { Call, Choices, MainAction } from '../../ui/Panels.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
-import type { readTyped } from '../../ui/units.ts';
 import { both } from '../../ui/units.ts';
 import { FastenerEntry } from '../plan/FastenerEntry.tsx';
 import { StationBody } from '../shell/JobSheet.tsx';
@@ -62,7 +61,7 @@ export function OneFastener({
       actions={
         next ? (
           <MainAction
-            label={actionWords(turn.round, number, turn.read, turn.said)}
+            label={actionWords(turn.round, number, turn.actual, turn.said)}
             missing={turn.missing}
             onAct={turn.record}
           />
@@ -122,11 +121,12 @@ function TurnEntry({ turn, number }: { turn: ReturnType<typeof useTurn>; number:
       )}
       {turn.unit && (
         <QuantityInput
-          label={`Reading, ${number.toLowerCase()}, where the tool shows one`}
+          label={`Reading${turn.other?.where ?? ''}, ${number.toLowerCase()}, where the tool shows one`}
           dimension={turn.unit}
           text={turn.text}
           onText={turn.setText}
-          fault={faultOf(problem, 'actual', 'bolt', 'toolId')}
+          fault={faultOf(problem, 'actual', 'shown', 'bolt', 'toolId')}
+          hint={turn.other?.hint}
         />
       )}
       <Choices
@@ -155,14 +155,14 @@ function stateOf(t: Turn, { walk }: Walked): BoltState['state'] {
 function actionWords(
   round: Round,
   number: string,
-  read: ReturnType<typeof readTyped> | undefined,
+  actual: number | undefined,
   said: boolean,
 ): string {
   if (!said) return `${number} tightened so`;
   const unit = roundUnit(round);
   if (!unit) return `${number}, by the maker’s manual`;
-  if (read?.ok) {
-    const b = both(read.value, unit);
+  if (actual !== undefined) {
+    const b = both(actual, unit);
     return `${number}: record ${b.value} ${b.unit}`;
   }
   return unit === 'angle' ? `${number}: turned to the mark` : `${number}: it clicked`;

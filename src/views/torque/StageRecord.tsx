@@ -5,12 +5,14 @@ import {
   type Stage,
   type StageReading,
   stageUnit,
+  type ToolWay,
 } from '../../core/torque/index.ts';
 import { clockTime } from '../../core/units/index.ts';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { both } from '../../ui/units.ts';
 import { faultOf, useJob } from '../shell/useJob.ts';
 import { readingDecimals } from './stageFigure.ts';
+import { atTheWrench } from './ToolAtHand.tsx';
 
 const hints: Partial<Record<Stage['kind'], string>> = {
   torque: 'What the wrench showed, N·m or lb·ft',
@@ -25,25 +27,29 @@ export function StageReadingField({
   at,
   text,
   onText,
+  through,
 }: {
   stage: Stage;
   at: number;
   text: string;
   onText: (text: string) => void;
+  /** The tool that shows the torque, with what stands between; undefined for an angle or a turn. */
+  through: ToolWay | undefined;
 }) {
   const { problem } = useJob();
   const unit = stageUnit(stage);
   if (!unit) return null;
   const turns = Number(text) || 0;
+  const other = atTheWrench(text, through);
   return (
     <>
       <QuantityInput
-        label={`Reading, stage ${at + 1}`}
+        label={`Reading${other?.where ?? ''}, stage ${at + 1}`}
         dimension={unit}
         text={text}
         onText={onText}
-        fault={faultOf(problem, 'actual', 'stageId')}
-        hint={hints[stage.kind]}
+        fault={faultOf(problem, 'actual', 'shown', 'stageId')}
+        hint={other?.hint ?? hints[stage.kind]}
       />
       {stage.kind === 'turn-hub' && (
         <button type="button" className="btn quiet" onClick={() => onText(String(turns + 1))}>

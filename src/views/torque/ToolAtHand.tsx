@@ -2,7 +2,10 @@ import { useState } from 'react';
 import {
   handTravelMm,
   rankTools,
+  type ReadThrough,
+  readThrough,
   settingOf,
+  showsOther,
   type Through,
   type ToolWay,
   usualBar,
@@ -15,6 +18,34 @@ import { VerdictLines } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { both, readTyped } from '../../ui/units.ts';
 import { HowItStands } from './HowItStands.tsx';
+
+/** What was typed of a tool as it goes on record, nothing where it cannot be read: through something else than the bare wrench it is what that showed. */
+export const readAt = (
+  read: ReturnType<typeof readTyped> | undefined,
+  way: ToolWay | undefined,
+): Partial<ReadThrough> & { typed?: string } =>
+  read?.ok
+    ? {
+        ...(way ? readThrough(read.value, way) : { actual: read.value }),
+        typed: read.typed.slice(0, 40),
+      }
+    : {};
+
+/** What a figure typed of a torque means, said at its field; undefined where it is the one at the nut anyway. */
+export function atTheWrench(
+  text: string,
+  way: ToolWay | undefined,
+): { where: string; hint: string } | undefined {
+  if (!way || !showsOther(way)) return undefined;
+  const read = readTyped(text, 'torque');
+  const nut = read.ok && both(readThrough(read.value, way).actual, 'torque');
+  return {
+    where: ' at the wrench',
+    hint: nut
+      ? `At the nut: ${nut.value} ${nut.unit} / ${nut.other}`
+      : 'What the wrench shows; at the nut it is another figure',
+  };
+}
 
 /** Which tool reads a torque, best first, and what to set on it; for an angle, which tool shows it. */
 export function useToolAtHand(
@@ -93,6 +124,11 @@ export function ToolAtHand({
           setNm={nm === undefined ? undefined : way.setNm}
           travelMm={angleDeg === undefined ? undefined : handTravelMm(angleDeg, wrench.lengthMm)}
         />
+      )}
+      {nm !== undefined && wrench.lengthMm === undefined && showsOther(way) && (
+        <p className="strong">
+          Set {both(way.setNm, 'torque').value} {both(way.setNm, 'torque').unit} on it.
+        </p>
       )}
       {nm !== undefined && (
         <details className="more">

@@ -13,7 +13,7 @@ import { firstThat } from '../../ui/firstThat.ts';
 import { useDraft } from '../../ui/useDraft.ts';
 import { useJob } from '../shell/useJob.ts';
 import { roundUnit } from './roundFigure.ts';
-import { useToolAtHand } from './ToolAtHand.tsx';
+import { atTheWrench, readAt, useToolAtHand } from './ToolAtHand.tsx';
 import { readTyped } from '../../ui/units.ts';
 
 /** A fastener whose bolts are counted. */
@@ -39,6 +39,8 @@ export function useTurn(f: Walked, at: Turn) {
   const hand = useToolAtHand(nm, able, isoDay(view.nowMs, view.timeZone));
   const unit = roundUnit(round);
   const read = unit ? readTyped(text, unit) : undefined;
+  const through = nm === undefined ? undefined : hand.way;
+  const atNut = readAt(read, through);
   const said = f.figure !== undefined && isSaid(f.figure);
   const record = async () => {
     if (!hand.way) return;
@@ -50,7 +52,7 @@ export function useTurn(f: Walked, at: Turn) {
       bolt: at.bolt,
       toolId: wrench.id,
       ...(Object.keys(through).length > 0 ? { through } : {}),
-      ...(read?.ok ? { actual: read.value, typed: read.typed.slice(0, 40) } : {}),
+      ...atNut,
       ...(part ? { part } : {}),
       ...(said ? {} : { to: to.trim() }),
     };
@@ -66,6 +68,8 @@ export function useTurn(f: Walked, at: Turn) {
     round,
     unit,
     read,
+    actual: atNut.actual,
+    other: atTheWrench(text, through),
     said,
     text,
     setText,

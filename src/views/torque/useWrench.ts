@@ -36,8 +36,8 @@ export interface WrenchHandle extends WrenchState {
   forget: () => void;
 }
 
-/** The wrench at one stage of the centre nut; undefined where a wrench reads nothing of it. */
-export function useWrench(p: Procedure, stage: Stage): WrenchHandle | undefined {
+/** The wrench at one stage of the centre nut, `gain`: torque at the nut over what it shows; undefined where a wrench reads nothing of it. */
+export function useWrench(p: Procedure, stage: Stage, gain: number): WrenchHandle | undefined {
   const { view } = useJob();
   const [feed] = useState(() => new WrenchFeed());
   const state = useSyncExternalStore(feed.subscribe, feed.state, feed.state);
@@ -60,7 +60,8 @@ export function useWrench(p: Procedure, stage: Stage): WrenchHandle | undefined 
       spoilt ?? broke ?? (actual === undefined ? undefined : judgeStage(p, stage, { actual })),
     big: followed && bigOf(stage, snugNm, followed, running),
     curve: followed ? keptCurve(followed) : [],
-    pull: (setting) => feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}`, snugNm),
+    pull: (setting) =>
+      feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}/${gain}`, snugNm, gain),
     putDown: feed.putDown,
     forget: feed.forget,
   };

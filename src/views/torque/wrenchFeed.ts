@@ -39,6 +39,7 @@ export class WrenchFeed {
   #lastAt = 0;
   #frame = 0;
   #snugNm = 0;
+  #gain = 1;
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.#listeners.add(listener);
@@ -51,11 +52,12 @@ export class WrenchFeed {
     for (const listener of this.#listeners) listener();
   }
 
-  /** Takes the wrench up: what it has seen of this nut comes first, then its readings until it is put down or falls silent. */
-  pull(path: string, snugNm: number): void {
+  /** Takes the wrench up, `gain`: torque at the nut over what it shows: what it has seen of this nut comes first, then its readings until it is put down or falls silent. */
+  pull(path: string, snugNm: number, gain: number): void {
     if (this.#source) return;
     this.#samples = [];
     this.#snugNm = snugNm;
+    this.#gain = gain;
     this.#seen = 0;
     this.#lastAt = performance.now();
     this.#set({ ...still, running: true });
@@ -68,8 +70,9 @@ export class WrenchFeed {
   }
 
   #take(message: WrenchMessage): void {
-    if (!('seen' in message)) return void this.#samples.push(message);
-    this.#samples = [...message.seen];
+    const atNut = (s: PullSample) => ({ ...s, torqueNm: s.torqueNm * this.#gain });
+    if (!('seen' in message)) return void this.#samples.push(atNut(message));
+    this.#samples = message.seen.map(atNut);
     this.#set({ standIn: message.standIn, lost: message.lost });
   }
 
