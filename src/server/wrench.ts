@@ -1,10 +1,11 @@
-import { refusal } from '../core/job/index.ts';
+import { handOf, refusal } from '../core/job/index.ts';
 import { standInSettings, type StandInSetting } from '../core/standins/wrench-settings.ts';
 import type { Aim, WrenchFault } from '../core/standins/wrench.ts';
 import {
   afterPull,
   followPull,
   type PullSample,
+  sampleAtWrench,
   snugOf,
   type Stage,
   stageWindow,
@@ -63,10 +64,8 @@ async function* messages(
   stage: Stage,
   snugNm: number,
   setting: StandInSetting,
-  gain: number,
+  shows: (s: PullSample) => PullSample,
 ): AsyncGenerator<WrenchMessage> {
-  // The stand-in knows the nut; what stands between shows another figure on the wrench.
-  const shows = (s: PullSample): PullSample => ({ ...s, torqueNm: s.torqueNm / gain });
   const seen = wrench.seen.length > 0 ? followPull(wrench.seen, snugNm) : undefined;
   const next = afterPull(stage.kind, seen, wrench.lost);
   // A nut that cannot be judged any more by pulling is not pulled.
@@ -104,5 +103,8 @@ export async function wrenchStream(
   const letGo = claim(jobId);
   const reading = `${stageId}:${view.state.stages.length}`;
   const wrench = wrenchOn(jobId, reading, snugNm, known);
-  return sse(messages(wrench, stage, snugNm, known, gain), letGo);
+  // The stand-in knows the nut; what stands between, and a left-hand thread, show another figure on the wrench.
+  const { hand } = handOf(view);
+  const shows = (s: PullSample) => sampleAtWrench(s, gain, hand);
+  return sse(messages(wrench, stage, snugNm, known, shows), letGo);
 }

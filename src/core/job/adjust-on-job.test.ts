@@ -3,7 +3,7 @@ import { shopContext } from '../../../tests/shop.ts';
 import { type Entry, walked, Worked, workThrough } from '../../../tests/technician.ts';
 import { makeCard } from '../card/index.ts';
 import type { EventBody } from '../schemas/events.ts';
-import { adjustOf } from './index.ts';
+import { adjustOf, playInstrument } from './index.ts';
 
 const a3 = walked.find((w) => w.family === 'A3')!;
 const { entries } = workThrough(a3);
@@ -75,4 +75,26 @@ it('does not stand for a nut that was pulled again since: it is read anew', () =
   for (const e of again) expect(job.put(e)).toBeUndefined();
   expect(adjustOf(job.now)).not.toHaveProperty('last');
   expect(keep(0.08)).toMatchObject({ rule: 'adjust.no-reading' });
+});
+
+it('is read with a dial that is fine enough, unless another is picked', () => {
+  const of = (list: [string, number][], window = { lowMm: 0.02, highMm: 0.12 }) =>
+    playInstrument(
+      list.map(([id, doubtMm]) => ({ id, name: id, doubtMm })),
+      window,
+    )?.id;
+  const caliper = ['caliper', 0.03] as [string, number];
+  const mic = ['micrometer', 0.003] as [string, number];
+  expect(of([caliper, mic, ['Dial, fine', 0.01]])).toBe('Dial, fine');
+  expect(of([caliper, ['Old indicator', 0.05], mic])).toBe('micrometer');
+  expect(of([caliper, ['Old indicator', 0.05]])).toBe('Old indicator');
+  expect(of([])).toBeUndefined();
+});
+
+it('nearer to a limit than it may be off is asked about, and the way to a better place shown', () => {
+  const window = adjustOf(job.now)!.window;
+  expect(play({ readings: [[0, window.highMm - 0.002]], pastDeg: 0 })).toBeUndefined();
+  const now = adjustOf(job.now)!;
+  expect(now).toMatchObject({ mayLock: true, edge: { rule: 'adjust.place', status: 'check' } });
+  expect(now.turnTo!.insideMm).toBeGreaterThan(0.01);
 });

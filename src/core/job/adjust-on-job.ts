@@ -1,12 +1,14 @@
-import { materials } from '../fits/index.ts';
+import { type Instrument, materials } from '../fits/index.ts';
 import type { EventBody } from '../schemas/events.ts';
 import {
   adjustment,
   type Adjustment,
+  inMarkDeg,
   type JudgedPlace,
   lockStepDeg,
   pitchOf,
   type PlayRead,
+  playDoubtMm,
   playOf,
   type PlayWindow,
   type Stage,
@@ -15,6 +17,7 @@ import {
   warmShiftMm,
 } from '../torque/index.ts';
 import { cornerRecord, instrumentsInUse, type JobNow, once } from './job-now.ts';
+import type { Verdict } from '../verdict.ts';
 import { chosenPart } from './part-on-job.ts';
 import { type Refusal, refuse } from './refusal.ts';
 
@@ -39,6 +42,8 @@ export interface AdjustNow {
   };
   /** As it was last read it may be locked: inside its window, with the lock in a mark. */
   mayLock: boolean;
+  /** Said where it stands in its window nearer to a limit than the reading may be off. */
+  edge?: Verdict;
   /** Where the nut goes next; undefined where it stands there, or no place is inside. */
   turnTo?: JudgedPlace;
   /** Where the lock may go; undefined while something of it is not known. */
@@ -47,8 +52,6 @@ export interface AdjustNow {
   turnedDeg: number;
 }
 
-/** A lock stands in its mark as near as an eye can tell, degrees. Our judgement. */
-const inMarkDeg = 1;
 export const isInMark = (pastDeg: number): boolean => Math.abs(pastDeg) <= inMarkDeg;
 
 /** Readings of the nut as it stands: one that was pulled or turned again by an earlier stage is read anew. */
@@ -75,18 +78,25 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
   const nut = pitch.ok &&
     stepDeg !== undefined &&
     last && { pitchMm: pitch.pitchMm, stepDeg, pastDeg: last.pastDeg };
-  const adjusted = last && nut ? adjustment(last.meanMm, nut, window) : undefined;
+  const instrumentMm = job.ctx.instruments.find((i) => i.id === read?.instrumentId)?.doubtMm ?? 0;
+  const adjusted =
+    last && nut
+      ? adjustment(last.meanMm, nut, window, playDoubtMm(last, instrumentMm, nut.pitchMm))
+      : undefined;
   const mayLock =
     last !== undefined &&
     isInMark(last.pastDeg) &&
     last.meanMm >= limits.low &&
     last.meanMm <= limits.high;
   const safe = adjusted?.safe;
+  const stands = adjusted?.places.find((x) => isInMark(x.turnDeg))?.verdict;
+  const edge = mayLock && safe && stands?.with?.['near'] ? stands : undefined;
   return {
     stage,
     window,
     mayLock,
-    ...(safe && !mayLock && !isInMark(safe.turnDeg) ? { turnTo: safe } : {}),
+    ...(edge ? { edge } : {}),
+    ...(safe && (!mayLock || edge) && !isInMark(safe.turnDeg) ? { turnTo: safe } : {}),
     isNow: walk.current === index,
     isDone: walk.current > index,
     ...(pitch.ok ? { pitchMm: pitch.pitchMm } : { pitchFault: pitch.reason }),
@@ -96,6 +106,19 @@ export const adjustOf = once((job: JobNow): AdjustNow | undefined => {
     turnedDeg: plays.reduce((sum, x) => sum + (x.turnedDeg ?? 0), 0),
   };
 });
+
+/** An instrument takes a window that is so many times its doubt. Our judgement. */
+const finerThan = 4;
+
+/** What an end play is read with unless another is picked: a dial before what measures a piece, and fine enough for the window. */
+export function playInstrument(
+  instruments: readonly Instrument[],
+  { lowMm, highMm }: PlayWindow,
+): Instrument | undefined {
+  const rank = ({ name, doubtMm }: Instrument) =>
+    Number(doubtMm * finerThan > highMm - lowMm) * 2 + Number(!/dial|indicator/iu.test(name));
+  return [...instruments].sort((a, b) => rank(a) - rank(b))[0];
+}
 
 /** How much warmer hub and spindle run than when they were set, K, and how far the rows are apart, mm. */
 export interface Warmth {

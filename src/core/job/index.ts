@@ -8,6 +8,7 @@ export * from './diagnosis-on-job.ts';
 export * from './family-on-job.ts';
 export * from './figures-on-job.ts';
 export * from './fasteners-on-job.ts';
+export * from './hand-on-job.ts';
 export * from './interlocks.ts';
 export * from './job-now.ts';
 export type * from './job-view.ts';

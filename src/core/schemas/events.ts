@@ -19,6 +19,7 @@ import { KeptSignalSchema, KeptSpectrumSchema } from '../prove/kept-trace.ts';
 import { closed, Currency, eachOf, Id, Maybe, Mm, oneOf, Text, Three } from './common.ts';
 import { ReadFastenerSchema } from '../torque/fastener.ts';
 import { pullCalls } from '../torque/pull.ts';
+import { SlotStandsSchema } from '../torque/stage.ts';
 import { ThroughSchema } from '../torque/tools.ts';
 import { TypedProcedureSchema } from '../torque/stage.ts';
 
@@ -253,6 +254,8 @@ export const eventBodies = {
     ),
     /** What the wrench saw of the nut while it was pulled. */
     pull: Maybe(oneOf(pullCalls)),
+    /** How a castle nut stood when it came to be locked. */
+    slot: Maybe(SlotStandsSchema),
     /** Read by the simulated wrench. */
     standIn: Maybe(Type.Boolean()),
   }),

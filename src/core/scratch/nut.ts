@@ -15,6 +15,7 @@ import {
   handTravelMm,
   type LockPlace,
   lockPlaces,
+  neverLinesUp,
   platesStiffness,
   readGrade,
   readThread,
@@ -168,6 +169,8 @@ function castleOf(a: Asked): [slots: number, holes: number] {
     throw new RangeError('slots: a whole number from 3 to 24');
   if (!Number.isInteger(holes) || holes < 1 || holes > 12)
     throw new RangeError('holes: a whole number from 1 to 12');
+  if (neverLinesUp(slots, holes))
+    throw new RangeError('slots: an odd number never lines up with both ends of a through hole');
   return [slots, holes];
 }
 
@@ -272,7 +275,7 @@ export const lockPlace: Calculator = {
         ),
     ];
   },
-  source: 'geometry of a screw; the looser place inside the window is common practice',
+  source: 'geometry of a screw; the place furthest from both limits is common practice',
   caution: 'For a pair that is set by its nut. A nut that clamps is never loosened to a slot.',
 };
 

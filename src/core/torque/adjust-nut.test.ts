@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sentence } from '../rules/index.ts';
-import { adjustment, lockStepDeg, pitchOf, playOf, spreadVerdict } from './index.ts';
+import { adjustment, lockStepDeg, pitchOf, playDoubtMm, playOf, spreadVerdict } from './index.ts';
 
 const window = { lowMm: 0.02, highMm: 0.12 };
 
@@ -35,9 +35,14 @@ describe('a pair set by its nut', () => {
     expect([apart(0.07), apart(0.071)?.value]).toEqual([undefined, 0.021]);
     expect(() => playOf([])).toThrow(/^pairs:/u);
   });
-  it('takes the looser place inside: 30 marks at 1.5 mm are 12° and 0.05 mm each', () => {
+  it('takes the place nearest the middle: 30 marks at 1.5 mm are 12° and 0.05 mm each', () => {
     // Geometry of a screw, worked by hand: 0.06 mm, the lock 4.8° past its last mark.
-    const { places, safe } = adjustment(0.06, { pitchMm: 1.5, stepDeg: 12, pastDeg: 4.8 }, window);
+    const { places, safe } = adjustment(
+      0.06,
+      { pitchMm: 1.5, stepDeg: 12, pastDeg: 4.8 },
+      window,
+      0.005,
+    );
     expect(
       places.map((p) => [
         p.name,
@@ -52,35 +57,59 @@ describe('a pair set by its nut', () => {
     ]);
     expect(safe?.name).toBe('B');
     expect(places.map((p) => sentence(p.verdict))).toEqual([
-      'Inside, on the tight side: a looser place is inside too.',
-      'Inside; of the places inside, the looser one.',
+      'Inside; another place is further from both limits.',
+      'Inside; of the places inside, the one furthest from both limits.',
       'Over 0.12 mm: too loose.',
     ]);
   });
   it('goes as far as it has to: the nearest places are drawn, and the one to take', () => {
-    // 0.5 mm, 0.05 mm a mark: eight marks on it leaves 0.10.
-    const { places, safe } = adjustment(0.5, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window);
+    // 0.5 mm, 0.05 mm a mark: nine marks on leave 0.05, eight 0.10; the middle is 0.07.
+    const { places, safe } = adjustment(0.5, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window, 0);
     expect(places.map((p) => [p.name, p.turnDeg])).toEqual([
-      ['A', 96],
+      ['A', 108],
       ['B', 12],
       ['C', 0],
       ['D', -12],
     ]);
-    expect(safe).toMatchObject({ name: 'A', playMm: 0.1, verdict: { status: 'good' } });
-    const tight = adjustment(-0.4, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window);
-    expect(tight.safe).toMatchObject({ name: 'D', playMm: 0.1, turnDeg: -120 });
+    expect(safe).toMatchObject({ name: 'A', playMm: 0.05, verdict: { status: 'good' } });
+    const tight = adjustment(-0.4, { pitchMm: 1.5, stepDeg: 12, pastDeg: 0 }, window, 0);
+    expect(tight.safe).toMatchObject({ name: 'D', playMm: 0.05, turnDeg: -108 });
   });
   it('names no place where none is inside: a coarse lock, a narrow window', () => {
     const { safe, places, none } = adjustment(
       0.1,
       { pitchMm: 2, stepDeg: 60, pastDeg: 30 },
       { lowMm: 0.09, highMm: 0.11 },
+      0,
     );
     expect(safe).toBeUndefined();
     expect(none).toMatchObject({ rule: 'adjust.none-fits', status: 'check' });
     expect(places.every((p) => p.verdict.status === 'stop')).toBe(true);
   });
-  it('the place it takes lies inside, and no looser one does', () => {
+  // Judged by hand: 0.095 read by a dial to 0.01, places of 0.05 mm; followed to 0.120 it would have read 0.123.
+  it('keeps the doubt of reading and place off the limits, and the middle before an edge', () => {
+    const read = playOf([[0, 0.095]]);
+    const doubt = playDoubtMm(read, 0.01, 1.5);
+    expect(doubt).toBeCloseTo(Math.hypot(0.01, 1.5 / 360), 9);
+    const nut = { pitchMm: 1.5, stepDeg: 12, pastDeg: 6 };
+    const { places, safe } = adjustment(0.095, nut, { lowMm: 0.02, highMm: 0.12 }, doubt);
+    expect(places.map((p) => [p.playMm, p.verdict.status])).toEqual([
+      [0.02, 'check'],
+      [0.07, 'good'],
+      [0.12, 'check'],
+    ]);
+    expect(safe?.playMm).toBe(0.07);
+    expect(sentence(places[2]!.verdict)).toMatch(/nearer to a limit than the 0.011 mm/u);
+    // The only one inside is taken though it is near, and said to be.
+    const only = adjustment(
+      0.115,
+      { ...nut, stepDeg: 24, pastDeg: 0 },
+      { lowMm: 0.03, highMm: 0.12 },
+      doubt,
+    );
+    expect(sentence(only.safe!.verdict)).toMatch(/No other is better/u);
+  });
+  it('the place it takes lies inside, and none lies further from both limits', () => {
     const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(
@@ -90,12 +119,19 @@ describe('a pair set by its nut', () => {
         mm(0, 1),
         (play, pitchMm, marks, share) => {
           const stepDeg = 360 / marks;
-          const { safe } = adjustment(play, { pitchMm, stepDeg, pastDeg: share * stepDeg }, window);
+          const { safe } = adjustment(
+            play,
+            { pitchMm, stepDeg, pastDeg: share * stepDeg },
+            window,
+            0.005,
+          );
           const stepMm = (pitchMm * stepDeg) / 360;
+          const inside = (mm: number) => Math.min(mm - window.lowMm, window.highMm - mm);
           if (!safe) return;
-          expect(safe.playMm).toBeGreaterThanOrEqual(window.lowMm);
-          expect(safe.playMm).toBeLessThanOrEqual(window.highMm);
-          expect(safe.playMm + stepMm).toBeGreaterThan(window.highMm);
+          expect(inside(safe.playMm)).toBeGreaterThanOrEqual(0);
+          // The next ones either way are no further inside, but for what nobody reads.
+          for (const next of [-stepMm, stepMm])
+            expect(inside(safe.playMm + next)).toBeLessThan(inside(safe.playMm) + 0.0021);
         },
       ),
     );

@@ -2,10 +2,10 @@ import { printed, spread } from '../printed.ts';
 import { INCH_MM } from '../units/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
 import { type LockPlace, lockPlaces, type PlayWindow, safePlace } from './adjust.ts';
-import { castleStepDeg } from './castle.ts';
+import { castleStepDeg, neverLinesUp } from './castle.ts';
 import { endPlayMm } from './end-play.ts';
 import type { Locking } from './stage.ts';
-import { readThread } from './threads.ts';
+import { readThread, withoutHand } from './threads.ts';
 
 /** A taper pair that is set by its nut: what the dial says, and in which mark the lock goes. mm and degrees. */
 
@@ -31,6 +31,13 @@ export function playOf(pairs: readonly PlayPair[]): PlayRead {
   };
 }
 
+/** A lock stands in its mark as near as an eye can tell, degrees. Our judgement. */
+export const inMarkDeg = 1;
+
+/** How far an end play may be off, mm: instrument and scatter, and for a place that is still to be turned to the eye at the mark. */
+export const playDoubtMm = (read: PlayRead, instrumentMm: number, pitchMm = 0): number =>
+  Math.hypot(instrumentMm, read.spreadMm / 2, endPlayMm(pitchMm || 1, pitchMm ? inMarkDeg : 0));
+
 /** Times that lie further apart are rock, dirt or a base that slips, mm. Our judgement. */
 const steadyMm = 0.02;
 
@@ -46,7 +53,7 @@ export function lockStepDeg(
   counted?: number,
 ): number | undefined {
   if (kind === 'castle' && slots !== undefined && holeEnds !== undefined)
-    return castleStepDeg(slots, holeEnds);
+    return neverLinesUp(slots, holeEnds) ? undefined : castleStepDeg(slots, holeEnds);
   const n = marks ?? counted;
   return n === undefined ? undefined : 360 / n;
 }
@@ -62,7 +69,7 @@ export function pitchOf(size: string | undefined): Pitch {
   if (size === undefined) return no('The thread of the nut is not on record.');
   const listed = readThread(size);
   if (listed.ok) return { ok: true, pitchMm: listed.thread.pitchMm };
-  const plain = size.trim().replaceAll(/[×*]/gu, 'x').replaceAll(',', '.');
+  const plain = withoutHand(size).replaceAll(/[×*]/gu, 'x').replaceAll(',', '.');
   const metric = /^M\s*\d+(?:\.\d+)?\s*x\s*(\d+(?:\.\d+)?)$/iu.exec(plain)?.[1];
   if (metric !== undefined) {
     const mm = Number(metric);
@@ -109,6 +116,8 @@ export function adjustment(
   playMm: number,
   nut: { pitchMm: number; stepDeg: number; pastDeg: number },
   window: PlayWindow,
+  /** How far reading and place together may be off, mm. */
+  doubtMm: number,
 ): Adjustment {
   const toEndsMm = Math.max(...[window.lowMm, window.highMm].map((mm) => Math.abs(mm - playMm)));
   const stepMm = endPlayMm(nut.pitchMm, nut.stepDeg);
@@ -122,8 +131,12 @@ export function adjustment(
     .map((p, i): JudgedPlace => {
       const found = { value: p.playMm, min: window.lowMm, max: window.highMm, unit: 'mm' as const };
       const taken = p === safe;
-      const inside = taken ? 'good' : 'check';
-      const said = { ...found, with: { taken: taken ? 'yes' : '' } };
+      const near = p.insideMm < doubtMm;
+      const inside = taken && !near ? 'good' : 'check';
+      const said = {
+        ...found,
+        with: { taken: taken ? 'yes' : '', near: near ? doubtMm.toFixed(3) : '' },
+      };
       return {
         ...p,
         name: String.fromCodePoint(65 + i),

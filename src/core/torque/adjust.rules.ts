@@ -1,6 +1,6 @@
 import { geometry, judgement, practice, ruleTable } from '../rules/rule.ts';
 
-const limits = 'the procedure on record; the looser place inside is common practice';
+const limits = 'the procedure on record; the place nearest the middle is common practice';
 
 export const adjustRules = ruleTable({
   'adjust.place': {
@@ -11,9 +11,12 @@ export const adjustRules = ruleTable({
     sentence: (f) => {
       if (f.value > f.max) return `Over ${f.max} mm: too loose.`;
       if (f.value < f.min) return `Under ${f.min} mm: too tight.`;
+      const near = f.is('near');
+      if (near !== '')
+        return `Inside, and nearer to a limit than the ${near} mm that reading and place may be off.${f.is('taken') ? ' No other is better: another washer, or a finer dial.' : ''}`;
       return f.is('taken')
-        ? 'Inside; of the places inside, the looser one.'
-        : 'Inside, on the tight side: a looser place is inside too.';
+        ? 'Inside; of the places inside, the one furthest from both limits.'
+        : 'Inside; another place is further from both limits.';
     },
   },
   'adjust.none-fits': {

@@ -10,6 +10,8 @@ export interface LockPlace {
   /** End play that it leaves. */
   playMm: number;
   inWindow: boolean;
+  /** How far inside its window, mm; below 0 it is outside. */
+  insideMm: number;
 }
 
 export interface PlayWindow {
@@ -35,21 +37,25 @@ export function lockPlaces(
   return Array.from({ length: 2 * around + 1 }, (_, i) => {
     const turnDeg = (around - i) * stepDeg - back;
     const left = printed(playMm - endPlayMm(pitchMm, turnDeg));
-    return { turnDeg, playMm: left, inWindow: left >= window.lowMm && left <= window.highMm };
+    const insideMm = printed(Math.min(left - window.lowMm, window.highMm - left));
+    return { turnDeg, playMm: left, inWindow: insideMm >= 0, insideMm };
   });
 }
 
+/** Two places are as far inside when they differ by less than nobody reads, mm. Our judgement. */
+const asFarMm = 0.002;
+
 /**
- * The place to lock in: inside the window the looser one; none inside: undefined, another washer or the other face of the
- * nut, never tighter. Common practice, no published source.
+ * The place to lock in: the one furthest from both limits, so that the doubt of reading and place keeps off them; of two
+ * that are as far the looser. None inside: undefined, another washer or the other face of the nut, never tighter. Common
+ * practice, no published source.
  */
 export const safePlace = (places: readonly LockPlace[]): LockPlace | undefined =>
   places
     .filter((p) => p.inWindow)
-    .reduce<LockPlace | undefined>(
-      (best, p) => (best && best.playMm >= p.playMm ? best : p),
-      undefined,
-    );
+    .sort((a, b) =>
+      Math.abs(a.insideMm - b.insideMm) > asFarMm ? b.insideMm - a.insideMm : b.playMm - a.playMm,
+    )[0];
 
 /** One taper row as its warmth moves it. */
 export interface TaperRow {

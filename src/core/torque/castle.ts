@@ -8,6 +8,10 @@ export function castleStepDeg(slots: number, holeEnds: number): number {
   return 360 / ((slots * holeEnds) / gcd(slots, holeEnds));
 }
 
+/** An odd number of slots stands across from no slot: a pin through the whole shaft never goes in at both its ends. Geometry. */
+export const neverLinesUp = (slots: number, holeEnds: number): boolean =>
+  slots % 2 === 1 && holeEnds % 2 === 0;
+
 /** Where the slots stand: how far on to the next one that lets the pin through, and how far back to the last. */
 export interface CastleTurn {
   stepDeg: number;

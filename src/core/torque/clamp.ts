@@ -25,6 +25,9 @@ function leverMm({ thread, frictionThread, frictionBearing, bearingDiameterMm }:
 /** Clamp of a torque, N. */
 export const clampN = (torqueNm: number, rub: Rub): number => (1000 * torqueNm) / leverMm(rub);
 
+/** Torque of a clamp, N·m. */
+export const torqueForNm = (clampN: number, rub: Rub): number => (clampN * leverMm(rub)) / 1000;
+
 /** Torque at which the shank begins to yield, N·m. */
 export const yieldTorqueNm = (rub: Rub, yieldMpa: number): number =>
   (yieldClampN(rub.thread, yieldMpa, rub.frictionThread) * leverMm(rub)) / 1000;

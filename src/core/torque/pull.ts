@@ -4,7 +4,7 @@ import { bodyLine, freeShare, type Pull, pullsOf, springFrom, stillShare } from 
 
 /** A pull on a nut as a wrench with torque and angle sees it. */
 
-/** One reading: torque at the square, angle of the wrench’s body, tightening positive. */
+/** One reading: torque at the square and angle of the wrench’s body. A wrench shows clockwise positive; here, at the nut, tightening is. */
 export interface PullSample {
   ms: number;
   torqueNm: number;

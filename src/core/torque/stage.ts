@@ -40,6 +40,17 @@ const LockingSchema = closed({
 });
 export type Locking = Static<typeof LockingSchema>;
 
+/** How a castle nut stands before it goes on to its slot, as somebody looked. */
+export const SlotStandsSchema = closed({
+  /** Past the last slot that lets the pin through, degrees. */
+  pastDeg: Type.Number({ minimum: -180, maximum: 180 }),
+  slots: Type.Integer({ minimum: 3, maximum: 24 }),
+  holeEnds: Type.Integer({ minimum: 1, maximum: 12 }),
+  /** Thickness that the nut clamps, mm, where it was measured. */
+  gripMm: Maybe(Mm()),
+});
+export type SlotStands = Static<typeof SlotStandsSchema>;
+
 export const ProcedureSchema = closed({
   id: Id,
   name: Text(80),

@@ -84,9 +84,12 @@ function unified(inch: number, perInch: number | undefined, series: string | und
 /** A thread that is tightened the other way round says so behind its size: LH, left, left-hand. ISO 965-1. */
 const leftHand = /[\s-]*(?:LH|left(?:[\s-]?hand(?:ed)?)?)$/iu;
 
+/** A size without the word for its hand. */
+export const withoutHand = (text: string): string => text.trim().replace(leftHand, '');
+
 /** Reads "M22 × 1.5", "M12", "1/2-13", "3/4 UNF", "1¼-12", each with LH behind it; says what is wrong with anything else. */
 export function readThread(text: string): Read {
-  const size = text.trim().replace(leftHand, '');
+  const size = withoutHand(text);
   const read = readRightHand(size);
   if (!read.ok || size === text.trim()) return read;
   return { ok: true, thread: { ...read.thread, name: `${read.thread.name} LH`, hand: 'left' } };

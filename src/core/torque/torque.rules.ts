@@ -44,6 +44,43 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       `Turned back too far: turn it on by ${(f.value - f.max).toFixed(0)}°, and record where it stands.`,
   },
+  'torque.slot': {
+    title: 'The next slot is not past the proof load',
+    says: ['good', 'check', 'stop'],
+    source:
+      'Motosh’s form, Shigley’s cone, ISO 898-1 (from memory); friction and grip our judgement',
+    digits: 0,
+    sentence: (f) => {
+      const means = `${f.is('deg')}° more make ${f.is('clamp')} kN, as ${f.is('torque')} N·m would; the proof load is ${f.most} kN.`;
+      const otherwise = 'another washer or another nut brings a slot sooner';
+      if (f.is('past') === 'all')
+        return `${means} All of it lies past that: not to this slot, ${otherwise}.`;
+      return f.is('past') === 'part'
+        ? `${means} Part of it lies past that, as far as grip and friction are known: ${otherwise}.`
+        : means;
+    },
+  },
+  'torque.slot-unknown': {
+    title: 'What the next slot clamps',
+    says: ['check'],
+    source: 'Motosh’s form, Shigley’s cone (from memory); friction and grip our judgement',
+    sentence: (f) =>
+      `${f.is('deg')}° more make ${f.is('clamp')} kN, as ${f.is('torque')} N·m would. The grade is not on record: hold it against the most that the maker allows.`,
+  },
+  'torque.slots-odd': {
+    title: 'Slots that line up with the pin',
+    says: ['stop'],
+    source: geometry,
+    sentence: (f) =>
+      `${f.at} slots never line up with both ends of a hole through the shaft: count again, or it is another nut.`,
+  },
+  'torque.hand': {
+    title: 'One hand of the thread',
+    says: ['check'],
+    source: maker,
+    sentence: (f) =>
+      `The procedure’s thread is ${f.is('size')}, left-hand; the unit’s record says right-hand. Look at the thread before anything is turned, and correct the wrong one.`,
+  },
   'torque.turns-short': {
     title: 'As many turns of the hub as said',
     says: ['check'],

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { schoolOption, schools } from '../../core/families/index.ts';
-import { type AdjustNow, warmShiftOf, wayOf } from '../../core/job/index.ts';
-import { spreadVerdict, stageWindow } from '../../core/torque/index.ts';
+import { type AdjustNow, handOf, warmShiftOf, wayOf } from '../../core/job/index.ts';
+import { type Hand, spreadVerdict, stageWindow, turnWords } from '../../core/torque/index.ts';
 import { firstThat } from '../../ui/firstThat.ts';
 import { Call, MainAction } from '../../ui/Panels.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
@@ -13,6 +13,7 @@ import { LockPlaces } from './LockPlaces.tsx';
 import { PlayDial } from './PlayDial.tsx';
 import { PlayLine } from './PlayLine.tsx';
 import { ReadPlay } from './ReadPlay.tsx';
+import { HandOfThread } from './StageCall.tsx';
 import { Readings } from './StageRecord.tsx';
 import { type Adjusting, useAdjust } from './useAdjust.ts';
 import { useWarmth, WarmPlay } from './WarmPlay.tsx';
@@ -22,6 +23,7 @@ import './adjust.css';
 export function Adjust({ bar, now, onNut }: { bar: ReactNode; now: AdjustNow; onNut: () => void }) {
   const { view } = useJob();
   const at = useAdjust(now);
+  const { hand } = handOf(view);
   const warmth = useWarmth();
   const warmMm = warmth.read && warmShiftOf(view, warmth.read);
   const playMm = at.reading ? at.read?.meanMm : now.last?.meanMm;
@@ -32,9 +34,9 @@ export function Adjust({ bar, now, onNut }: { bar: ReactNode; now: AdjustNow; on
       tabs={bar}
       picture={
         <div className="adjust">
-          <AdjustFace now={at.reading ? { ...now, adjusted: undefined } : now} />
+          <AdjustFace now={at.reading ? { ...now, adjusted: undefined } : now} hand={hand} />
           <div className="adjust-dial">
-            <Figures now={now} at={at} playMm={playMm} />
+            <Figures now={now} at={at} playMm={playMm} hand={hand} />
             <PlayDial playMm={playMm} hand={at.hand === undefined ? undefined : at.hand % 1} />
           </div>
           <PlayLine now={now} warmMm={warmMm} />
@@ -42,8 +44,13 @@ export function Adjust({ bar, now, onNut }: { bar: ReactNode; now: AdjustNow; on
       }
       side={
         <>
+          <HandOfThread />
           <AdjustCall now={now} at={at} />
-          {at.reading && now.isNow ? <ReadPlay now={now} at={at} /> : <LockPlaces now={now} />}
+          {at.reading && now.isNow ? (
+            <ReadPlay now={now} at={at} />
+          ) : (
+            <LockPlaces now={now} hand={hand} />
+          )}
           <WarmPlay warmth={warmth} shiftMm={warmMm} />
           <School />
           <ByDrag onNut={onNut} />
@@ -66,10 +73,12 @@ function Figures({
   now,
   at,
   playMm,
+  hand,
 }: {
   now: AdjustNow;
   at: Adjusting;
   playMm: number | undefined;
+  hand: Hand;
 }) {
   const to = at.reading ? undefined : now.turnTo;
   const play = playMm === undefined ? undefined : both(playMm, 'length', 3);
@@ -80,7 +89,7 @@ function Figures({
           <span>turn the nut</span>
           <b className="num">{Math.abs(to.turnDeg).toFixed(1)}°</b>
           <span>
-            {to.turnDeg < 0 ? 'loosen' : 'tighten'}, to {to.name}
+            {turnWords(to.turnDeg < 0 ? 'loosen' : 'tighten', hand)}, to {to.name}
           </span>
         </p>
       )}
@@ -119,6 +128,12 @@ function AdjustCall({ now, at }: { now: AdjustNow; at: Adjusting }) {
     return (
       <Call status={none.status}>
         <RuleLink said={none} />
+      </Call>
+    );
+  if (now.edge)
+    return (
+      <Call status={now.edge.status}>
+        <RuleLink said={now.edge} />
       </Call>
     );
   if (now.mayLock) return <Call status="good">Inside, and the lock stands in a place.</Call>;

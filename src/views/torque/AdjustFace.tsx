@@ -1,4 +1,5 @@
 import type { AdjustNow } from '../../core/job/index.ts';
+import { type Hand, turnSign, turnWords } from '../../core/torque/index.ts';
 import { hexPath, roundOf } from '../../ui/section/round.ts';
 
 const [cx, cy] = [215, 232];
@@ -6,14 +7,15 @@ const { at, polar } = roundOf(cx, cy);
 
 /**
  * The nut face-on in its lock: marks round it, the places that come next by their letters, the one to take, and the way to
- * it. The marks stand still, the lock is at the top; a nut that is loosened turns to the left.
+ * it. The marks stand still, the lock is at the top; a nut that is loosened turns to the left, on a left-hand thread to the right.
  */
-export function AdjustFace({ now }: { now: AdjustNow }) {
+export function AdjustFace({ now, hand }: { now: AdjustNow; hand: Hand }) {
+  const sign = turnSign(hand);
   const { adjusted, last, stepDeg = 0, marks = 0 } = now;
-  const past = last?.pastDeg ?? 0;
+  const past = sign * (last?.pastDeg ?? 0);
   const safe = adjusted?.safe;
-  const turn = safe?.turnDeg ?? 0;
-  const way = turn < 0 ? 'loosen' : 'tighten';
+  const turn = sign * (safe?.turnDeg ?? 0);
+  const way = turnWords((safe?.turnDeg ?? 0) < 0 ? 'loosen' : 'tighten', hand);
   const label = safe
     ? `Nut in its lock: ${way} ${Math.abs(turn).toFixed(1)}° to place ${safe.name}, end play ${safe.playMm.toFixed(3)} mm`
     : 'Nut in its lock';
@@ -36,7 +38,7 @@ export function AdjustFace({ now }: { now: AdjustNow }) {
       <path className="out" d={`M${cx - 5} ${cy - 140}h10`} />
       {adjusted?.places.map((p) => {
         // To bring it under the lock at the top the nut turns by so much: it stands there from it.
-        const deg = -p.turnDeg;
+        const deg = -sign * p.turnDeg;
         const [x, y] = polar(202, deg);
         const taken = p.name === safe?.name;
         return (

@@ -1,18 +1,12 @@
 import type { ReactNode } from 'react';
-import {
-  castleTurn,
-  castleWay,
-  type Locking,
-  lockingWords,
-  type Procedure,
-} from '../../core/torque/index.ts';
-
+import { type Hand, type Locking, lockingWords, type Procedure } from '../../core/torque/index.ts';
+import { Call } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
+import { RuleLink } from '../../ui/RuleLink.tsx';
 import { hexPath } from '../../ui/section/round.ts';
-import { useDraft } from '../../ui/useDraft.ts';
-import { useJob } from '../shell/useJob.ts';
+import { faultOf, useJob } from '../shell/useJob.ts';
 import { CastleNut } from './CastleNut.tsx';
-import { readTyped } from '../../ui/units.ts';
+import type { CastleNow } from './useCastle.ts';
 
 const [cx, cy] = [170, 130];
 const Hub = () => <circle className="out f-paper thin2" cx={cx} cy={cy} r="118" />;
@@ -82,11 +76,20 @@ const pictures: Record<Exclude<Locking['kind'], 'castle'>, ReactNode> = {
   ),
 };
 
-/** How this nut is kept from turning back, drawn; of a castle nut, which slot comes next. */
-export function LockPicture({ procedure: p }: { procedure: Procedure }) {
+/** How this nut is kept from turning back, drawn; of a castle nut, which slot comes next and what it means to go there. */
+export function LockPicture({
+  procedure: p,
+  castle,
+  hand,
+}: {
+  procedure: Procedure;
+  castle: CastleNow | undefined;
+  hand: Hand;
+}) {
   const { locking } = p;
   if (!locking) return null;
-  if (locking.kind === 'castle') return <CastleLock locking={locking} />;
+  if (castle) return <CastleLock locking={locking} at={castle} hand={hand} />;
+  if (locking.kind === 'castle') return null;
   return (
     <div className="lock-picture">
       <svg className="drawing" viewBox="0 0 340 260" role="img" aria-label={lockingWords(locking)}>
@@ -102,34 +105,24 @@ export function LockPicture({ procedure: p }: { procedure: Procedure }) {
 }
 
 /** A castle nut: counted where the record does not know it, and told by how far it stands past its last slot. */
-function CastleLock({ locking }: { locking: Locking }) {
-  const { view } = useJob();
-  const draft = (of: string) => `${view.job.id}:castle-${of}`;
-  const [past, setPast] = useDraft(draft('past'));
-  const [slotsText, setSlots] = useDraft(draft('slots'));
-  const [holesText, setHoles] = useDraft(draft('holes'));
-  const counted = (text: string, known: number | undefined) => {
-    const read = readTyped(text, 'count');
-    return (
-      known ?? (read.ok && Number.isInteger(read.value) && read.value > 0 ? read.value : undefined)
-    );
-  };
-  const [slots, holeEnds] = [
-    counted(slotsText, locking.slots),
-    counted(holesText, locking.holeEnds),
-  ];
-  const read = readTyped(past, 'angle');
-  const known = slots !== undefined && holeEnds !== undefined;
-  const turn = known && read.ok ? castleTurn(slots, holeEnds, read.value) : undefined;
+function CastleLock({ locking, at, hand }: { locking: Locking; at: CastleNow; hand: Hand }) {
+  const { slots, holeEnds, fields } = at;
+  const { problem } = useJob();
   return (
     <div className="lock-picture">
-      {known && (
+      {slots !== undefined && holeEnds !== undefined && (
         <CastleNut
           slots={slots}
           holeEnds={holeEnds}
-          pastDeg={turn?.backDeg ?? 0}
-          way={turn && castleWay(turn, locking.holds)}
+          pastDeg={at.turn?.backDeg ?? 0}
+          way={at.way}
+          hand={hand}
         />
+      )}
+      {at.verdict && (
+        <Call status={at.verdict.status}>
+          <RuleLink said={at.verdict} />
+        </Call>
       )}
       <div className="pair-in">
         {locking.slots === undefined && (
@@ -137,8 +130,8 @@ function CastleLock({ locking }: { locking: Locking }) {
             compact
             label="Slots in the nut"
             dimension="count"
-            text={slotsText}
-            onText={setSlots}
+            text={fields.slots.text}
+            onText={fields.slots.set}
           />
         )}
         {locking.holeEnds === undefined && (
@@ -146,17 +139,27 @@ function CastleLock({ locking }: { locking: Locking }) {
             compact
             label="Ends of holes in the shaft"
             dimension="count"
-            text={holesText}
-            onText={setHoles}
+            text={fields.holes.text}
+            onText={fields.holes.set}
           />
         )}
         <QuantityInput
           compact
           label="How far past the last slot it stands"
           dimension="angle"
-          text={past}
-          onText={setPast}
+          text={fields.past.text}
+          onText={fields.past.set}
+          fault={faultOf(problem, 'slot')}
         />
+        {locking.holds === 'clamp' && (
+          <QuantityInput
+            compact
+            label="Thickness it clamps, if measured"
+            dimension="length"
+            text={fields.grip.text}
+            onText={fields.grip.set}
+          />
+        )}
       </div>
       <p className="note">{lockingWords(locking)}</p>
     </div>

@@ -1,10 +1,11 @@
 import type { AdjustNow } from '../../core/job/index.ts';
+import { type Hand, turnWords } from '../../core/torque/index.ts';
 import { VerdictWord } from '../../ui/Marks.tsx';
 import { RuleLink } from '../../ui/RuleLink.tsx';
 import { both } from '../../ui/units.ts';
 
 /** What each place leaves, with its call. */
-export function LockPlaces({ now }: { now: AdjustNow }) {
+export function LockPlaces({ now, hand }: { now: AdjustNow; hand: Hand }) {
   const { adjusted } = now;
   if (!adjusted) return null;
   return (
@@ -18,8 +19,8 @@ export function LockPlaces({ now }: { now: AdjustNow }) {
             <p>
               <b className="num">{b.value} mm</b> <span className="num">{b.other}</span>
               <span>
-                {p.turnDeg < 0 ? 'loosen' : 'tighten'} {Math.abs(p.turnDeg).toFixed(1)}°.{' '}
-                <RuleLink said={p.verdict} />
+                {turnWords(p.turnDeg < 0 ? 'loosen' : 'tighten', hand)}{' '}
+                {Math.abs(p.turnDeg).toFixed(1)}°. <RuleLink said={p.verdict} />
               </span>
             </p>
             <VerdictWord status={p.verdict.status} size={22} />

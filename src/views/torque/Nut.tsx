@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { cornerRecord, procedureUnchecked } from '../../core/job/index.ts';
+import { cornerRecord, handOf, procedureUnchecked } from '../../core/job/index.ts';
 import {
   type Procedure,
   springScale,
@@ -18,13 +18,14 @@ import { LockPicture } from './LockPicture.tsx';
 import { NutActions, type Reading, readingOf } from './NutActions.tsx';
 import { NutFace } from './NutFace.tsx';
 import { DragReading } from './DragReading.tsx';
-import { KeepOffGround, StageCall } from './StageCall.tsx';
+import { HandOfThread, KeepOffGround, StageCall } from './StageCall.tsx';
 import { StageList } from './StageList.tsx';
 import { ProcedureSource, Readings, StageReadingField } from './StageRecord.tsx';
 import { ThreadBars } from './ThreadBars.tsx';
 import { readAt, ToolAtHand, useToolAtHand } from './ToolAtHand.tsx';
 import { spokenStage } from './stageFigure.ts';
 import { useDrag } from './useDrag.ts';
+import { useCastle } from './useCastle.ts';
 import { useSpoken } from './useSpoken.ts';
 import { useWrench } from './useWrench.ts';
 import { WrenchNow, WrenchPanel } from './WrenchPanel.tsx';
@@ -64,7 +65,8 @@ export function Nut({
   const read = readAt(parsed, nm === undefined ? undefined : way);
   const { actual } = read;
   const unchecked = procedureUnchecked(view);
-  const streamed = useWrench(p, stage, way?.gain ?? 1);
+  const { hand: threadHand } = handOf(view);
+  const streamed = useWrench(p, stage, { gain: way?.gain ?? 1, hand: threadHand });
   const standIns = useStandIns();
   const wrench = tool?.type === 'digital' && standIns !== 'off' ? streamed : undefined;
   const pulled = wrench?.ended ? readingOf(wrench) : undefined;
@@ -72,6 +74,8 @@ export function Nut({
   const typing = !wrench?.running && pulled === undefined;
   const scale = useDrag(stage);
   const drag = stage.kind === 'drag' && !finished ? scale : undefined;
+  const castle = useCastle(p);
+  const slot = stage.kind === 'lock' ? castle?.stands : undefined;
   const record = async (reading: Reading = drag?.reading ?? pulled ?? read) => {
     const toolId = drag ? springScale : tool?.id;
     if (!toolId) return;
@@ -80,6 +84,7 @@ export function Nut({
         stageId: stage.id,
         toolId,
         ...(way && Object.keys(way.through).length > 0 ? { through: way.through } : {}),
+        ...(slot ? { slot } : {}),
         ...reading,
       }))
     )
@@ -92,7 +97,7 @@ export function Nut({
     if (state.done.includes('torque') || (await send('station-done', { station: 'torque' })))
       location.assign(`/jobs/${job.id}/prove`);
   };
-  const spoken = useSpoken(finished ? 'Nut done and locked' : spokenStage(stage));
+  const spoken = useSpoken(finished ? 'Nut done and locked' : spokenStage(stage, threadHand));
   const thread = threadOnNut(p, stage);
   const air = p.stages.slice(walk.current).some((s) => s.wheel === 'air');
   return (
@@ -105,7 +110,7 @@ export function Nut({
           <StageList procedure={p} walk={walk} />
           <div className="nut">
             {stage.kind === 'lock' && !finished && p.locking ? (
-              <LockPicture procedure={p} />
+              <LockPicture procedure={p} castle={castle} hand={threadHand} />
             ) : (
               <NutFace
                 stage={finished ? undefined : stage}
@@ -113,6 +118,7 @@ export function Nut({
                 wrench={finished ? undefined : wrench}
                 drag={drag}
                 studs={cornerRecord(view)?.hub?.studs ?? 0}
+                hand={threadHand}
               />
             )}
             {wrench && <WrenchNow wrench={wrench} />}
@@ -122,6 +128,7 @@ export function Nut({
       }
       side={
         <>
+          <HandOfThread />
           <StageCall
             procedure={p}
             walk={walk}
@@ -187,7 +194,7 @@ export function Nut({
           first={walk.current === 0}
           stage={stage}
           actual={drag ? drag.reading?.actual : (pulled?.actual ?? (typing ? actual : undefined))}
-          missing={drag?.missing}
+          missing={drag?.missing ?? (stage.kind === 'lock' ? castle?.missing : undefined)}
           spoilt={wrench?.next === 'spoilt'}
           pulling={wrench?.running ?? false}
           onAdjust={onAdjust}

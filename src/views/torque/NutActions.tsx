@@ -68,7 +68,7 @@ export function NutActions({
   const unit = stageUnit(stage);
   if (stage.kind === 'wait')
     return <WaitAction stage={stage} onDone={() => onRecord({ asSaid: true })} />;
-  if (!unit) return <MainAction label="Locked, seen" onAct={() => onRecord()} />;
+  if (!unit) return <MainAction label="Locked, seen" missing={missing} onAct={() => onRecord()} />;
   return (
     <>
       <RecordFigure

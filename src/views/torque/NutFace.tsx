@@ -1,4 +1,4 @@
-import { type Stage, stageWindow } from '../../core/torque/index.ts';
+import { type Hand, type Stage, stageWindow, turnSign } from '../../core/torque/index.ts';
 import { Defs, useMarks } from '../../ui/section/primitives.tsx';
 import { roundOf } from '../../ui/section/round.ts';
 import { DragScale } from './DragScale.tsx';
@@ -64,6 +64,7 @@ export function NutFace({
   wrench,
   drag,
   studs,
+  hand = 'right',
   none = 'done',
 }: {
   stage: Stage | undefined;
@@ -73,12 +74,13 @@ export function NutFace({
   /** A drag that is read by a scale. */
   drag?: Dragging | undefined;
   studs: number;
+  hand?: Hand;
   /** Said where there is no stage: it is done, or none is chosen yet. */
   none?: string;
 }) {
   const marks = useMarks();
   const turning = stage?.kind === 'angle' || stage?.kind === 'back-off';
-  const sign = stage?.kind === 'back-off' ? -1 : 1;
+  const sign = turnSign(hand) * (stage?.kind === 'back-off' ? -1 : 1);
   const want = turning ? sign * (stage.value ?? 0) : 0;
   const done = turning ? sign * Math.min(actual ?? 0, 359) : 0;
   const start = turning ? -want / 2 : 0;

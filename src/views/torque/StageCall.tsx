@@ -1,4 +1,6 @@
-import type { Procedure, Stage, Walk } from '../../core/torque/index.ts';
+import { RotateCcw } from 'lucide-react';
+import { handOf } from '../../core/job/index.ts';
+import { type Procedure, type Stage, turnGoes, type Walk } from '../../core/torque/index.ts';
 import type { Verdict } from '../../core/verdict.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
 import { Call } from '../../ui/Panels.tsx';
@@ -15,6 +17,26 @@ export const KeepOffGround = () => (
     </span>
   </p>
 );
+
+/** A thread that is tightened the other way round, said before anybody turns it. */
+export function HandOfThread() {
+  const { view } = useJob();
+  const { hand, doubt } = handOf(view);
+  if (hand === 'right') return null;
+  return (
+    <>
+      {doubt && (
+        <Call status={doubt.status}>
+          <RuleLink said={doubt} />
+        </Call>
+      )}
+      <p className="strong">
+        <RotateCcw aria-hidden="true" size={20} className="inline" /> Left-hand thread: tightens{' '}
+        {turnGoes('tighten', hand)}.
+      </p>
+    </>
+  );
+}
 
 /** The verdict on the last reading where it asks for something, else what the stage is for. */
 export function StageCall({

@@ -1,4 +1,4 @@
-import { type Stage, stageWindow } from '../../core/torque/index.ts';
+import { type Hand, type Stage, stageWindow, turnGoes } from '../../core/torque/index.ts';
 import { both } from '../../ui/units.ts';
 
 /** Decimals of a reading where its unit's own do not do. */
@@ -43,6 +43,11 @@ const spokenUnits: Partial<Record<Stage['kind'], string>> = {
   recheck: 'newton metres',
   'end-play': 'millimetres of end play',
 };
-/** A stage as it is said aloud. */
-export const spokenStage = (s: Stage): string =>
-  s.value === undefined ? s.text : `${s.text}: ${s.value} ${spokenUnits[s.kind] ?? ''}`;
+const turned: readonly Stage['kind'][] = ['torque', 'angle', 'back-off'];
+/** A stage as it is said aloud; which way round a left-hand thread goes with it. */
+export function spokenStage(s: Stage, hand: Hand): string {
+  const said =
+    s.value === undefined ? s.text : `${s.text}: ${s.value} ${spokenUnits[s.kind] ?? ''}`;
+  if (hand === 'right' || !turned.includes(s.kind)) return said;
+  return `${said}, ${turnGoes(s.kind === 'back-off' ? 'loosen' : 'tighten', hand)}`;
+}

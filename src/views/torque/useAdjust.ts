@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { AdjustNow } from '../../core/job/index.ts';
+import { type AdjustNow, playInstrument } from '../../core/job/index.ts';
 import { type JudgedPlace, type PlayPair, playOf } from '../../core/torque/index.ts';
 
 import { useDraft, useDraftList, useDraftOf } from '../../ui/useDraft.ts';
@@ -60,7 +60,7 @@ export function useAdjust(now: AdjustNow) {
     const path = (end: string) => `/api/jobs/${view.job.id}/play/${end}/${at}`;
     indicator.readAt(path('push'), (a) => indicator.readAt(path('pull'), (b) => add(a, b)));
   };
-  const instrumentId = picked ?? lastUsed ?? instruments[0]?.id ?? '';
+  const instrumentId = picked ?? lastUsed ?? playInstrument(instruments, now.window)?.id ?? '';
   const keep = async () => {
     if (pairs.length === 0 || pastDeg === undefined) return;
     const body = {

@@ -5,6 +5,7 @@ import {
   brokeOff,
   canBeRecorded,
   type Followed,
+  type Hand,
   judgeStage,
   keptCurve,
   type Procedure,
@@ -36,8 +37,12 @@ export interface WrenchHandle extends WrenchState {
   forget: () => void;
 }
 
-/** The wrench at one stage of the centre nut, `gain`: torque at the nut over what it shows; undefined where a wrench reads nothing of it. */
-export function useWrench(p: Procedure, stage: Stage, gain: number): WrenchHandle | undefined {
+/** The wrench at one stage of the centre nut, `at`: how it stands to it; undefined where a wrench reads nothing of it. */
+export function useWrench(
+  p: Procedure,
+  stage: Stage,
+  at: { gain: number; hand: Hand },
+): WrenchHandle | undefined {
   const { view } = useJob();
   const [feed] = useState(() => new WrenchFeed());
   const state = useSyncExternalStore(feed.subscribe, feed.state, feed.state);
@@ -61,7 +66,7 @@ export function useWrench(p: Procedure, stage: Stage, gain: number): WrenchHandl
     big: followed && bigOf(stage, snugNm, followed, running),
     curve: followed ? keptCurve(followed) : [],
     pull: (setting) =>
-      feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}/${gain}`, snugNm, gain),
+      feed.pull(`/api/jobs/${view.job.id}/wrench/${stage.id}/${setting}/${at.gain}`, snugNm, at),
     putDown: feed.putDown,
     forget: feed.forget,
   };

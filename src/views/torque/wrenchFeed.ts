@@ -1,7 +1,9 @@
 import {
   followPull,
   type Followed,
+  type Hand,
   type PullSample,
+  sampleAtNut,
   type WrenchMessage,
 } from '../../core/torque/index.ts';
 import { type DeviceStream, readDevice } from '../shell/deviceStream.ts';
@@ -39,7 +41,7 @@ export class WrenchFeed {
   #lastAt = 0;
   #frame = 0;
   #snugNm = 0;
-  #gain = 1;
+  #at: { gain: number; hand: Hand } = { gain: 1, hand: 'right' };
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.#listeners.add(listener);
@@ -52,12 +54,12 @@ export class WrenchFeed {
     for (const listener of this.#listeners) listener();
   }
 
-  /** Takes the wrench up, `gain`: torque at the nut over what it shows: what it has seen of this nut comes first, then its readings until it is put down or falls silent. */
-  pull(path: string, snugNm: number, gain: number): void {
+  /** Takes the wrench up; `at`: torque at the nut over what it shows, and which way that is tightened: what it has seen of this nut comes first, then its readings until it is put down or falls silent. */
+  pull(path: string, snugNm: number, at: { gain: number; hand: Hand }): void {
     if (this.#source) return;
     this.#samples = [];
     this.#snugNm = snugNm;
-    this.#gain = gain;
+    this.#at = at;
     this.#seen = 0;
     this.#lastAt = performance.now();
     this.#set({ ...still, running: true });
@@ -70,7 +72,8 @@ export class WrenchFeed {
   }
 
   #take(message: WrenchMessage): void {
-    const atNut = (s: PullSample) => ({ ...s, torqueNm: s.torqueNm * this.#gain });
+    const { gain, hand } = this.#at;
+    const atNut = (s: PullSample) => sampleAtNut(s, gain, hand);
     if (!('seen' in message)) return void this.#samples.push(atNut(message));
     this.#samples = message.seen.map(atNut);
     this.#set({ standIn: message.standIn, lost: message.lost });

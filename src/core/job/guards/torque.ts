@@ -6,6 +6,7 @@ import {
   orderFault,
   type Procedure,
   pullVerdict,
+  slotVerdict,
   stageUnit,
   walkProcedure,
 } from '../../torque/index.ts';
@@ -52,7 +53,10 @@ export const torqueGuards: Guards = {
     if (order) return { field: 'stageId', ...order };
     const used = usedNut(b.stageId, ctx.procedure, job);
     if (used) return used;
-    if (stage?.kind === 'lock') return undefined;
+    if (stage?.kind === 'lock') {
+      const said = b.slot && slotVerdict(ctx.procedure, b.slot);
+      return said?.status === 'stop' ? { field: 'slot', ...said } : undefined;
+    }
     if (stage?.kind === 'end-play') return endPlayRefusal(b, job);
     // A nut that is spoilt is put on record with a figure or without.
     if (b.pull && stage && pullVerdict(stage.kind, b.pull)) return undefined;

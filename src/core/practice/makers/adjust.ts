@@ -40,7 +40,7 @@ export const adjust: Maker = (r, level) => {
       );
     },
     because: safe
-      ? 'Of the places inside the window the looser one.'
+      ? 'Of the places inside the window the one furthest from both limits.'
       : 'None leaves a play inside the window: another washer or the other face of the nut, never tighter.',
     source: practice,
     otherwise: 'Tighter than asked it runs hot and seizes, looser it hammers the cups.',
