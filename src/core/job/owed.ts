@@ -7,9 +7,16 @@ import {
   type Task,
 } from '../families/index.ts';
 import type { SeatKind } from '../fits/index.ts';
-import { dimensionNames } from '../matching/index.ts';
+import { clearanceTypeOf, dimensionNames } from '../matching/index.ts';
 import { type Operation, operationNames } from '../press/index.ts';
-import { type Check, checkRule, checksOf, judgeCheck } from '../prove/index.ts';
+import {
+  type Check,
+  checkRule,
+  checksOf,
+  judgeCheck,
+  oneRowLimit,
+  type PlayBearing,
+} from '../prove/index.ts';
 import { type Found, type RuleId, type Said, saying, sentence } from '../rules/index.ts';
 import { procedureDone, walkProcedure } from '../torque/index.ts';
 import { depthOf } from './depth-on-job.ts';
@@ -88,7 +95,20 @@ export const namesBearing = (suspectId: string): boolean => suspectId.startsWith
 
 /** Final checks of the job's family on its route. */
 export const checksFor = (job: JobNow): Check[] =>
-  checksOf(familyCodeOf(job), job.choices.plan?.value.route, cornerRecord(job)?.limits);
+  checksOf(
+    familyCodeOf(job),
+    job.choices.plan?.value.route,
+    cornerRecord(job)?.limits,
+    familyCodeOf(job) === 'A2' ? oneRowLimit(playBearingOf(job)) : undefined,
+  );
+
+/** The bearing on an axle shaft as its end play follows from it. */
+function playBearingOf(job: JobNow): PlayBearing | undefined {
+  const part = chosenPart(job);
+  if (!part) return undefined;
+  const { boreMm, ballMm } = part.bearing;
+  return { type: clearanceTypeOf(part), clearance: part.clearance, boreMm, ballMm };
+}
 
 /** A measured check that this depth may leave out: the card says that it was not measured. */
 export const leftOut = (check: Check, job: JobNow): boolean =>

@@ -22,7 +22,7 @@ const answerFor = (checkId: string): Entry =>
 const owed = (job: Worked) =>
   owedAt('prove', job.now).flatMap((o) => (o.rule === 'prove.unsigned' ? [] : [o.wrongCheck]));
 
-it('a check that is not right holds the car; what is looked at can be answered for by name, what is measured is mended', () => {
+it('a check that is not right holds the car; what is looked at or has a limit of ours can be answered for by name, what its maker limits is mended', () => {
   expect(owed(worked())).toEqual([]);
   for (const id of ['hose', 'lead', 'locked']) {
     expect(owed(worked([check(id, { ok: false })]))).toEqual([id]);
@@ -30,7 +30,10 @@ it('a check that is not right holds the car; what is looked at can be answered f
   }
   expect(owed(worked([check('smooth', { ok: false }), answerFor('smooth')]))).toEqual(['smooth']);
   const play = check('end-play', { value: 0.4, typed: '0.4' });
+  // This unit has an end play of its own on record.
   expect(owed(worked([play, answerFor('end-play')]))).toEqual(['end-play']);
+  const nuts = check('wheel-nuts', { ok: false });
+  expect(owed(worked([nuts, answerFor('wheel-nuts')]))).toEqual(['wheel-nuts']);
 });
 
 it('stands beside what Diagnose took of it; where nothing was taken there is no before', () => {

@@ -2,7 +2,6 @@ import { keysOf } from '../keys-of.ts';
 import {
   bearingNormal,
   clearanceMm,
-  type ClearanceType,
   expansionMm,
   materials,
   type FitChain,
@@ -26,7 +25,7 @@ import {
   yieldMpa,
   yieldsAtMm,
 } from '../fits/index.ts';
-import { atTwenty, type CataloguePart, oneRow } from '../matching/index.ts';
+import { atTwenty, clearanceTypeOf } from '../matching/index.ts';
 import {
   classFits,
   type Fits,
@@ -122,13 +121,6 @@ export function judgeReadings(
   const tight = judgeTightness(kind, name, seat.fit, result.grip);
   const more = [...tight, ...clearanceVerdicts(job, kind, result)];
   return more.length > 0 ? { ...result, verdicts: withMore(result.verdicts, more) } : result;
-}
-
-/** Types whose clearance has a class; two-row wheel bearings are made to run with a little preload, and only their maker says how much. */
-function clearanceTypeOf({ kind, rolling, bearing }: CataloguePart): ClearanceType | undefined {
-  if (!oneRow(kind)) return undefined;
-  if (rolling === 'ball') return bearing.contactAngleDeg === 0 ? 'deep-groove' : undefined;
-  return rolling === 'cylindrical' || rolling === 'needle' ? 'cylindrical' : undefined;
 }
 
 /** How much warmer an inner ring runs than its outer, K (judgement). */

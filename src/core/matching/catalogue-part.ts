@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { type Bearing, BearingSchema, RollingId, SealsSchema, SpacerId } from '../corner-record.ts';
-import { clearanceClasses } from '../fits/iso5753.ts';
+import { clearanceClasses, type ClearanceType } from '../fits/iso5753.ts';
 import { closed, Currency, Id, Maybe, Mm, oneOf, Text } from '../schemas/common.ts';
 
 /** Kinds of bearing part, one a way of building it. */
@@ -121,6 +121,17 @@ export function dimensionsOf(kind: PartKind): readonly DimensionId[] {
 /** Built of one row; the others have two rows of balls. */
 export const oneRow = (kind: PartKind): boolean =>
   !['ring-set', 'cartridge', 'hub-unit'].includes(kind);
+
+/** Types whose clearance has a class; two-row wheel bearings are made to run with a little preload, and only their maker says how much. */
+export function clearanceTypeOf({
+  kind,
+  rolling,
+  bearing,
+}: Pick<CataloguePart, 'kind' | 'rolling' | 'bearing'>): ClearanceType | undefined {
+  if (!oneRow(kind)) return undefined;
+  if (rolling === 'ball') return bearing.contactAngleDeg === 0 ? 'deep-groove' : undefined;
+  return rolling === 'cylindrical' || rolling === 'needle' ? 'cylindrical' : undefined;
+}
 
 /** A candidate's figure; undefined where its catalogue does not say. */
 export function sizeOf(part: CataloguePart, d: DimensionId): number | undefined {

@@ -1,6 +1,7 @@
 import type { FamilyCode } from '../families/index.ts';
 import type { Found } from '../rules/index.ts';
 import { verdict, type Verdict } from '../verdict.ts';
+import { type PlayLimit, twoRows } from './play-limit.ts';
 
 /** One final check: seen or measured. */
 export interface Check {
@@ -10,7 +11,7 @@ export interface Check {
   numeric?: { unit: '°C' | 'mm' | 'kPa'; max: number; limitSource: string };
   /** A vehicle is not released with this one open. */
   release: boolean;
-  /** Where it is not right, somebody may answer for it by name and reason; a measured one only has to be mended. */
+  /** Where it is not right, somebody may answer for it by name and reason: what is looked at, and a measure whose limit is ours. */
   byName?: true;
 }
 
@@ -23,8 +24,9 @@ const checks: readonly (Check & {
   {
     id: 'end-play',
     text: 'End play at the flange',
-    numeric: { unit: 'mm', max: 0.05, limitSource: judged },
+    numeric: { unit: 'mm', max: twoRows.maxMm, limitSource: twoRows.source },
     release: true,
+    byName: true,
     of: ['P1', 'P2', 'P3', 'P3L', 'B2', 'A2'],
   },
   {
@@ -116,6 +118,8 @@ export const checksOf = (
   code: FamilyCode | undefined,
   route?: string,
   limits?: OwnLimits,
+  /** The most end play that the bearing has by its type, where it is not two rows. */
+  play?: PlayLimit,
 ): Check[] =>
   checks
     .filter(
@@ -126,8 +130,13 @@ export const checksOf = (
     .map((c) => {
       const key = ownLimit[c.id];
       const max = key && limits?.[key];
-      if (!c.numeric || max === undefined || !limits) return c;
-      return { ...c, numeric: { ...c.numeric, max, limitSource: limits.source } };
+      if (c.numeric && max !== undefined && limits) {
+        const { byName: _ours, ...own } = c;
+        return { ...own, numeric: { ...c.numeric, max, limitSource: limits.source } };
+      }
+      return c.numeric && c.id === 'end-play' && play
+        ? { ...c, numeric: { ...c.numeric, max: play.maxMm, limitSource: play.source } }
+        : c;
     });
 
 const measures = { '°C': 'rise', mm: 'length', kPa: 'pressure' } as const;
