@@ -21,8 +21,8 @@ export interface FitChain {
   /** Sum of the roughness heights Rz of both seats; 0.8 of it is flattened (DIN 7190-1). */
   roughness: Normal;
   friction: Normal;
-  /** What a chilled ring gives back while it is pressed, mm; it grips again when it is warm. */
-  chilled?: Normal | undefined;
+  /** By how much a ring from cold or heat eases the fit while it is pressed, mm; it grips again at the warmth of the shop. */
+  eased?: Normal | undefined;
   fit: Omit<PressFit, 'interferenceMm'>;
   lengthMm: number;
   /** Grip that is lost under load, and the grip from which the outer body yields or the clearance is gone; absent where not known. */
@@ -137,11 +137,13 @@ export function drawChain(c: FitChain, draws: number, seed: number): ChainResult
     counts[Math.max(0, Math.min(bins - 1, ((g - from) * perStep) | 0))]! += 1;
     if (g <= c.creepMm) creeps += 1;
     if (g >= tight) tooTight += 1;
-    const cold = c.chilled ? c.chilled.mean + c.chilled.sd * next() : 0;
+    const eased = c.eased ? c.eased.mean + c.eased.sd * next() : 0;
+    // How long it lay is not known, which way it changed is.
+    const by = (c.eased?.mean ?? 0) < 0 ? Math.min(0, eased) : Math.max(0, eased);
     if (i < forces.length)
       forces[i] =
         forceN(
-          perMm * Math.max(0, g - Math.max(0, cold)),
+          perMm * Math.max(0, g - by),
           Math.max(0.01, c.friction.mean + c.friction.sd * next()),
           c.fit.diameterMm,
           c.lengthMm,

@@ -12,6 +12,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   partNumber: 'Part',
   route: 'Route',
   chill: 'Bearing chilled',
+  warm: 'Bearing warmed',
   soak: 'Penetrant soak',
   film: 'Film on the seat',
   people: 'Work at it',

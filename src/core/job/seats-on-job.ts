@@ -28,17 +28,18 @@ import {
 import { atTwenty, clearanceTypeOf } from '../matching/index.ts';
 import {
   classFits,
+  easedMm,
   type Fits,
+  helpsStroke,
   seatsOf,
   type SeatSpec,
-  shrinkMm,
   withFigure,
   type Work,
   workFrom,
 } from '../press/index.ts';
 import { gravestFirst, verdict, type Verdict, worst } from '../verdict.ts';
 import { depthOf } from './depth-on-job.ts';
-import { familyCodeOf } from './family-on-job.ts';
+import { familyCodeOf, strokesOf } from './family-on-job.ts';
 import { cornerDrawn, unknownOfSeats } from './figures-on-job.ts';
 import { cornerRecord, instrumentById, type JobNow, once, onceEach } from './job-now.ts';
 import { chosenPart, sensorSide } from './part-on-job.ts';
@@ -268,7 +269,8 @@ export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
   const creeps = !bore && radialN !== undefined;
   const school = schoolOf(job);
   const film = frictions[school.film];
-  const shrink = bore ? shrinkMm(nominalMm, school) : 0;
+  const stroke = strokesOf(job).find((o) => helpsStroke(o) === (bore ? 'cold' : 'warm'));
+  const eased = stroke ? easedMm(stroke, nominalMm, school) : 0;
   return {
     fit,
     lengthMm,
@@ -277,7 +279,7 @@ export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
       : { inside: seat, outside: ring }),
     roughness: bothRz,
     friction: { ...fromLimits(film.low, film.high, 2), mean: film.likely },
-    ...(shrink > 0 ? { chilled: { mean: shrink / 2, sd: shrink / 4 } } : {}),
+    ...(eased === 0 ? {} : { eased: { mean: eased / 2, sd: Math.abs(eased) / 4 } }),
     creepMm: creeps
       ? gripLostMm(radialN, work.bearing.boreMm, work.bearing.widthMm)
       : givenBackWarmMm(nominalMm, bore ? spec.material : 'steel'),

@@ -24,5 +24,6 @@ export * from './solve.ts';
 export * from './solve-once.ts';
 export * from './stack.ts';
 export * from './stroke.ts';
+export * from './temper.ts';
 export * from './trace.ts';
 export * from './workpiece.ts';

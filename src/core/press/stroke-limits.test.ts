@@ -11,7 +11,7 @@ import {
   judgeStroke,
   type Requirement,
   type Setup,
-  shrinkMm,
+  easedMm,
   strokeForceKn,
   type StrokeReading,
   type StrokeResult,
@@ -165,18 +165,45 @@ describe('force along a stroke', () => {
     const school = { ...usualSchool, chilledC: -18 };
     // Linear expansion of steel over 38 K.
     const mm = 76 * materials.steel.alphaPerK * 38;
-    expect(shrinkMm(76, school)).toBeCloseTo(mm, 12);
-    expect(shrinkMm(76, usualSchool)).toBe(0);
+    expect(easedMm('bearing-in', 76, school)).toBeCloseTo(mm, 12);
+    expect(easedMm('bearing-in', 76, usualSchool)).toBeCloseTo(0, 12);
     const smaller = fits({ low: 0.04 - mm, likely: 0.05 - mm / 2, high: 0.06 });
     const cold = strokeForceKn(plainStroke, fits(bore), school);
     const same = strokeForceKn(plainStroke, smaller);
     for (const k of ['low', 'likely', 'high'] as const) expect(cold[k]).toBeCloseTo(same[k], 9);
-    // Off, or on a journal, nothing is chilled.
+    // Off, or where the ring has the shop's warmth by then, nothing is chilled.
     const out: Requirement = { ...plainStroke, fitting: false };
     expect(strokeForceKn(out, fits(bore), school)).toEqual(strokeForceKn(out, fits(bore)));
-    const journal: Requirement = { ...plainStroke, seat: { ...plainStroke.seat, kind: 'journal' } };
+    const seat = { ...plainStroke.seat, kind: 'journal' as const };
+    const journal: Requirement = { ...plainStroke, operation: 'hub-in', seat };
     const held = { journal: bore, measured: { bore: false, journal: true } };
     expect(strokeForceKn(journal, held, school)).toEqual(strokeForceKn(journal, held));
+  });
+  it('of a ring that goes on to a shaft is eased by warmth, and tightened by cold: its bore shrinks with it', () => {
+    const seat = { ...plainStroke.seat, kind: 'journal' as const };
+    const onShaft: Requirement = { ...plainStroke, operation: 'shaft-bearing-on', seat };
+    const fits = (least: number, most: number) => ({
+      journal: { low: least, likely: 0.021, high: most },
+      measured: { bore: false, journal: true },
+    });
+    // Linear expansion of steel: a bore of 40 mm is 0.017 mm smaller over 38 K: 0.021 becomes 0.038.
+    expect(easedMm('shaft-bearing-on', 40, { ...usualSchool, chilledC: -18 })).toBeCloseTo(
+      -40 * materials.steel.alphaPerK * 38,
+      12,
+    );
+    const plain = strokeForceKn(onShaft, fits(0.015, 0.027));
+    const cold = strokeForceKn(onShaft, fits(0.015, 0.027), { ...usualSchool, chilledC: -18 });
+    const warm = strokeForceKn(onShaft, fits(0.015, 0.027), { ...usualSchool, warmedC: 80 });
+    expect([cold.likely > plain.likely, cold.high > plain.high, cold.low]).toEqual([
+      true,
+      true,
+      plain.low,
+    ]);
+    expect([warm.likely < plain.likely, warm.low < plain.low, warm.high]).toEqual([
+      true,
+      true,
+      plain.high,
+    ]);
   });
   it('of a fit that is given has nothing flattened, and without a fit there is none', () => {
     const tightMm = { low: 0.04, likely: 0.05, high: 0.06 };

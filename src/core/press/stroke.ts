@@ -1,13 +1,10 @@
 import { printed } from '../printed.ts';
 import {
   bearingNormal,
-  expansionMm,
-  type Film,
   forceN,
   frictions,
   interferenceBand,
   limitsMm,
-  materials,
   pressureMpa,
   removalFactor,
   smoothed,
@@ -29,6 +26,7 @@ import type { Operation } from './operations.ts';
 import type { Requirement, Seat } from './requirement.ts';
 import { requirement } from './setups/index.ts';
 import type { Setup } from './stack.ts';
+import { easedMm, type School, usualSchool } from './temper.ts';
 import { seatsOf, type SeatSpec, type Work } from './workpiece.ts';
 
 /** Interference of the seats, mm, and whether it was measured or comes from classes. */
@@ -63,29 +61,14 @@ export function classFits(work: Work): Fits {
   };
 }
 
-/** What the schools chosen on the job do to a stroke. */
-export interface School {
-  film: Film;
-  /** The ring comes out of the freezer this cold, °C, into a shop of 20 °C; absent when it is not chilled. */
-  chilledC?: number | undefined;
-}
-export const usualSchool: School = { film: 'oiled' };
-/** A domestic freezer, °C. */
-export const freezerC = -18;
-
-/** What a ring out of the freezer is smaller by, mm; 0 when it is not chilled. */
-export const shrinkMm = (diameterMm: number, { chilledC }: School): number =>
-  chilledC === undefined
-    ? 0
-    : Math.abs(expansionMm(diameterMm, materials.steel.alphaPerK, chilledC - 20));
-
 /**
- * Expected force of one fit at its greatest, kN: Lamé pressure × friction × seat area. A chilled ring gives its whole
- * shrink to the low end, half of it to the likely, none to the high: nobody knows how long it lay.
+ * Expected force of one fit at its greatest, kN: Lamé pressure × friction × seat area. What a ring from
+ * cold or heat gives or takes goes whole to one end, by half to the likely, not at all to the other: nobody knows how long
+ * it lay.
  */
 function seatForceKn(
   { fit, lengthMm, kind, tightMm }: Seat,
-  fitting: boolean,
+  { operation, fitting }: Pick<Requirement, 'operation' | 'fitting'>,
   fits: Fits,
   school: School,
 ): Band {
@@ -93,13 +76,13 @@ function seatForceKn(
   if (!tight) throw new RangeError(`fits.${kind}: missing`);
   const delta = kind === 'fixed' ? tight : smoothed(tight);
   const rust = fitting ? band(1, 1, 1) : removalFactor;
-  const shrink = fitting && kind === 'bore' ? shrinkMm(fit.diameterMm, school) : 0;
-  const cold: Band = { low: shrink, likely: shrink / 2, high: 0 };
+  const eased = fitting && kind !== 'fixed' ? easedMm(operation, fit.diameterMm, school) : 0;
+  const by: Band = { low: Math.max(0, eased), likely: eased / 2, high: Math.min(0, eased) };
   // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
   const friction = frictions[fitting ? school.film : 'oiled'];
   const at = (which: keyof Band) =>
     (forceN(
-      pressureMpa({ ...fit, interferenceMm: delta[which] - cold[which] }),
+      pressureMpa({ ...fit, interferenceMm: delta[which] - by[which] }),
       friction[which],
       fit.diameterMm,
       lengthMm,
@@ -111,9 +94,9 @@ function seatForceKn(
 
 /** Expected force of the whole stroke at its greatest, kN: of both fits together where two are closed. */
 export function strokeForceKn(r: Requirement, fits: Fits, school: School = usualSchool): Band {
-  const first = seatForceKn(r.seat, r.fitting, fits, school);
+  const first = seatForceKn(r.seat, r, fits, school);
   if (!r.then) return first;
-  const then = seatForceKn(r.then, r.fitting, fits, school);
+  const then = seatForceKn(r.then, r, fits, school);
   return band(first.low + then.low, first.likely + then.likely, first.high + then.high);
 }
 
@@ -162,7 +145,7 @@ export function setupFor(
   const r = requirement(operation, work);
   if (!r) return undefined;
   const forceKn = strokeForceKn(r, fits, school);
-  const thenKn = r.then && seatForceKn(r.then, r.fitting, fits, school);
+  const thenKn = r.then && seatForceKn(r.then, r, fits, school);
   return { requirement: r, press, forceKn, ...(thenKn ? { thenKn } : {}) };
 }
 

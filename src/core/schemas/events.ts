@@ -407,6 +407,8 @@ export const choiceBodies = {
   plan: closed({
     route: oneOf(['bench', 'on-car', 'sent-out', 'whole-knuckle'] as const),
     chill: Type.Boolean(),
+    /** The new bearing is warmed before it goes on to a shaft. */
+    warm: Maybe(Type.Boolean()),
     soak: Type.Boolean(),
     film: Maybe(oneOf(films)),
     /** How many work at it; one while nothing is said. */

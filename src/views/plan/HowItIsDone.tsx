@@ -9,12 +9,15 @@ import {
   type PlanChoice,
   stepsOf,
   strokesOf,
+  temperHelps,
 } from '../../core/job/index.ts';
-import { Choices, Toggles } from '../../ui/Panels.tsx';
+import { warmBearingC } from '../../core/press/index.ts';
+import { both } from '../../ui/units.ts';
+import { Call, Choices, Toggles } from '../../ui/Panels.tsx';
 import { useJob } from '../shell/useJob.ts';
 import type { Visit } from './useVisit.ts';
 
-type Wait = 'soak' | 'chill';
+type Wait = 'soak' | 'chill' | 'warm';
 const handsNames = { '1': 'one', '2': 'two' } as const;
 
 /** Waits, hands, corners, depth and film: what the plan is made with. */
@@ -30,9 +33,12 @@ export function HowItIsDone({
   const { view, choose } = useJob();
   const soaks = stepsOf(view, 'strip').some((x) => x.id === 'soak');
   const pressed = strokesOf(view).length > 0;
+  const helps = temperHelps(view);
+  const warmTo = `${both(warmBearingC, 'temperature', 0).value} ${both(warmBearingC, 'temperature', 0).unit}`;
   const waits: Wait[] = [
     ...(plan.soak ? ['soak' as const] : []),
     ...(plan.chill ? ['chill' as const] : []),
+    ...(plan.warm ? ['warm' as const] : []),
   ];
   return (
     <div className="waits">
@@ -40,12 +46,30 @@ export function HowItIsDone({
       <Toggles<Wait>
         name="Waits"
         values={waits}
-        onValues={(w) => onSet({ soak: w.includes('soak'), chill: w.includes('chill') })}
+        onValues={(w) =>
+          onSet({
+            soak: w.includes('soak'),
+            chill: w.includes('chill'),
+            warm: w.includes('warm'),
+          })
+        }
         options={[
           ...(soaks ? [{ id: 'soak' as const, label: 'penetrant soak, 20 min' }] : []),
-          ...(pressed ? [{ id: 'chill' as const, label: 'chill the bearing, 75 min' }] : []),
+          // One that was chosen before stays in sight, so that it can be taken back.
+          ...(helps === 'cold' || plan.chill
+            ? [{ id: 'chill' as const, label: 'chill the bearing, 75 min' }]
+            : []),
+          ...(helps === 'warm' || plan.warm
+            ? [{ id: 'warm' as const, label: `warm the bearing, ${warmTo} at most` }]
+            : []),
         ]}
       />
+      {plan.chill && helps !== 'cold' && (
+        <Call status="check">
+          The new bearing goes on to a shaft: cold shrinks its bore too and tightens the fit. Take
+          the chill back.
+        </Call>
+      )}
       <h2>Hands</h2>
       <Choices<'1' | '2'>
         name="How many work at it"

@@ -1,5 +1,6 @@
 import { filmNames, type JobView, schoolOf } from '../../core/job/index.ts';
 import {
+  helpsStroke,
   type Adapter,
   judgeStack,
   nearest,
@@ -18,13 +19,18 @@ import { NoForce } from './NoForce.tsx';
 import type { Stroke } from './useStroke.ts';
 
 /** Where the band of force comes from, and what is on the seat. */
-function basisOf({ seat, then }: Pick<Requirement, 'seat' | 'then'>, view: JobView): string {
-  if (then) return `${basisOf({ seat }, view)} + ring`;
+function basisOf(
+  { seat, then, operation }: Pick<Requirement, 'seat' | 'then' | 'operation'>,
+  view: JobView,
+): string {
+  if (then) return `${basisOf({ seat, operation }, view)} + ring`;
   if (seat.kind === 'fixed') return 'by the record';
-  const { film, chilledC } = schoolOf(view);
+  const { film, chilledC, warmedC } = schoolOf(view);
   const from = view.state.seats[seat.kind] ? 'measured' : 'by class';
-  const chilled = chilledC !== undefined && seat.kind === 'bore' ? ', chilled' : '';
-  return `${from}, ${filmNames[film]}${chilled}`;
+  const tempered = helpsStroke(operation) !== undefined;
+  const chilled = tempered && chilledC !== undefined ? ', chilled' : '';
+  const warmed = tempered && warmedC !== undefined ? ', warmed' : '';
+  return `${from}, ${filmNames[film]}${chilled}${warmed}`;
 }
 
 /** The drawing as it is, or with the drawer under it. */

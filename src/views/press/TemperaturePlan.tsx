@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { cautions } from '../../core/families/index.ts';
 import { halfGoneMin, leftMm, type Warming, warmingFaults } from '../../core/fits/index.ts';
-import { seatOf, workOf } from '../../core/job/index.ts';
+import { seatOf, temperHelps, workOf } from '../../core/job/index.ts';
+import { keysOf } from '../../core/keys-of.ts';
+import { freezerC, warmBearingC } from '../../core/press/index.ts';
 
 import { anchorAt } from '../../ui/firstThat.ts';
 import { VerdictShape } from '../../ui/Marks.tsx';
@@ -14,24 +16,37 @@ import { asTyped, readTyped } from '../../ui/units.ts';
 /** Usual time constants in still air, min (judgement). */
 const tau = { bearing: 6, housing: 14 } as const;
 
+/** What is brought to a temperature, and what that may help: a bore takes a cold ring or is warmed, a shaft takes a warm one. */
+const ways = {
+  chill: { of: 'bearing', helps: 'cold', label: 'chill the bearing', startC: freezerC },
+  housing: { of: 'housing', helps: 'cold', label: 'warm the housing', startC: 80 },
+  warm: { of: 'bearing', helps: 'warm', label: 'warm the bearing', startC: warmBearingC },
+} as const;
+type Way = keyof typeof ways;
+
 /** What cold or heat gives at the seat, and how long it lasts; the window runs as a timer on the floor. */
 export function TemperaturePlan() {
   const { view, send } = useJob();
   const { state, choices, job } = view;
-  const [what, setWhat] = useState<'bearing' | 'housing'>('bearing');
+  const helps = temperHelps(view);
+  const [picked, setWay] = useState<Way>();
+  const open = keysOf(ways).filter((w) => ways[w].helps === helps);
+  const way = picked ?? open[0] ?? 'chill';
+  const what = ways[way].of;
   const [startText, setStart] = useDraft(
-    `${job.id}:temp:${what}`,
-    asTyped(what === 'bearing' ? -18 : 80, 'temperature', 0),
+    `${job.id}:temp:${way}`,
+    asTyped(ways[way].startC, 'temperature', 0),
   );
   const [shopText, setShop] = useDraft(`${job.id}:temp:shop`, asTyped(20, 'temperature', 0));
   const work = workOf(view);
   const start = readTyped(startText, 'temperature');
   const shop = readTyped(shopText, 'temperature');
-  if (!work) return null;
+  if (!work || open.length === 0) return null;
+  const diameterMm = way === 'warm' ? work.bearing.boreMm : work.bearing.outerMm;
   const w: Warming | undefined =
     start.ok && shop.ok
       ? {
-          diameterMm: work.bearing.outerMm,
+          diameterMm,
           material: what === 'bearing' ? 'steel' : (seatOf(view, 'bore')?.material ?? 'steel'),
           startC: start.value,
           shopC: shop.value,
@@ -43,6 +58,7 @@ export function TemperaturePlan() {
   const half = halfGoneMin(tau[what]);
   const x = (min: number) => 10 + 19.6 * min;
   const y = (mm: number) => 44 - (36 * Math.abs(mm)) / Math.max(0.001, Math.abs(gain ?? 0));
+  const chosen = way === 'warm' ? choices.plan?.value.warm : choices.plan?.value.chill;
   const running = state.timers.some((t) => t.id === 'temperature-window');
   return (
     <details className="more">
@@ -50,14 +66,11 @@ export function TemperaturePlan() {
       <div className="grid gap-2">
         <Choices
           name="What is brought to a temperature"
-          value={what}
-          onValue={setWhat}
-          options={[
-            { id: 'bearing', label: 'chill the bearing' },
-            { id: 'housing', label: 'warm the housing' },
-          ]}
+          value={way}
+          onValue={setWay}
+          options={open.map((id) => ({ id, label: ways[id].label }))}
         />
-        {what === 'housing' && <Caution why={cautions.heat.why}>{cautions.heat.text}</Caution>}
+        {way !== 'chill' && <Caution why={cautions.heat.why}>{cautions.heat.text}</Caution>}
         <div className="pair-in">
           <QuantityInput
             compact
@@ -83,8 +96,7 @@ export function TemperaturePlan() {
                 {gain > 0 ? '+' : '−'}
                 {Math.abs(gain).toFixed(3)} mm
               </b>{' '}
-              on {work.bearing.outerMm} mm; half of it is gone after about{' '}
-              <b>{half.toFixed(0)} min</b>.
+              on {diameterMm} mm; half of it is gone after about <b>{half.toFixed(0)} min</b>.
             </p>
             <svg
               className="drawing w-full"
@@ -115,11 +127,11 @@ export function TemperaturePlan() {
           </p>
         ))}
         <p className="cap">
-          {what === 'bearing'
+          {way === 'chill'
             ? 'Wipe off the frost and oil the seat. Gloves.'
             : 'No flame. Encoder and seals near it set the ceiling.'}{' '}
           Time constant {tau[what]} min, judgement. School:{' '}
-          {choices.plan?.value.chill ? 'chill, chosen at Plan' : 'no chill, chosen at Plan'}.
+          {chosen ? `${ways[way].label}, chosen at Plan` : 'neither cold nor heat chosen at Plan'}.
         </p>
         <button
           type="button"
@@ -129,7 +141,7 @@ export function TemperaturePlan() {
             if (faults.length === 0 && !running && w)
               void send('timer-started', {
                 timerId: 'temperature-window',
-                label: what === 'bearing' ? 'chill window' : 'heat window',
+                label: way === 'chill' ? 'chill window' : 'heat window',
                 minutes: Number(half.toFixed(1)),
               });
           }}
