@@ -12,6 +12,8 @@ import {
   judgeDamage,
   leftMm,
   pressureMpa,
+  type Material,
+  seatFriction,
   shareBelow,
   warmingFaults,
   yieldMpa,
@@ -106,6 +108,17 @@ describe('temperature', () => {
     expect(leftMm(ring, 0)).toBeCloseTo(-0.0347, 4);
     expect(leftMm(ring, halfGoneMin(6)) / leftMm(ring, 0)).toBeCloseTo(0.5, 12);
     expect(halfGoneMin(6)).toBeCloseTo(4.16, 2);
+  });
+  // DIN 7190-1, from memory: a steel ring on aluminium rubs least, on steel most.
+  it('rubs by the metal of the seat', () => {
+    const on = (outerMaterial: Material) =>
+      seatFriction('oiled', { outerMaterial, innerMaterial: 'steel' }).likely;
+    expect(on('aluminium')).toBeLessThan(on('ductile-iron'));
+    expect(on('ductile-iron')).toBeLessThanOrEqual(on('steel'));
+    // On a journal the inner body is the one that is not the ring.
+    expect(
+      seatFriction('dry', { outerMaterial: 'steel', innerMaterial: 'aluminium' }).likely,
+    ).toBeLessThan(seatFriction('dry', { outerMaterial: 'steel', innerMaterial: 'steel' }).likely);
   });
   it('warns of heat that a sealed bearing does not stand', () => {
     expect(warmingFaults('bearing', 95)).toHaveLength(1);

@@ -61,12 +61,39 @@ export const forceN = (
 export const films = ['oiled', 'dry', 'paste'] as const;
 export type Film = (typeof films)[number];
 
-/** Friction at the seat by what is on it: general fitting practice (judgement), the band is the honest part. */
-export const frictions: Record<Film, Band> = {
-  paste: { low: 0.06, likely: 0.08, high: 0.11 },
-  oiled: { low: 0.07, likely: 0.1, high: 0.12 },
-  dry: { low: 0.12, likely: 0.15, high: 0.2 },
+/**
+ * Friction of a hardened ring on its seat, by the metal of that and what is on it: the order of the pairs as in DIN 7190-1
+ * (from memory), the figures our judgement; the band is the honest part.
+ */
+export const frictions: Record<Material, Record<Film, Band>> = {
+  steel: {
+    paste: { low: 0.06, likely: 0.08, high: 0.11 },
+    oiled: { low: 0.07, likely: 0.1, high: 0.12 },
+    dry: { low: 0.12, likely: 0.16, high: 0.22 },
+  },
+  'ductile-iron': {
+    paste: { low: 0.06, likely: 0.08, high: 0.11 },
+    oiled: { low: 0.07, likely: 0.1, high: 0.12 },
+    dry: { low: 0.12, likely: 0.15, high: 0.2 },
+  },
+  // Its graphite smears: as ductile iron.
+  'grey-iron': {
+    paste: { low: 0.06, likely: 0.08, high: 0.11 },
+    oiled: { low: 0.07, likely: 0.1, high: 0.12 },
+    dry: { low: 0.12, likely: 0.15, high: 0.2 },
+  },
+  aluminium: {
+    paste: { low: 0.04, likely: 0.06, high: 0.09 },
+    oiled: { low: 0.05, likely: 0.075, high: 0.11 },
+    dry: { low: 0.07, likely: 0.11, high: 0.18 },
+  },
 };
+
+/** Friction of one fit: the ring is steel, the other body decides. */
+export const seatFriction = (
+  film: Film,
+  { innerMaterial, outerMaterial }: Pick<PressFit, 'innerMaterial' | 'outerMaterial'>,
+): Band => frictions[outerMaterial === 'steel' ? innerMaterial : outerMaterial][film];
 
 /** Removal force over fitting force, from clean to rusted (judgement: up to 2–5 when rusted). */
 export const removalFactor: Band = { low: 1, likely: 1.8, high: 4 };

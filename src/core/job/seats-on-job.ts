@@ -5,7 +5,6 @@ import {
   expansionMm,
   materials,
   type FitChain,
-  frictions,
   bothRz,
   type FeltSeat,
   fromLimits,
@@ -20,6 +19,7 @@ import {
   limitsMm,
   pressureMpa,
   racewayChangeMm,
+  seatFriction,
   type SeatKind,
   type SeatResult,
   yieldMpa,
@@ -246,7 +246,7 @@ export function fitEffects(job: JobNow, kind: SeatKind) {
     hoopMpa: hoopMpa(whole).outerMpa,
     yieldMpa: kind === 'bore' ? yieldMpa[fit.outerMaterial] : undefined,
     clearanceLossMm: clearanceLossMm(work, kind, seat, result.grip.likely),
-    ...holds(whole, frictions.oiled.low, lengthMm),
+    ...holds(whole, seatFriction('oiled', fit).low, lengthMm),
   };
 }
 
@@ -268,7 +268,7 @@ export function seatChain(job: JobNow, kind: SeatKind): FitChain | undefined {
   const radialN = cornerRecord(job)?.limits?.radialN;
   const creeps = !bore && radialN !== undefined;
   const school = schoolOf(job);
-  const film = frictions[school.film];
+  const film = seatFriction(school.film, fit);
   const stroke = strokesOf(job).find((o) => helpsStroke(o) === (bore ? 'cold' : 'warm'));
   const eased = stroke ? easedMm(stroke, nominalMm, school) : 0;
   return {

@@ -10,6 +10,7 @@ import {
 import {
   hammer,
   judgeStack,
+  mayGiveKn,
   type Operation,
   operationNames,
   type Setup,
@@ -198,7 +199,7 @@ export function strokeRefusal(b: EventBody<'stroke-recorded'>, job: JobNow): Ref
   if (again) return again;
   const driven = b.pressId === hammer.id;
   if (b.peakKn === undefined && !driven) return refuse('peakKn', 'stroke.no-force');
-  if (b.peakKn !== undefined && b.peakKn > setup.press.capacityKn) {
+  if (b.peakKn !== undefined && mayGiveKn(b.peakKn, setup.press.screw) > setup.press.capacityKn) {
     const max = { value: b.peakKn, max: setup.press.capacityKn, unit: 'kN' as const };
     return refuse('peakKn', 'stroke.over-capacity', { part: setup.press.name, ...max });
   }

@@ -1,4 +1,5 @@
 import { itGrade, materials, frictions as seatFrictions } from '../fits/index.ts';
+import { keysOf } from '../keys-of.ts';
 import { checksOf } from '../prove/index.ts';
 import {
   crossPatterns,
@@ -65,7 +66,11 @@ const rubbing: FigureTable = {
   title: 'Friction: least, likely, most',
   lines: [
     ...Object.entries(frictions).map(([state, f]) => `Thread, ${state}: ${f.join(', ')}`),
-    ...Object.entries(seatFrictions).map(([film, f]) => `Press seat, ${film}: ${band(f)}`),
+    ...keysOf(seatFrictions).flatMap((metal) =>
+      Object.entries(seatFrictions[metal]).map(
+        ([film, f]) => `Press seat in ${metal.replace('-', ' ')}, ${film}: ${band(f)}`,
+      ),
+    ),
   ],
   source: 'our judgement, within VDI 2230 classes (from memory)',
 };

@@ -8,7 +8,10 @@ import {
   hertzSpheres,
   judgePiece,
   nearest,
+  mayGiveKn,
+  screwForceBandKn,
   screwForceKn,
+  screwTorqueBandNm,
   screws,
   type ScrewTool,
   screwTorqueNm,
@@ -79,6 +82,19 @@ describe('forcing screw', () => {
       9,
     );
     expect(screwForceKn(100, screws[0]!.tool)).toBeCloseTo(64.2, 1);
+    // The same formula by hand with a friction of 0.16 and of 0.08, VDI 2230 class B and better (from memory).
+    const arm = (mu: number) => 1.5 / (2 * Math.PI) + (mu * 19.03) / (2 * Math.cos(Math.PI / 6));
+    const force = screwForceBandKn(100, screws[0]!.tool);
+    expect([force.low, force.high]).toEqual([
+      expect.closeTo(100 / arm(0.16), 9),
+      expect.closeTo(100 / arm(0.08), 9),
+    ]);
+    const torque = screwTorqueBandNm(64.2, screws[0]!.tool);
+    expect(torque.low).toBeCloseTo(64.2 * arm(0.08), 9);
+    expect(torque.high).toBeCloseTo(64.2 * arm(0.16), 9);
+    // Thought to give 64 kN it may give 92: a tool that ends at 80 is not rated for it.
+    expect(mayGiveKn(64.2, screws[0]!.tool)).toBeCloseTo((64.2 * arm(0.12)) / arm(0.08), 9);
+    expect(mayGiveKn(64.2, undefined)).toBe(64.2);
   });
   it('is undone by its opposite, and a washer costs torque', () => {
     fc.assert(

@@ -1,6 +1,7 @@
 import { type Parsed, parseQuantity, type UnitSystem } from '../units/index.ts';
 import type { Press } from './kit.ts';
-import { screwForceKn } from './screw.ts';
+import type { Band } from '../verdict.ts';
+import { screwForceBandKn } from './screw.ts';
 
 /** Force of a hydraulic ram from its pressure, kN: pressure × piston area. 1 bar = 0.1 MPa (exact). */
 export const ramForceKn = (bar: number, pistonMm: number): number =>
@@ -12,7 +13,14 @@ export const gaugeDimension = (press: Press): 'torque' | 'force' =>
 
 /** By what a figure was turned into force; absent where it was a force as written. */
 export type GaugeReading =
-  | { ok: true; forceKn: number; typed: string; by?: 'thread' | 'piston' }
+  | {
+      ok: true;
+      forceKn: number;
+      typed: string;
+      by?: 'thread' | 'piston';
+      /** Of a screw: what it may be, by the friction of its thread. */
+      bandKn?: Band;
+    }
   | { ok: false; reason: string };
 
 /**
@@ -24,13 +32,10 @@ export function readGauge(text: string, press: Press, system: UnitSystem = 'metr
   if (bar) return byPiston(Number(bar[1]!.replace(',', '.')), text.trim(), press);
   const own = parseQuantity(text, gaugeDimension(press), undefined, system);
   if (!press.screw) return asForce(own);
-  if (own.ok)
-    return {
-      ok: true,
-      forceKn: screwForceKn(own.value, press.screw),
-      typed: own.typed,
-      by: 'thread',
-    };
+  if (own.ok) {
+    const bandKn = screwForceBandKn(own.value, press.screw);
+    return { ok: true, forceKn: bandKn.likely, typed: own.typed, by: 'thread', bandKn };
+  }
   const force = asForce(parseQuantity(text, 'force'));
   return force.ok ? force : { ok: false, reason: own.reason };
 }

@@ -6,6 +6,7 @@ import { grows, judgePiece, missesWindow, stops } from './judge-piece.ts';
 import { type Adapter, backMm, footOf, headOf, openBehind, type Press } from './kit.ts';
 import type { Need, Requirement } from './requirement.ts';
 import { score } from './score.ts';
+import { mayGiveKn } from './screw.ts';
 import {
   type Setup,
   carriesNose,
@@ -205,9 +206,10 @@ function judgeReach(s: Stack, { press, requirement: r, forceKn }: Setup): Verdic
     value: height,
     max: press.daylightMm,
   }));
-  say(forceKn.high > press.capacityKn, 'press.capacity', () => ({
+  const mostKn = mayGiveKn(forceKn.high, press.screw);
+  say(mostKn > press.capacityKn, 'press.capacity', () => ({
     part: press.name,
-    value: forceKn.high,
+    value: mostKn,
     max: press.capacityKn,
     unit: 'kN',
   }));

@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { closed, Mm } from '../schemas/common.ts';
+import type { Band } from '../verdict.ts';
 
 /** A forcing screw with its thread and the bearing or washer under its head. */
 export const ScrewToolSchema = closed({
@@ -17,6 +18,30 @@ export type ScrewTool = Static<typeof ScrewToolSchema>;
 
 /** Friction of a greased thread and of a greased face (common practice, no published source). */
 export const greased = 0.12;
+
+/** What the friction of a screw is known to, as shares of the one on its record: 0.08 to 0.16 where that is 0.12. Our judgement. */
+const frictionShare: Band = { low: 2 / 3, likely: 1, high: 4 / 3 };
+const rubbing = (s: ScrewTool, which: keyof Band): ScrewTool => ({
+  ...s,
+  threadFriction: s.threadFriction * frictionShare[which],
+  faceFriction: s.faceFriction * frictionShare[which],
+});
+
+/** Force that a torque gives with as little, as likely and as much friction as there may be, kN; the least friction gives the most. */
+export const screwForceBandKn = (torqueNm: number, s: ScrewTool): Band => ({
+  low: screwForceKn(torqueNm, rubbing(s, 'high')),
+  likely: screwForceKn(torqueNm, s),
+  high: screwForceKn(torqueNm, rubbing(s, 'low')),
+});
+/** Torque for a force, N·m, over the same friction. */
+export const screwTorqueBandNm = (forceKn: number, s: ScrewTool): Band => ({
+  low: screwTorqueNm(forceKn, rubbing(s, 'low')),
+  likely: screwTorqueNm(forceKn, s),
+  high: screwTorqueNm(forceKn, rubbing(s, 'high')),
+});
+/** What a tool may truly give where its force is thought to be so much, kN: a screw that is told by its torque gives more when it runs easier than thought. */
+export const mayGiveKn = (forceKn: number, screw: ScrewTool | undefined): number =>
+  screw ? screwForceBandKn(screwTorqueNm(forceKn, screw), screw).high : forceKn;
 
 /** Force that a torque gives, kN: F = T / (P/2π + μ d₂ / (2 cos β) + μ D_b / 2). Thread formula, as in Shigley's and ISO 16047. Throws RangeError. */
 export function screwForceKn(torqueNm: number, s: ScrewTool): number {

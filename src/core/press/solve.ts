@@ -7,6 +7,7 @@ import { judgeCap, judgeKnown, judgeRiser, judgeTogether } from './judge-stack.t
 import { type Adapter, backMm, footHollowMm, footOf, headOf, hollowMm, openBehind } from './kit.ts';
 import type { Measure, Need } from './requirement.ts';
 import { capScore, pieceScore, riserScore } from './score.ts';
+import { mayGiveKn } from './screw.ts';
 import {
   type Setup,
   carriesNose,
@@ -71,7 +72,7 @@ export function solveKnown(whole: readonly Adapter[], setup: Setup, most = 5): S
 
 /** Nothing of the kit helps where the tool itself cannot do the stroke. */
 const neverFits = ({ requirement: r, press, forceKn }: Setup): boolean =>
-  forceKn.high > press.capacityKn ||
+  mayGiveKn(forceKn.high, press.screw) > press.capacityKn ||
   (r.drawn && (press.kind ?? 'press') === 'press') ||
   (press.kind === 'hammer' && !r.hammer.allowed) ||
   (press.screw !== undefined && r.throughMm < press.screw.rodMm);
@@ -312,10 +313,11 @@ function missing(kit: readonly Adapter[], heads: number, feet: number, setup: Se
     return [{ role: 'press', text: 'a screw tool or a hollow ram: this has to be drawn' }];
   if (press.kind === 'hammer' && !r.hammer.allowed)
     return [{ role: 'press', text: 'a press or a screw tool: this is no stroke for a hammer' }];
-  if (forceKn.high > press.capacityKn)
+  const mostKn = mayGiveKn(forceKn.high, press.screw);
+  if (mostKn > press.capacityKn)
     out.push({
       role: 'press',
-      text: `a press of at least ${forceKn.high.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}`,
+      text: `a press of at least ${mostKn.toFixed(0)} kN; ${press.name} gives ${press.capacityKn.toFixed(0)}`,
     });
   if (press.screw && r.throughMm < press.screw.rodMm)
     out.push({

@@ -2,7 +2,7 @@ import { printed } from '../printed.ts';
 import {
   bearingNormal,
   forceN,
-  frictions,
+  seatFriction,
   interferenceBand,
   limitsMm,
   pressureMpa,
@@ -24,6 +24,7 @@ import type { Press } from './kit.ts';
 import { said as liveVerdict, type StrokeCall } from './live-call.ts';
 import type { Operation } from './operations.ts';
 import type { Requirement, Seat } from './requirement.ts';
+import { mayGiveKn } from './screw.ts';
 import { requirement } from './setups/index.ts';
 import type { Setup } from './stack.ts';
 import { easedMm, type School, usualSchool } from './temper.ts';
@@ -79,7 +80,7 @@ function seatForceKn(
   const eased = fitting && kind !== 'fixed' ? easedMm(operation, fit.diameterMm, school) : 0;
   const by: Band = { low: Math.max(0, eased), likely: eased / 2, high: Math.min(0, eased) };
   // An old seat was fitted by somebody else: what was on it then is not known, so removal keeps the oiled band and its factor.
-  const friction = frictions[fitting ? school.film : 'oiled'];
+  const friction = seatFriction(fitting ? school.film : 'oiled', fit);
   const at = (which: keyof Band) =>
     (forceN(
       pressureMpa({ ...fit, interferenceMm: delta[which] - by[which] }),
@@ -189,7 +190,7 @@ export function judgeReading({ travelMm, forceKn }: StrokeReading, setup: Setup)
   const read = { value: forceKn, min: expected.low, max: expected.high, unit: 'kN' as const };
   const say = (rule: RuleId, more: Found = {}, status?: Status) =>
     verdict(rule, { ...read, ...more }, status);
-  if (forceKn > press.capacityKn)
+  if (mayGiveKn(forceKn, press.screw) > press.capacityKn)
     return say('stroke.capacity', { part: press.name, min: 0, max: press.capacityKn });
   if (r.fitting) {
     const past = printed(travelMm - r.travelMm);

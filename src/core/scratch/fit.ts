@@ -9,7 +9,7 @@ import {
   pressureMpa,
   tolerance,
 } from '../fits/index.ts';
-import { greased, screwForceKn } from '../press/screw.ts';
+import { greased, screwForceBandKn } from '../press/screw.ts';
 import { fixed } from '../units/index.ts';
 import type { Asked, Calculator } from './calculator.ts';
 import { figure, main, materialNames, text } from './results.ts';
@@ -93,7 +93,7 @@ export const screwTool: Calculator = {
     { id: 'face', label: 'Face under the head, 0 with a thrust bearing', kind: 'length' },
   ],
   work: (a) => {
-    const force = screwForceKn(a.number('torque'), {
+    const { low, likely, high } = screwForceBandKn(a.number('torque'), {
       pitchMm: a.number('pitch'),
       flankMm: a.number('flank'),
       threadDeg: a.number('flanks'),
@@ -101,9 +101,14 @@ export const screwTool: Calculator = {
       threadFriction: greased,
       faceFriction: greased,
     });
-    return [main(figure('pulls with', force, 'force'))];
+    return [
+      main(figure('pulls with, likely', likely, 'force')),
+      figure('at least', low, 'force'),
+      figure('at most: the tool is rated by this', high, 'force'),
+    ];
   },
-  source: 'thread formula, as in Shigley’s and ISO 16047; greased, friction 0.12',
+  source:
+    'thread formula, as in Shigley’s and ISO 16047; greased, friction 0.08 to 0.16, our judgement',
   caution: 'No force gauge: the torque tells it, and a dry thread tells it wrong.',
 };
 

@@ -52,6 +52,8 @@ export function GaugeEntry({
       form.current?.querySelector('input')?.focus();
     }
   };
+  const band = read.ok ? read.bandKn : undefined;
+  const between = band ? `, ${band.low.toFixed(0)} to ${band.high.toFixed(0)} by its friction` : '';
   return (
     <form ref={form} className="gauge" onSubmit={submit}>
       <QuantityInput
@@ -70,7 +72,7 @@ export function GaugeEntry({
         fault={
           faultOf(problem, 'forceKn') ?? (read.ok || force.trim() === '' ? undefined : read.reason)
         }
-        {...(turned ? { said: `${read.forceKn.toFixed(1)} kN by the ${read.by}` } : {})}
+        {...(turned ? { said: `${read.forceKn.toFixed(1)} kN by the ${read.by}${between}` } : {})}
         {...(press.screw && read.ok && !turned ? { said: `${read.forceKn.toFixed(1)} kN` } : {})}
       />
       <button type="submit" className="btn quiet small" aria-label="Add reading">

@@ -10,7 +10,7 @@ import {
   operationNames,
   type Press,
   screws,
-  screwTorqueNm,
+  screwTorqueBandNm,
   seatToleranceMm,
   type Stack,
 } from '../../core/press/index.ts';
@@ -140,14 +140,20 @@ function ScrewTorques({
       <table className="rows">
         <tbody>
           {shown.map((s) => {
-            const t = both(screwTorqueNm(forceKn.high, s.tool), 'torque', 0);
+            const band = screwTorqueBandNm(forceKn.high, s.tool);
+            const t = both(band.likely, 'torque', 0);
+            const [least, most] = [both(band.low, 'torque', 0), both(band.high, 'torque', 0)];
             return (
               <tr key={s.id}>
                 <td>{s.name}</td>
                 <td className="figure">
-                  <b>{t.value} N·m</b>
+                  <b>
+                    {t.value} {t.unit}
+                  </b>
                   <br />
-                  <span className="cap">{t.other}</span>
+                  <span className="cap">
+                    {t.other}; {least.value} to {most.value}
+                  </span>
                 </td>
               </tr>
             );
@@ -155,8 +161,8 @@ function ScrewTorques({
         </tbody>
       </table>
       <p className="cap">
-        Torque for the greatest expected force, thread greased (μ {shown[0]!.tool.threadFriction}).{' '}
-        {impactAdvice(r)}
+        Torque for the greatest expected force, thread greased; from to is for friction from 0.08 to
+        0.16. The tool is rated for what it gives when it runs easy. {impactAdvice(r)}
       </p>
     </details>
   );
