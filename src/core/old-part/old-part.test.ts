@@ -8,6 +8,7 @@ import {
   dentGapMm,
   inLoadZone,
   lookIds,
+  openQuestions,
   looks,
   type Mark,
   placeInWords,
@@ -65,6 +66,44 @@ describe('causes', () => {
   it('tell a press from a kerb by where the dents stand', () => {
     expect(likeliest([mark({ look: 'dents', round: true, gapDeg: 27.7 })])).toBe('through-balls');
     expect(likeliest([mark({ look: 'dents', atDeg: 10, gapDeg: 27.7 })])).toBe('kerb');
+  });
+  it('claim of a mark only what was entered, and ask for the rest', () => {
+    const ring = fc.record(
+      {
+        on: fc.constantFrom('outer', 'inner', 'balls'),
+        look: fc.constantFrom(...lookIds),
+        severity: fc.constant(2),
+        atDeg: fc.integer({ min: 0, max: 360 }),
+        gapDeg: fc.constantFrom(27.7, 40),
+        round: fc.boolean(),
+      },
+      { requiredKeys: ['on', 'look', 'severity'] },
+    ) as fc.Arbitrary<Mark>;
+    const families = fc.constantFrom('P1' as const, 'T2' as const, undefined);
+    const counts = fc.constantFrom(13, undefined);
+    fc.assert(
+      fc.property(ring, families, counts, (m, family, balls) => {
+        const said = weighCauses([m], { family, balls }).flatMap((c) => c.reasons);
+        const claims = (words: RegExp) => said.some((t) => words.test(t));
+        if (claims(/(?:at|not stand at) (?:the pitch of the balls|ball pitch)/u))
+          expect([m.gapDeg !== undefined, balls !== undefined]).toEqual([true, true]);
+        const stands = family !== undefined && m.on === standingRing(family);
+        if (claims(/(?:in|outside) the load zone/u))
+          expect([stands, m.atDeg !== undefined && m.round !== true]).toEqual([true, true]);
+        if (claims(/all round/u)) expect(m.round).toBe(true);
+        // What is asked is not known yet.
+        for (const q of openQuestions(m, { family, balls })) {
+          if (/next/u.test(q)) expect(m.gapDeg).toBeUndefined();
+          if (/balls/u.test(q)) expect(balls).toBeUndefined();
+          if (/Where/u.test(q)) expect([m.atDeg, m.round === true]).toEqual([undefined, false]);
+        }
+      }),
+      { numRuns: 500 },
+    );
+    expect(openQuestions(mark({ look: 'dents' }), { family: 'P1', balls: 13 })).toHaveLength(2);
+    expect(openQuestions(mark({ look: 'dents', gapDeg: 28 }), { family: 'P1' })[0]).toMatch(
+      /balls/u,
+    );
   });
   it('tell a pinched ring from its age by where it flaked', () => {
     expect(likeliest([mark({ look: 'spall-below', atDeg: 170 })])).toBe('seat');

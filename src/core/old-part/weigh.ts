@@ -2,7 +2,7 @@ import type { Exposure } from '../diagnosis/history.ts';
 import type { Happening } from '../diagnosis/complaint.ts';
 import { fixed } from '../units/index.ts';
 import { type CauseId, causeIds, causes } from './causes.data.ts';
-import { atBallPitch, inLoadZone, type Ring, standingRing } from './geometry.ts';
+import { atBallPitch, inLoadZone, standingRing } from './geometry.ts';
 import type { FamilyCode } from '../families/index.ts';
 import type { Mark } from './mark.ts';
 
@@ -38,7 +38,6 @@ export interface WeighedCause {
 
 /** A mark as geometry sees it. */
 interface Seen extends Mark {
-  standing: Ring;
   /** On the ring that stands still: inside its loaded arc, outside it, or all round. */
   zone?: 'in' | 'out' | 'round' | undefined;
   /** As far apart as the balls; undefined where nobody counted. */
@@ -46,15 +45,17 @@ interface Seen extends Mark {
 }
 
 function seenAs(m: Mark, known: Known): Seen {
-  const standing = standingRing(known.family);
   const atPitch =
     m.gapDeg !== undefined && known.balls !== undefined
       ? atBallPitch(m.gapDeg, known.balls)
       : undefined;
-  return { ...m, standing, atPitch, zone: zoneOf(m, standing) };
+  return { ...m, atPitch, zone: zoneOf(m, known.family) };
 }
 
-function zoneOf(m: Mark, standing: Ring): Seen['zone'] {
+function zoneOf(m: Mark, family: FamilyCode | undefined): Seen['zone'] {
+  // Without a family nobody knows which of the rings stands.
+  if (family === undefined) return undefined;
+  const standing = standingRing(family);
   if (m.on !== standing) return undefined;
   if (m.round) return 'round';
   if (m.atDeg === undefined) return undefined;
@@ -64,39 +65,59 @@ function zoneOf(m: Mark, standing: Ring): Seen['zone'] {
 type Rule = (m: Seen) => readonly Reason[];
 const because = (cause: CauseId, weight: number, text: string): Reason => ({ cause, weight, text });
 
+/** Where dents stand, as far as somebody said it: a ring that turns has no load zone. */
+function dentsAt(m: Seen): Reason[] {
+  if (m.zone === 'in')
+    return [
+      because('kerb', 1.6, 'Dents in the load zone only: a blow from the road.'),
+      because('through-balls', -2, 'A press would mark the whole ring, not the load zone only.'),
+    ];
+  if (m.zone === 'out')
+    return [because('kerb', -1, 'Dents outside the load zone: the road does not strike there.')];
+  if (!m.round) return [];
+  return [
+    because('through-balls', 1.5, 'Dents all round: every ball was loaded at once.'),
+    because('kerb', -1, 'A blow from the road marks a part of the ring, not all of it.'),
+  ];
+}
+
 /** What each look says for and against the causes, with where it stands. */
 const byLook: Record<Mark['look'], Rule> = {
   dents: (m) => {
     if (m.atPitch === false)
       return [because('dirt', 0.6, 'Dents that do not stand at the pitch of the balls.')];
-    if (m.zone === 'in')
-      return [
-        because('kerb', 2.6, 'Dents in the load zone only: a blow from the road.'),
-        because(
-          'through-balls',
-          -1.2,
-          'A press would mark the whole ring, not the load zone only.',
-        ),
-      ];
     return [
-      because('through-balls', 3, 'Dents all round at the pitch of the balls: loaded at once.'),
-      because('kerb', -1, 'A kerb would mark the load zone only.'),
+      ...(m.atPitch
+        ? [
+            because('through-balls', 1.5, 'Dents at the pitch of the balls: the balls made them.'),
+            because('kerb', 1, 'Dents at the pitch of the balls: the balls made them.'),
+          ]
+        : [
+            because('through-balls', 0.8, 'A dent with a rim: something pressed a ball into it.'),
+            because('kerb', 0.8, 'A dent with a rim: something pressed a ball into it.'),
+          ]),
+      ...dentsAt(m),
     ];
   },
-  shaken: (m) =>
-    m.atPitch === false
-      ? [because('current', 0.6, 'Hollows that do not stand at the pitch of the balls.')]
-      : [
-          because('parked', 3, 'Hollows at ball pitch, lines worn away: shaken while it stood.'),
-          because('through-balls', -1, 'The floors are worn, not pressed.'),
-        ],
+  shaken: (m) => {
+    if (m.atPitch === false)
+      return [because('current', 0.6, 'Hollows that do not stand at the pitch of the balls.')];
+    return [
+      m.atPitch
+        ? because('parked', 3, 'Hollows at ball pitch, lines worn away: shaken while it stood.')
+        : because('parked', 2.4, 'Hollows with the lines worn away: shaken while it stood.'),
+      because('through-balls', -1, 'The floors are worn, not pressed.'),
+    ];
+  },
   'spall-below': (m) => {
     if (m.zone === 'out')
       return [because('seat', 2.4, 'A flake outside the load zone: the ring was pinched there.')];
     if (m.zone === 'round')
       return [because('tight', 1.8, 'Flaked all round a ring that stands: loaded all round.')];
     return [
-      because('age', 1.8, 'A flake from below in the load zone: the end of a long life.'),
+      m.zone === 'in'
+        ? because('age', 1.8, 'A flake from below in the load zone: the end of a long life.')
+        : because('age', 1.2, 'A flake from below: the metal was tired.'),
       because('kerb', 0.5, 'A flake may begin at a dent.'),
       because('through-balls', 0.4, 'A flake may begin at a dent.'),
     ];
@@ -129,7 +150,7 @@ const byLook: Record<Mark['look'], Rule> = {
   particles: () => [because('dirt', 2.4, 'Small dents at no pitch: particles rolled over.')],
   'broken-forced': () => [
     because('kerb', 1.6, 'A coarse break: one blow.'),
-    because('through-balls', 0.6, 'Broken while it was pressed.'),
+    because('through-balls', 0.6, 'A press breaks it so too.'),
   ],
   'broken-fatigue': () => [
     because('loose', 1.2, 'Beach lines: it bent at every turn.'),
@@ -137,7 +158,7 @@ const byLook: Record<Mark['look'], Rule> = {
   ],
   heat: () => [
     because('tight', 2, 'Coloured metal: it ran hot.'),
-    because('dry', 1.4, 'Grease burnt away.'),
+    because('dry', 1.4, 'Coloured metal: dry metal runs hot.'),
   ],
 };
 
@@ -216,8 +237,28 @@ export function weighCauses(marks: readonly Mark[], known: Known): WeighedCause[
 
 /** What a mark on the standing ring says of where it stands; undefined on the other, or where no angle was read. */
 export function placeInWords(m: Mark, family: FamilyCode | undefined): string | undefined {
-  const zone = zoneOf(m, standingRing(family));
+  const zone = zoneOf(m, family);
   if (zone === 'round') return 'all round the standing ring';
   if (zone === undefined) return m.round ? 'all round' : undefined;
   return zone === 'in' ? 'in the load zone' : 'outside the load zone';
+}
+
+const byPitch: readonly Mark['look'][] = ['dents', 'shaken', 'current'];
+const byZone: readonly Mark['look'][] = ['dents', 'spall-below', 'spall-surface'];
+
+/** What would tell more of a mark and was not entered, asked in the order in which it tells. */
+export function openQuestions(m: Mark, known: Pick<Known, 'family' | 'balls'>): string[] {
+  const ring = m.on === 'outer' || m.on === 'inner';
+  if (!ring) return [];
+  const stands = known.family !== undefined && m.on === standingRing(known.family);
+  const where = m.round !== true && m.atDeg === undefined;
+  return [
+    ...(byPitch.includes(m.look) && m.gapDeg === undefined
+      ? ['How far is it from one to the next?']
+      : []),
+    ...(byPitch.includes(m.look) && m.gapDeg !== undefined && known.balls === undefined
+      ? ['How many balls has the row?']
+      : []),
+    ...(byZone.includes(m.look) && stands && where ? ['Where on the ring, or all round?'] : []),
+  ];
 }

@@ -1,4 +1,10 @@
-import { looks, placeInWords, placeNames, severityWords } from '../../core/old-part/index.ts';
+import {
+  looks,
+  openQuestions,
+  placeInWords,
+  placeNames,
+  severityWords,
+} from '../../core/old-part/index.ts';
 import { Call } from '../../ui/Panels.tsx';
 import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
@@ -75,6 +81,11 @@ export function Causes({ at, recorded }: { at: ReadingRaceways; recorded: boolea
                       .filter(Boolean)
                       .join(', ')}
                   </small>
+                  {openQuestions(m, { family: at.family, balls: at.ballCount }).map((q) => (
+                    <small key={q} className="strong">
+                      {q}
+                    </small>
+                  ))}
                 </span>
                 <button
                   type="button"
