@@ -36,7 +36,11 @@ import {
   wrenchSetting,
   yieldShare,
   yieldTorqueNm,
+  clampVerdicts,
+  threadVerdicts,
 } from '../core/torque/index.ts';
+import { sentence } from '../core/rules/index.ts';
+import { type Verdict, worst } from '../core/verdict.ts';
 import { invalid } from './problem.ts';
 import { validated } from './validate.ts';
 
@@ -222,12 +226,18 @@ function threadOf(text: string) {
   if (!read.ok) throw invalid([{ field: 'thread', reason: read.reason }]);
   return read.thread;
 }
+/** How it stands and why, by the rules that the screens speak by. */
+const told = (verdicts: readonly Verdict[]) => ({
+  status: worst(verdicts),
+  why: verdicts.map((v) => sentence(v)),
+});
 export function threadSizes({ thread: text }: Static<typeof ThreadSchema>) {
   const thread = threadOf(text);
   return {
     thread: thread.name,
     listed: thread.listed,
     hand: thread.hand ?? 'right',
+    ...told(threadVerdicts(thread)),
     stressAreaMm2: stressAreaMm2(thread),
     pitchDiameterMm: pitchDiameterMm(thread),
   };
@@ -247,7 +257,8 @@ export function clamp({ thread: text, grade: graded, torqueNm, ...b }: Static<ty
   const thread = threadOf(text);
   const rub = { thread, ...b };
   const clampKn = clampN(torqueNm, rub) / 1000;
-  if (graded === undefined) return { clampKn };
+  const ofThread = threadVerdicts(thread);
+  if (graded === undefined) return { clampKn, ...told(ofThread) };
   const grade = readGrade(graded, thread.series);
   const strength = grade && strengthOf(grade, thread);
   if (!strength)
@@ -262,7 +273,9 @@ export function clamp({ thread: text, grade: graded, torqueNm, ...b }: Static<ty
         reason: `A ${thread.name} of ${graded} yields at about ${yieldsAt.toFixed(0)} N·m with this friction.`,
       },
     ]);
-  return { clampKn, proofShare: (1000 * clampKn) / (strength.proofMpa * stressAreaMm2(thread)) };
+  const proofN = strength.proofMpa * stressAreaMm2(thread);
+  const verdicts = [...ofThread, ...clampVerdicts(thread, graded, 1000 * clampKn, proofN)];
+  return { clampKn, proofShare: (1000 * clampKn) / proofN, ...told(verdicts) };
 }
 
 export const ScrewSchema = closed({

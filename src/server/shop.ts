@@ -34,11 +34,12 @@ export const settingsOf = async (): Promise<ShopSettings> =>
 /** What a job is told of its shop. */
 export async function shopOfJob(db: Db): Promise<ShopOfJob> {
   const demo = await isDemo(db);
-  const { standIns, recheckKm, schools } = (await settingsNow(db)).settings;
+  const { standIns, recheckKm, schools, wrongCallMinutes } = (await settingsNow(db)).settings;
   return {
     demo,
     standIns: demo || standIns,
     ...(recheckKm ? { recheckKm } : {}),
+    ...(wrongCallMinutes ? { wrongCallMinutes } : {}),
     ...(schools ? { schools } : {}),
   };
 }

@@ -21,7 +21,8 @@ it('takes every fastener, the runout and the wheel nuts to a signed card, and fi
   await page.getByLabel('Square to square').fill('50');
   await page.getByText(/^set 145 N·m/u).waitFor();
   await button(page, 'Number 1: it clicked').click();
-  await page.getByLabel(/^Reading, number 2/u).fill('160');
+  // What is typed is what the wrench shows; what goes on record is at the bolt.
+  await page.getByLabel(/^Reading at the wrench, number 2/u).fill('145');
   await button(page, 'Number 2: record 160 N·m').click();
   await call('Every one has had its turns.');
   await button(page, /Axle nut/u).click();
@@ -134,5 +135,5 @@ it('reckons without a job, keeps the figures in the address, and leaves the resu
   const { state } = (await (await page.request.get(`${url}/api/jobs/${id}`)).json()) as {
     state: { notes: { text: string }[] };
   };
-  expect(state.notes.at(-1)?.text).toMatch(/^What to set: set 80\.0 N·m/u);
+  expect(state.notes.at(-1)?.text).toMatch(/^What to set: set at the wrench 80\.0 N·m/u);
 }, 60_000);

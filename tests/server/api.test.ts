@@ -136,6 +136,23 @@ describe('the interface', () => {
     expect(Math.abs(clampKn / 29.6 - 1)).toBeLessThan(0.01);
     expect(proofShare).toBeCloseTo(29.6 / 33.6, 1);
     expect(fieldsOf((await clamp(80)).json)).toEqual(['torqueNm']);
+    // 29.6 of 33.6 kN is under the proof load; with hardly a twist 34.2 are past it before the shank yields at 35.8.
+    const says = async (torqueNm: number, more: object = {}) => {
+      const { status, why } = (await clamp(torqueNm, more)).json as {
+        status: string;
+        why: string[];
+      };
+      return [status, ...why.map((w) => w.split(' ')[0])];
+    };
+    expect(await says(48)).toEqual(['good']);
+    expect(await says(81, { frictionThread: 0.04, frictionBearing: 0.3 })).toEqual([
+      'stop',
+      expect.any(String),
+    ]);
+    expect(await says(48, { grade: '8' })).toEqual(['check', 'A']);
+    const left = (await compute('thread', { thread: 'M24 × 1.5 LH' })).json;
+    expect(left).toMatchObject({ hand: 'left', status: 'check' });
+    expect(String(left.why)).toMatch(/anticlockwise/u);
     expect(fieldsOf((await clamp(48, { grade: '7.7' })).json)).toEqual(['grade']);
   });
   it('gives orders, tyre and diagnosis', async () => {

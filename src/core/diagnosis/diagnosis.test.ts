@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { againstExact } from '../../../tests/exact-diagnosis.ts';
 import {
   beliefOf,
   callOf,
+  testingPays,
   type Complaint,
   evidenceOf,
   judge,
@@ -165,26 +167,43 @@ describe('judgement', () => {
     );
   });
 
-  it('makes no call below 95 % on the ground that no test pays', () => {
-    const cheap = {
-      test: tests[0]!,
-      place: 'car' as const,
-      bits: 0.2,
-      minutes: 1,
-      bitsPerMinute: 0.2,
-      saves: 0,
-      answers: [],
-    };
-    const call = (probability: number) =>
+  it('ends where no test is expected to save its minutes, by itself or in a row, and says that it is opened', () => {
+    const test = { test: tests[0]!, place: 'car' as const, saves: 0, answers: [] };
+    const left = (bits: number, minutes: number) => ({
+      ...test,
+      bits,
+      minutes,
+      bitsPerMinute: bits / minutes,
+    });
+    const call = (probability: number, next: ReturnType<typeof left>) =>
       callOf(
         [
-          { id: 'b', name: 'Bearing', probability },
+          { id: 'b', name: 'Bearing', kind: 'bearing', probability },
           { id: 't', name: 'Tyre', probability: 1 - probability },
         ],
-        [cheap],
-        { wrongMinutes: 200 },
-      ).call;
-    expect([call(0.94), call(0.96)]).toEqual(['test', 'replace']);
+        [next],
+        { wrongMinutes: 160 },
+      );
+    // 160 · 0.24 at risk: 38 min, of which 0.05 bits a minute win less than 2, and 0.1 more.
+    expect([call(0.76, left(0.2, 4)).call, call(0.76, left(0.4, 4)).call]).toEqual([
+      'open',
+      'test',
+    ]);
+    expect(call(0.76, left(0.2, 4)).callText).toMatch(
+      /^Open it up: 76 %\. Further tests cost more/u,
+    );
+    // One that saves its minutes by itself is made, however little it tells.
+    expect(call(0.76, { ...left(0.01, 4), saves: 5 }).call).toBe('test');
+    // What a wrong call costs here moves the end.
+    expect(testingPays(0.76, [left(0.2, 4)], 160)).toBe(false);
+    expect(testingPays(0.76, [left(0.2, 4)], 320)).toBe(true);
+  });
+
+  it('costs hardly more than the best course of small diagnoses, worked out exactly, and less than no test', () => {
+    const cost = againstExact(12, 5, 4711);
+    expect(cost.ours / cost.exact).toBeLessThan(1.04);
+    expect(cost.ours / cost.exact).toBeGreaterThan(0.995);
+    expect(cost.ours).toBeLessThan(0.9 * cost.none);
   });
 
   it('points at the right of the car when it is louder bending left, and asks for the hand on the spring there', () => {

@@ -58,7 +58,8 @@ export interface Judgement {
   /** Probability from which replacing costs less than testing on. */
   replaceLine: number;
   lineReason: string;
-  call: 'replace' | 'test' | 'stuck';
+  /** `open`: no test pays any more, and what is seen once it is open decides. */
+  call: 'replace' | 'open' | 'test' | 'stuck';
   callText: string;
 }
 
@@ -148,7 +149,41 @@ export function posterior(suspects: readonly Suspect[], evidence: readonly Evide
   return w.map((x) => x / sum);
 }
 
-/** Tests not yet done or found impossible, by what they tell a minute; those in the car's present state come cheaper. */
+/** What a further test of one state tells beside the one before it, as a share. Our judgement. */
+const besideShare = 0.8;
+/** So many tests share the minutes that bring the car into their state. Our judgement. */
+const inOneGo = 3;
+
+/** Bits a minute of the tests of one state made in one go, the change of the car's state paid once. */
+function rateInOneGo(ofState: readonly NextTest[], changeMin: number): number {
+  const list = [...ofState].sort((a, b) => b.bits / b.test.minutes - a.bits / a.test.minutes);
+  let [minutes, bits, best] = [changeMin, 0, 0];
+  for (const [i, n] of list.slice(0, inOneGo).entries()) {
+    minutes += n.test.minutes;
+    bits += n.bits * besideShare ** i;
+    best = Math.max(best, bits / minutes);
+  }
+  return best;
+}
+
+/** The state first in which a few tests in one go tell most a minute, then by what each tells a minute there. */
+function inOrder(tests: readonly NextTest[], state: TestKind['state'] | undefined): NextTest[] {
+  const rates = new Map(
+    [...new Set(tests.map((n) => n.test.state))].map((to) => [
+      to,
+      rateInOneGo(
+        tests.filter((n) => n.test.state === to),
+        changeMinutes(state, to),
+      ),
+    ]),
+  );
+  const rate = (n: NextTest) => rates.get(n.test.state) ?? 0;
+  return [...tests].sort(
+    (a, b) => rate(b) - rate(a) || b.bits / b.test.minutes - a.bits / a.test.minutes,
+  );
+}
+
+/** Tests not yet done or found impossible, in the order in which they tell most a minute; those in the car's present state come cheaper. */
 export function nextTests(
   m: Model,
   belief: Belief,
@@ -157,7 +192,7 @@ export function nextTests(
   { wrongMinutes, without = [] }: Stakes,
 ): NextTest[] {
   const best = Math.max(...belief.now);
-  return m.instances
+  const open = m.instances
     .filter((i) => !done(i) && !i.test.tools.some((t) => without.includes(t)))
     .map((i): NextTest => {
       const { bits, bestAfter } = worthOf(belief, m, i);
@@ -171,8 +206,8 @@ export function nextTests(
         saves: wrongMinutes * (bestAfter - best),
         answers: [],
       };
-    })
-    .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
+    });
+  return inOrder(open, state);
 }
 
 /**
@@ -256,9 +291,6 @@ export function answersOf(
   });
 }
 
-/** Below this no call is made on the ground that further tests do not pay (judgement). */
-export const leastForCall = 0.95;
-
 /** From here two bad bearings are called together: which of them is the main one need not be found out (judgement). */
 const sureOfTwo = 0.9;
 /** Share of two faults at once against all single ones: the pair against the main one alone, by its odds. */
@@ -267,18 +299,37 @@ const shareOfBoth = (main: number, second: number): number => {
   return both / (both + 1);
 };
 
-/** Bits below which a test tells nothing worth its minutes (judgement). */
-const nothingLeft = 0.004;
+/** So many of the best tests left say how fast it goes on. Our judgement. */
+const asFastAs = 6;
+/**
+ * A bit at the best halves what a wrong call may cost, and a series of tests sees further than its first: testing goes on
+ * while the loss at risk, times the bits of a minute, is over this. Held by the simulation (npm run bench).
+ */
+const leastReturn = 2;
 
-/** One step ahead sees only part of what a series of tests saves (judgement, held by the simulation). */
-const seriesFactor = 4;
+/** Bits a minute of the best tests that are left, together. */
+function bitsPerMinuteLeft(tests: readonly NextTest[]): number {
+  const best = [...tests].sort((a, b) => b.bitsPerMinute - a.bitsPerMinute).slice(0, asFastAs);
+  const minutes = best.reduce((sum, n) => sum + n.minutes, 0);
+  return minutes > 0 ? best.reduce((sum, n) => sum + n.bits, 0) / minutes : 0;
+}
+
+/** Whether testing on is expected to save more than it costs: one test by itself, or the best of those left in a row. */
+export function testingPays(
+  probability: number,
+  tests: readonly NextTest[],
+  wrongMinutes: number,
+): boolean {
+  const atRisk = wrongMinutes * (1 - probability);
+  return tests.some((n) => n.saves > n.minutes) || atRisk * bitsPerMinuteLeft(tests) > leastReturn;
+}
 
 /**
- * Replacing is right once the expected loss of a wrong call is no more than the next test's minutes,
- * (1 − p) × loss ≤ minutes; or once no test left can be expected to save what it costs.
+ * Where testing ends: once a wrong call is expected to lose no more than the next test takes, once two bad bearings are
+ * told together, or once no test is expected to save what it costs: then it is opened, and what is seen there decides.
  */
 export function callOf(
-  ranked: readonly { id: string; name: string; probability: number }[],
+  ranked: readonly { id: string; name: string; probability: number; kind?: string }[],
   tests: readonly NextTest[],
   { wrongMinutes }: Stakes,
   second?: SecondFault,
@@ -287,11 +338,11 @@ export function callOf(
   const minutes = next?.minutes ?? wrongMinutes;
   const replaceLine = Math.min(0.985, Math.max(0.5, 1 - minutes / wrongMinutes));
   const lineReason = `A wrong call loses about ${wrongMinutes} min and a part; the next test takes ${minutes}.`;
+  const line = { replaceLine, lineReason };
   const top = ranked[0]!;
   if (top.probability >= replaceLine)
     return {
-      replaceLine,
-      lineReason,
+      ...line,
       call: 'replace',
       callText:
         top.id === 'nothing'
@@ -301,31 +352,46 @@ export function callOf(
   const twin = second?.suspect;
   if (twin?.kind === 'bearing' && shareOfBoth(top.probability, second!.probability) >= sureOfTwo)
     return {
-      replaceLine,
-      lineReason,
+      ...line,
       call: 'replace',
       callText: `Both: ${top.name.toLowerCase()} first, then ${twin.name.toLowerCase()} in a job of its own.`,
     };
-  const pays = tests.some((n) => seriesFactor * n.saves > n.minutes);
-  if (!pays && top.probability >= leastForCall)
+  if (!next)
     return {
-      replaceLine,
-      lineReason,
-      call: 'replace',
-      callText: 'No test left can be expected to save the minutes it takes.',
-    };
-  if (!next || tests.every((n) => n.bits < nothingLeft))
-    return {
-      replaceLine,
-      lineReason,
+      ...line,
       call: 'stuck',
       callText: `No test left here can part ${top.name.toLowerCase()} from ${ranked[1]?.name.toLowerCase() ?? 'the rest'}. Read the part on the bench.`,
     };
+  if (!testingPays(top.probability, tests, wrongMinutes)) return { ...line, ...openUp(top) };
   return {
-    replaceLine,
-    lineReason,
+    ...line,
     call: 'test',
     callText: `${next.test.short}${next.place === 'car' ? '' : `, ${next.place}`} tells most per minute.`,
+  };
+}
+
+function openUp({
+  id,
+  kind,
+  probability,
+}: {
+  id: string;
+  kind?: string;
+  probability: number;
+}): Pick<Judgement, 'call' | 'callText'> {
+  const share = `${Math.round(100 * probability)} %`;
+  const why = 'Further tests cost more than they save';
+  if (id === 'nothing')
+    return {
+      call: 'open',
+      callText: `Nothing wrong: ${share}. ${why}. Drive it with the driver until it is heard.`,
+    };
+  return {
+    call: 'open',
+    callText:
+      kind === undefined || kind === 'bearing'
+        ? `Open it up: ${share}. ${why}; what is seen there decides.`
+        : `Look there first: ${share}. ${why}; what is seen there decides.`,
   };
 }
 

@@ -15,6 +15,7 @@ export const judgementOf = once(({ ctx, state, choices }): Judgement =>
     tables: testsOf(ctx.tables),
     causes: ctx.tables.causes,
     history: historyOf(ctx.unit),
+    ...(ctx.shop?.wrongCallMinutes ? { wrongMinutes: ctx.shop.wrongCallMinutes } : {}),
     without: choices.diagnose?.value.without ?? [],
   }),
 );

@@ -31,6 +31,8 @@ export const ShopSettingsSchema = closed({
   serviceKm: Maybe(Type.Integer({ minimum: 1000, maximum: 200_000 })),
   /** Within this distance a bearing that fails again on its corner is a comeback, km. */
   comebackKm: Maybe(Type.Integer({ minimum: 100, maximum: 100_000 })),
+  /** What a wrong call costs here, with its part and the comeback, in minutes of work. */
+  wrongCallMinutes: Maybe(Type.Integer({ minimum: 20, maximum: 2000 })),
 });
 export type ShopSettings = Static<typeof ShopSettingsSchema>;
 
@@ -52,6 +54,8 @@ export interface ShopOfJob {
   standIns: boolean;
   /** The shop's own distance to the recheck, km. */
   recheckKm?: number;
+  /** What a wrong call costs here, minutes of work. */
+  wrongCallMinutes?: number;
   /** What it takes against our minutes, by kind of bearing, where it knows enough jobs. */
   paces?: Paces;
   /** The shop's own ways, by their question. */

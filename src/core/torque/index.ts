@@ -9,6 +9,7 @@ export * from './clamp.ts';
 export * from './end-play.ts';
 export * from './fastener.ts';
 export * from './hand.ts';
+export * from './judge-thread.ts';
 export * from './procedure.ts';
 export * from './pull.ts';
 export * from './slot-step.ts';

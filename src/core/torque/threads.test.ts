@@ -7,6 +7,7 @@ import {
   clampBars,
   clampN,
   clampOfAngleN,
+  clampVerdicts,
   crossPatterns,
   faceDiameterMm,
   fastenerInWords,
@@ -24,6 +25,7 @@ import {
   type Procedure,
   type Thread,
   threadOnNut,
+  threadVerdicts,
   pitchDiameterMm,
   yieldClampN,
   yieldTorqueNm,
@@ -222,6 +224,20 @@ describe('clamp', () => {
     // A whole turn stretches by the pitch.
     expect(clampOfAngleN(360, 1.5, 1e-5)).toBeCloseTo(150_000, 6);
   });
+});
+
+it('is told by the same rules wherever it is reckoned: left-hand, in no table, past proof, a nut’s mark', () => {
+  const rules = (list: readonly { rule: string; status: string }[]) =>
+    list.map((v) => `${v.rule} ${v.status}`);
+  expect(rules(threadVerdicts(thread('M24 × 1.5 LH')))).toEqual(['thread.left check']);
+  expect(rules(threadVerdicts(thread('M22 × 1.75')))).toEqual(['thread.unlisted check']);
+  // ISO 898-1, from memory: M12 8.8 is proved with 84.3 mm² × 580 MPa, 48.9 kN.
+  const m12 = thread('M12');
+  const proof = 580 * stressAreaMm2(m12);
+  expect(clampVerdicts(m12, '8.8', 48_000, proof)).toEqual([]);
+  expect(rules(clampVerdicts(m12, '8.8', 50_000, proof))).toEqual(['thread.proof stop']);
+  expect(rules(clampVerdicts(m12, '8', 48_000, proof))).toEqual(['thread.nut-class check']);
+  expect(clampVerdicts(thread('1/2-13'), '8', 10_000, proof)).toEqual([]);
 });
 
 describe('castle nut and circle of bolts', () => {

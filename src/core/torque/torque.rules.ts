@@ -44,6 +44,31 @@ export const torqueRules = ruleTable({
     sentence: (f) =>
       `Turned back too far: turn it on by ${(f.value - f.max).toFixed(0)}°, and record where it stands.`,
   },
+  'thread.left': {
+    title: 'A left-hand thread',
+    says: ['check'],
+    source: geometry,
+    sentence: (f) => `${f.part} is left-hand: it tightens anticlockwise.`,
+  },
+  'thread.unlisted': {
+    title: 'A thread of its standard',
+    says: ['check'],
+    source: 'ISO 261, ASME B1.1 (from memory)',
+    sentence: (f) => `${f.part} stands in no table of its standard: read it again.`,
+  },
+  'thread.proof': {
+    title: 'A clamp under the proof load',
+    says: ['stop'],
+    source: 'ISO 898-1, SAE J429 (from memory)',
+    sentence: (f) => `${f.at} kN lie past the proof load of ${f.part}, ${f.most} kN.`,
+  },
+  'thread.nut-class': {
+    title: 'A bare mark on a metric nut',
+    says: ['check'],
+    source: 'ISO 898-2 (from memory)',
+    sentence: (f) =>
+      `A metric ${f.is('mark')} is the class of a nut: held as the bolt that goes with it, not as an inch grade.`,
+  },
   'torque.slot': {
     title: 'The next slot is not past the proof load',
     says: ['good', 'check', 'stop'],

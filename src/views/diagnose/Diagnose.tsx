@@ -97,6 +97,8 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
     return true;
   };
   const sure = j.call === 'replace';
+  // Where no test pays any more the call is made as it stands: that is no override.
+  const opens = j.call === 'open';
   const left = j.next.filter((n) => n !== next).slice(0, 8);
   const likely = top.probability >= 0.5 ? `${top.name}, likely` : 'Not clear yet';
   return (
@@ -147,7 +149,9 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
       side={
         <>
           <Call status={callStatus(j.call, top.kind)}>
-            {sure && top.kind !== 'bearing' ? 'Not a bearing: nothing is pressed out here. ' : ''}
+            {(sure || opens) && top.kind !== 'bearing'
+              ? 'Not a bearing: nothing is pressed out here. '
+              : ''}
             {j.callText}
           </Call>
           <p className="cap cost">
@@ -233,9 +237,9 @@ function JudgementBody({ bar }: { bar: React.ReactNode }) {
             label={`Call it: ${top.kind === 'bearing' && top.corner ? `${top.corner} bearing` : top.name}, ${shown[0]} %`}
             missing={firstThat(
               [!state.complaint, 'Record the complaint first'],
-              [top.probability < 0.5, 'No suspect is over half yet'],
+              [top.probability < 0.5 && !opens, 'No suspect is over half yet'],
             )}
-            onAct={() => (sure ? call() : setAsking(true))}
+            onAct={() => (sure || opens ? call() : setAsking(true))}
           />
         </>
       }

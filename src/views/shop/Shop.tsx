@@ -28,7 +28,8 @@ function withText(s: ShopSettings, key: 'currency' | 'timeZone', text: string): 
   const { [key]: _was, ...rest } = s;
   return text === '' ? rest : { ...rest, [key]: text };
 }
-type Interval = 'recheckKm' | 'recheckDays' | 'serviceKm' | 'serviceDays' | 'comebackKm';
+type Interval =
+  'recheckKm' | 'recheckDays' | 'serviceKm' | 'serviceDays' | 'comebackKm' | 'wrongCallMinutes';
 /** After how much the shop looks again. */
 const intervals: readonly { key: Interval; label: string; unit: string }[] = [
   { key: 'recheckKm', label: 'Recheck after', unit: 'km' },
@@ -36,6 +37,7 @@ const intervals: readonly { key: Interval; label: string; unit: string }[] = [
   { key: 'serviceKm', label: 'Service of packed bearings after', unit: 'km' },
   { key: 'serviceDays', label: 'Service at the latest after', unit: 'days' },
   { key: 'comebackKm', label: 'A comeback is one within', unit: 'km' },
+  { key: 'wrongCallMinutes', label: 'A wrong call costs, 160 unless typed', unit: 'min' },
 ];
 
 /** The same for a number; what is none is left as typed for the server to refuse. */
