@@ -127,6 +127,7 @@ function TurnEntry({ turn, number }: { turn: ReturnType<typeof useTurn>; number:
           onText={turn.setText}
           fault={faultOf(problem, 'actual', 'shown', 'bolt', 'toolId')}
           hint={turn.other?.hint}
+          {...(turn.other?.said ? { said: turn.other.said } : {})}
         />
       )}
       <Choices

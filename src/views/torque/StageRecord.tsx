@@ -50,6 +50,7 @@ export function StageReadingField({
         onText={onText}
         fault={faultOf(problem, 'actual', 'shown', 'stageId')}
         hint={other?.hint ?? hints[stage.kind]}
+        {...(other?.said ? { said: other.said } : {})}
       />
       {stage.kind === 'turn-hub' && (
         <button type="button" className="btn quiet" onClick={() => onText(String(turns + 1))}>

@@ -35,15 +35,14 @@ export const readAt = (
 export function atTheWrench(
   text: string,
   way: ToolWay | undefined,
-): { where: string; hint: string } | undefined {
+): { where: string; hint: string; said: string | undefined } | undefined {
   if (!way || !showsOther(way)) return undefined;
   const read = readTyped(text, 'torque');
   const nut = read.ok && both(readThrough(read.value, way).actual, 'torque');
   return {
     where: ' at the wrench',
-    hint: nut
-      ? `At the nut: ${nut.value} ${nut.unit} / ${nut.other}`
-      : 'What the wrench shows; at the nut it is another figure',
+    hint: 'What the wrench shows; at the nut it is another figure',
+    said: nut ? `At the nut: ${nut.value} ${nut.unit} / ${nut.other}` : undefined,
   };
 }
 
