@@ -4,6 +4,7 @@
  */
 import { manners } from '../../src/core/standins/manners.ts';
 import { reportWrench } from '../../src/core/standins/wrench.ts';
+import { keptGood } from '../../tests/kept-strokes.ts';
 import { followMany } from '../../tests/pulls.ts';
 import { clear, demoIn, scratchFolder, startBuilt } from '../built-server.ts';
 import { unpaced } from './clients.ts';
@@ -73,6 +74,12 @@ function nuts(): void {
   hold('nuts by the wrench, angle from snug off by more than 3°', pulled.beyond3Deg, 0.2, '%');
 }
 
+/** What is kept of strokes that were followed to their end. */
+function keptStrokes(): void {
+  atLeast('seated strokes that are kept as Good', keptGood('good', 600, 4711), 98, '%');
+  hold('galled strokes that are kept as Good', keptGood('galling', 600, 4711), 5, '%');
+}
+
 /** The judgement on made-up cars, matched and perturbed. */
 function diagnosis(): void {
   const cars = Number(process.env['BENCH_CARS'] ?? 10_000);
@@ -135,6 +142,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   fits,
   ear,
   strokes: followed,
+  kept: keptStrokes,
   nuts,
   diagnosis,
   writes: () => served(writes),
