@@ -88,11 +88,9 @@ async function wholeJob(
   await openTest(page, /coil spring: (LF|RF)/u, 'Hand on the spring', usual ? 'RF' : 'LF');
   await button(page, /^Gritty/u).click();
   await page.locator('.heard', { hasText: 'gritty' }).waitFor();
+  // Further tests cost more than they save: the call is made as it stands, and asks for no reason.
+  await page.getByText(/^Open it up: \d+ %/u).waitFor();
   await button(page, /^Call it/u).click();
-  const why = page.getByRole('dialog');
-  // The reason is the technician's own: nothing stands there.
-  await why.getByLabel('Reason').fill('gritty');
-  await why.getByRole('button', { name: 'Record' }).click();
   await at(page, 'match');
   await button(page, 'Take N4076-48').click();
   await button(page, /^All \d here/u).click();
@@ -173,7 +171,7 @@ async function wholeJob(
 
 it.each([
   ['full', 60, 27],
-  ['usual', 45, 16],
+  ['usual', 44, 15],
 ] as const)(
   'takes a known unit, %s depth, from Start to the centre nut locked in few taps and few typed values',
   async (depth, mostTaps, mostTyped) => {
