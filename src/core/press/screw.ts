@@ -39,7 +39,7 @@ export const screwTorqueBandNm = (forceKn: number, s: ScrewTool): Band => ({
   likely: screwTorqueNm(forceKn, s),
   high: screwTorqueNm(forceKn, rubbing(s, 'high')),
 });
-/** What a tool may truly give where its force is thought to be so much, kN: a screw that is told by its torque gives more when it runs easier than thought. */
+/** Greatest force at the torque that likely gives `forceKn`, kN: a screw with less friction pulls harder. Other tools give what their gauge shows. */
 export const mayGiveKn = (forceKn: number, screw: ScrewTool | undefined): number =>
   screw ? screwForceBandKn(screwTorqueNm(forceKn, screw), screw).high : forceKn;
 

@@ -11,7 +11,7 @@ export interface Check {
   numeric?: { unit: '°C' | 'mm' | 'kPa'; max: number; limitSource: string };
   /** A vehicle is not released with this one open. */
   release: boolean;
-  /** Where it is not right, somebody may answer for it by name and reason: what is looked at, and a measure whose limit is ours. */
+  /** A technician may release it with name and reason when it fails: a visual check, or a measured one whose limit is our judgement. */
   byName?: true;
 }
 

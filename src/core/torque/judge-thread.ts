@@ -1,7 +1,7 @@
 import { verdict, type Verdict } from '../verdict.ts';
 import type { Thread } from './threads.ts';
 
-/** What is said of a thread and of what is clamped on it, wherever it is reckoned. */
+/** Verdicts on a thread and its clamp, shared by every calculation. */
 
 /** A left-hand thread, and one that stands in no table of its standard. */
 export const threadVerdicts = ({ name, hand, listed }: Thread): Verdict[] => [

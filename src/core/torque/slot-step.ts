@@ -28,13 +28,13 @@ const compliance = (thread: Thread, gripMm: number): number =>
   1 / platesStiffness(thread.diameterMm, gripMm) +
   gripMm / (stressAreaMm2(thread) * materials.steel.eMpa);
 
-/** Torque and angle that the nut has had when it comes to be locked. */
+/** Torque and angle that the procedure applies before the lock. */
 function pulled(p: Procedure): { torqueNm: number; angleDeg: number } | undefined {
   const last = p.stages.findLastIndex((s) => s.kind === 'torque');
   const torqueNm = p.stages[last]?.value;
   if (torqueNm === undefined) return undefined;
   const after = p.stages.slice(last + 1);
-  // What is turned back sets end play: such a nut clamps nothing that could be reckoned.
+  // A nut that is backed off sets end play and clamps nothing.
   if (after.some((s) => s.kind === 'back-off')) return undefined;
   const angles = after.filter((s) => s.kind === 'angle');
   return { torqueNm, angleDeg: angles.reduce((sum, s) => sum + (s.value ?? 0), 0) };

@@ -226,7 +226,7 @@ describe('clamp', () => {
   });
 });
 
-it('is told by the same rules wherever it is reckoned: left-hand, in no table, past proof, a nut’s mark', () => {
+it('flags a left-hand thread, an unlisted one, a clamp past proof and a nut mark', () => {
   const rules = (list: readonly { rule: string; status: string }[]) =>
     list.map((v) => `${v.rule} ${v.status}`);
   expect(rules(threadVerdicts(thread('M24 × 1.5 LH')))).toEqual(['thread.left check']);
